@@ -1,0 +1,173 @@
+package famulus.core.merge;
+
+import com.ibm.icu.number.LocalizedNumberFormatter;
+import com.ibm.icu.number.NumberFormatter;
+import com.ibm.icu.number.Precision;
+import com.ibm.icu.text.ListFormatter;
+import com.ibm.icu.text.RelativeDateTimeFormatter;
+import com.ibm.icu.text.RuleBasedNumberFormat;
+import com.ibm.icu.util.Currency;
+import com.ibm.icu.util.MeasureUnit;
+import com.ibm.icu.util.ULocale;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** Prints values in one language and region, by the data of Unicode CLDR. Safe to share. */
+final class Formats {
+    private static final Map<Locale, Formats> BY_LOCALE = new ConcurrentHashMap<>();
+
+    private final Locale locale;
+    private final DateFormats dates;
+    private final LocalizedNumberFormatter numbers;
+    private final Map<String, LocalizedNumberFormatter> amounts = new ConcurrentHashMap<>();
+
+    private Formats(Locale locale) {
+        this.locale = locale;
+        this.dates = new DateFormats(locale);
+        this.numbers = NumberFormatter.withLocale(locale).precision(Precision.maxFraction(6));
+    }
+
+    /** The formats of a language and region. */
+    static Formats in(Locale locale) {
+        return BY_LOCALE.computeIfAbsent(locale, Formats::new);
+    }
+
+    /**
+     * Prints a value.
+     *
+     * @param format as asked for; one that does not fit the value is passed over, and the type's own way is used
+     * @param zone where moments are read
+     * @param now what distances are counted from
+     */
+    String print(Value value, Optional<Format> format, ZoneId zone, Instant now) {
+        return switch (value) {
+            case Value.Text text -> text(text.text(), format);
+            case Value.Number number -> number(number.number(), format);
+            case Value.Money money -> money(money, format);
+            case Value.Day day -> dates.day(day.day(), format, now.atZone(zone).toLocalDate());
+            case Value.Moment moment ->
+                dates.moment(
+                        moment.instant().atZone(zone), format, now.atZone(zone).toLocalDate());
+            case Value.Several several -> several(several, format);
+            case Value.YesNo yesNo -> yesNo(yesNo.yes(), format);
+            case Value.Phone phone -> PhoneFormats.print(phone.number(), format, locale);
+            case Value.Name name -> name(name, format);
+        };
+    }
+
+    /** A value as it is stored, for "why does it say this?". */
+    static String stored(Value value) {
+        return switch (value) {
+            case Value.Text text -> text.text();
+            case Value.Number number -> number.number().toPlainString();
+            case Value.Money money -> money.amount().toPlainString() + " " + money.currency();
+            case Value.Day day -> day.day().toString();
+            case Value.Moment moment -> moment.instant().toString();
+            case Value.Several several -> String.join(", ", several.labels());
+            case Value.YesNo yesNo -> yesNo.yes() ? "yes" : "no";
+            case Value.Phone phone -> phone.number();
+            case Value.Name name -> (name.first() + " " + name.last()).strip();
+        };
+    }
+
+    private String text(String text, Optional<Format> format) {
+        String trimmed = text.strip();
+        return named(format)
+                .map(name -> switch (name) {
+                    case CAPITALS -> trimmed.toUpperCase(locale);
+                    case LOWER_CASE -> trimmed.toLowerCase(locale);
+                    case SENTENCE -> NameFormats.sentence(trimmed, locale);
+                    case NAME -> NameFormats.name(trimmed, locale);
+                    case INITIALS -> NameFormats.initials(trimmed, locale);
+                    case FIRST_WORD -> trimmed.split("\\s+", 2)[0];
+                    default -> trimmed;
+                })
+                .orElse(trimmed);
+    }
+
+    private String number(BigDecimal number, Optional<Format> format) {
+        if (format.orElse(null) instanceof Format.Decimals decimals) {
+            return numbers.precision(Precision.fixedFraction(decimals.digits()))
+                    .format(number)
+                    .toString();
+        }
+        return named(format)
+                .map(name -> switch (name) {
+                    case WHOLE ->
+                        numbers.precision(Precision.integer()).format(number).toString();
+                    case PERCENT ->
+                        numbers.unit(MeasureUnit.PERCENT).format(number).toString();
+                    case WORDS ->
+                        new RuleBasedNumberFormat(ULocale.forLocale(locale), RuleBasedNumberFormat.SPELLOUT)
+                                .format(number);
+                    default -> numbers.format(number).toString();
+                })
+                .orElseGet(() -> numbers.format(number).toString());
+    }
+
+    private String money(Value.Money money, Optional<Format> format) {
+        FormatName asked = named(format).orElse(FormatName.MONEY);
+        Currency currency;
+        try {
+            currency = Currency.getInstance(money.currency());
+        } catch (IllegalArgumentException unknown) {
+            return numbers.format(money.amount()) + " " + money.currency();
+        }
+        String key = asked + money.currency();
+        return amounts.computeIfAbsent(key, any -> amountFormat(asked, currency))
+                .format(money.amount())
+                .toString();
+    }
+
+    private LocalizedNumberFormatter amountFormat(FormatName asked, Currency currency) {
+        LocalizedNumberFormatter plain = NumberFormatter.withLocale(locale);
+        return switch (asked) {
+            case PLAIN_AMOUNT -> plain.precision(Precision.fixedFraction(currency.getDefaultFractionDigits()));
+            case WHOLE_MONEY -> plain.unit(currency).precision(Precision.integer());
+            default -> plain.unit(currency);
+        };
+    }
+
+    private String several(Value.Several several, Optional<Format> format) {
+        return switch (named(format).orElse(FormatName.LIST)) {
+            case COUNT -> numbers.format(several.labels().size()).toString();
+            case FIRST -> several.labels().getFirst();
+            default -> ListFormatter.getInstance(locale).format(several.labels());
+        };
+    }
+
+    private String yesNo(boolean yes, Optional<Format> format) {
+        if (format.orElse(null) instanceof Format.YesOrNo words) {
+            return yes ? words.yes() : words.no();
+        }
+        return switch (locale.getLanguage()) {
+            case "de" -> yes ? "ja" : "nein";
+            case "fr" -> yes ? "oui" : "non";
+            default -> yes ? "yes" : "no";
+        };
+    }
+
+    private String name(Value.Name name, Optional<Format> format) {
+        String full = (name.first().strip() + " " + name.last().strip()).strip();
+        return switch (named(format).orElse(FormatName.FULL_NAME)) {
+            case FIRST_NAME -> name.first().strip();
+            case INITIALS -> NameFormats.initials(full, locale);
+            default -> full;
+        };
+    }
+
+    private static Optional<FormatName> named(Optional<Format> format) {
+        return format.filter(Format.Named.class::isInstance).map(one -> ((Format.Named) one).name());
+    }
+
+    /** Distances such as "in 3 weeks", kept beside the other formats of the language. */
+    static String distance(LocalDate from, LocalDate to, Locale locale) {
+        return Distance.between(from, to).print(RelativeDateTimeFormatter.getInstance(locale));
+    }
+}

@@ -1,0 +1,117 @@
+package famulus.core.merge;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Reads the written form of a text into a {@link Program}, in one pass and in time linear to its length.
+ *
+ * <p>Never throws: what can't be read becomes a {@link Node.Broken} with its place, and the rest is read on. The
+ * grammar, in the notation of ISO/IEC 14977:
+ *
+ * <pre>
+ * text       = { literal | field } ;
+ * literal    = any characters but "{" ; "\{" stands for a brace, "\\{" for a backslash before a field ;
+ * field      = "{", expression, "}" ;                    (on one line)
+ * expression = term, { "else", term } ;
+ * term       = operand, [ "as", format ] ;
+ * operand    = path | string | number | "nothing" ;
+ * path       = word, { ".", word } ;
+ * format     = a name of FormatName | digit, "decimals" | string | string, "or", string ;
+ * string     = a text in straight or typographic quotes; \" \\ \{ \} stand for these characters ;
+ * </pre>
+ */
+public final class MergeParser {
+    private final String source;
+    private final List<Node> nodes = new ArrayList<>();
+    private final StringBuilder literal = new StringBuilder();
+    private int literalStart;
+
+    private MergeParser(String source) {
+        this.source = source;
+    }
+
+    /**
+     * Parses a text.
+     *
+     * @param source any text; line breaks of every sort are read as {@code \n} or kept as they are
+     * @return its program; {@link Program#problems()} says what could not be read
+     */
+    public static Program parse(String source) {
+        return new MergeParser(source).run();
+    }
+
+    private Program run() {
+        int at = 0;
+        while (at < source.length()) {
+            char c = source.charAt(at);
+            if (c == '\\') {
+                at = backslashes(at);
+            } else if (c == '{') {
+                at = field(at);
+            } else {
+                literal.append(c);
+                at++;
+            }
+        }
+        endLiteral(at);
+        return new Program(source, nodes);
+    }
+
+    /** Backslashes mean something only right before an opening brace: two are one, an odd one makes the brace plain. */
+    private int backslashes(int from) {
+        int at = from;
+        while (at < source.length() && source.charAt(at) == '\\') {
+            at++;
+        }
+        int count = at - from;
+        if (at == source.length() || source.charAt(at) != '{') {
+            literal.repeat('\\', count);
+            return at;
+        }
+        literal.repeat('\\', count / 2);
+        if (count % 2 == 1) {
+            literal.append('{');
+            return at + 1;
+        }
+        return at;
+    }
+
+    private int field(int from) {
+        endLiteral(from);
+        int end = from + 1;
+        boolean closed = false;
+        while (end < source.length() && !closed) {
+            char c = source.charAt(end);
+            if (c == '{' || c == '\n' || c == '\r') {
+                break;
+            }
+            boolean escape = c == '\\' && end + 1 < source.length() && "{}\"\\".indexOf(source.charAt(end + 1)) >= 0;
+            closed = c == '}';
+            end += escape ? 2 : 1;
+        }
+        Span span = new Span(from, end);
+        if (closed) {
+            nodes.add(ExpressionParser.parse(source, span));
+        } else {
+            nodes.add(new Node.Broken(
+                    source.substring(from, end),
+                    new Problem(
+                            Problem.Code.FIELD_BROKEN,
+                            span,
+                            "This brace is never closed. Close it with }, or write \\{ for a plain brace.",
+                            List.of()),
+                    span));
+        }
+        literalStart = end;
+        return end;
+    }
+
+    private void endLiteral(int at) {
+        if (!literal.isEmpty()) {
+            nodes.add(new Node.Literal(literal.toString(), new Span(literalStart, at)));
+            literal.setLength(0);
+        }
+        literalStart = at;
+    }
+}

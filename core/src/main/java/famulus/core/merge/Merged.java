@@ -1,0 +1,33 @@
+package famulus.core.merge;
+
+import java.util.List;
+import java.util.stream.Collectors;
+
+/**
+ * A text merged for one person.
+ *
+ * @param pieces in order; their texts joined are the merged text
+ */
+public record Merged(List<Piece> pieces) {
+    public Merged {
+        pieces = List.copyOf(pieces);
+    }
+
+    /** The text as it would be read. Gaps print nothing. */
+    public String text() {
+        return pieces.stream().map(Piece::text).collect(Collectors.joining());
+    }
+
+    /** What is missing, in the order it stands. */
+    public List<Gap> gaps() {
+        return pieces.stream()
+                .filter(piece -> piece.origin() == Origin.GAP)
+                .map(piece -> new Gap(piece.path().orElseThrow(), piece.span()))
+                .toList();
+    }
+
+    /** Whether everything could be read and filled. */
+    public boolean complete() {
+        return pieces.stream().noneMatch(piece -> piece.origin() == Origin.GAP || piece.origin() == Origin.BROKEN);
+    }
+}

@@ -1,0 +1,27 @@
+package famulus.core.message;
+
+import famulus.core.merge.Merged;
+
+/**
+ * A message merged for one person.
+ *
+ * @param subject one line
+ * @param previewText one line
+ * @param body lines broken by {@code \n}
+ */
+public record MergedMessage(Merged subject, Merged previewText, Merged body) {
+
+    /** One of the texts. */
+    public Merged merged(MessagePart part) {
+        return switch (part) {
+            case SUBJECT -> subject;
+            case PREVIEW_TEXT -> previewText;
+            case BODY -> body;
+        };
+    }
+
+    /** Whether nothing is missing or broken, so that it may leave. */
+    public boolean complete() {
+        return subject.complete() && previewText.complete() && body.complete();
+    }
+}

@@ -1,0 +1,33 @@
+package famulus.core.message;
+
+import famulus.core.merge.MergeContext;
+import famulus.core.merge.Merger;
+import famulus.core.merge.Place;
+import famulus.core.merge.Program;
+
+/**
+ * A message parsed for merging: immutable, merged as often as needed.
+ *
+ * @param subject the line in the inbox
+ * @param previewText the grey text after it
+ * @param body the message itself
+ */
+public record MessageProgram(Program subject, Program previewText, Program body) {
+
+    /** One of the texts. */
+    public Program program(MessagePart part) {
+        return switch (part) {
+            case SUBJECT -> subject;
+            case PREVIEW_TEXT -> previewText;
+            case BODY -> body;
+        };
+    }
+
+    /** Merges all three texts for one person; subject and preview text stay one line whatever a value holds. */
+    public MergedMessage merge(Merger merger, MergeContext context) {
+        return new MergedMessage(
+                merger.merge(subject, context, Place.HEADER),
+                merger.merge(previewText, context, Place.HEADER),
+                merger.merge(body, context, Place.BODY));
+    }
+}

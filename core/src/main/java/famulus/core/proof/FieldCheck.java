@@ -1,0 +1,35 @@
+package famulus.core.proof;
+
+import famulus.core.merge.Problem;
+import famulus.core.message.MessagePart;
+import java.util.ArrayList;
+import java.util.List;
+
+/** {@code field-unknown}, {@code field-broken}: fields that can't work for anybody. */
+final class FieldCheck implements Check {
+    @Override
+    public List<Note> read(ProofSubject subject) {
+        List<Note> notes = new ArrayList<>();
+        for (MessagePart part : MessagePart.values()) {
+            for (Problem problem : subject.problems().getOrDefault(part, List.of())) {
+                notes.add(note(part, problem));
+            }
+        }
+        return notes;
+    }
+
+    private static Note note(MessagePart part, Problem problem) {
+        boolean unknown = problem.code() == Problem.Code.FIELD_UNKNOWN;
+        String remedy = problem.nearest().isEmpty()
+                ? (unknown ? "Type { to choose one." : "Mend it, or take it out.")
+                : "Did you mean one of these?";
+        return new Note(
+                unknown ? "field-unknown" : "field-broken",
+                Note.Level.STOP,
+                problem.sentence(),
+                remedy,
+                part,
+                problem.span(),
+                problem.nearest());
+    }
+}

@@ -1,0 +1,36 @@
+package famulus.core.proof;
+
+import famulus.core.merge.Span;
+import famulus.core.message.MessagePart;
+import java.util.List;
+
+/**
+ * A margin note: what the proofreader has to say about one place.
+ *
+ * @param code which check, such as {@code gap}
+ * @param level whether the message may leave all the same
+ * @param title names the thing, in a few words
+ * @param remedy what to do about it, in a sentence
+ * @param part which text it is about
+ * @param span the place in that text as written
+ * @param nearest names that may have been meant, best first; each can stand in place of the span
+ */
+public record Note(
+        String code, Level level, String title, String remedy, MessagePart part, Span span, List<String> nearest) {
+    public Note {
+        nearest = List.copyOf(nearest);
+    }
+
+    /** Whether the message can't leave before this is dealt with. */
+    public boolean stops() {
+        return level == Level.STOP;
+    }
+
+    /** How much a note weighs. */
+    public enum Level {
+        /** The message can't leave. */
+        STOP,
+        /** A question to the writer. */
+        QUERY
+    }
+}

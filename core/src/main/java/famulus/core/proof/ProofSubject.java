@@ -1,0 +1,26 @@
+package famulus.core.proof;
+
+import famulus.core.merge.Path;
+import famulus.core.merge.Problem;
+import famulus.core.message.MergedMessage;
+import famulus.core.message.MessagePart;
+import famulus.core.message.MessageSource;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+
+/**
+ * What the proofreader reads.
+ *
+ * @param source the texts as written
+ * @param problems what the analyser found, by text
+ * @param merged the message merged for one person
+ * @param personName how that person is called in a note
+ * @param label what a path is called on screen
+ */
+public record ProofSubject(
+        MessageSource source,
+        Map<MessagePart, List<Problem>> problems,
+        MergedMessage merged,
+        String personName,
+        Function<Path, String> label) {}

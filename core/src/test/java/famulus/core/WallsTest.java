@@ -1,0 +1,35 @@
+package famulus.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The core knows the job and nothing else. */
+@AnalyzeClasses(packages = "famulus.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class WallsTest {
+    @ArchTest
+    static final ArchRule NO_FRAMEWORK = classes()
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage(
+                    "famulus.core..",
+                    "java.lang..",
+                    "java.util..",
+                    "java.math..",
+                    "java.time..",
+                    "com.ibm.icu..",
+                    "com.google.i18n..");
+
+    @ArchTest
+    static final ArchRule NO_CYCLES =
+            slices().matching("famulus.core.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule NO_CLOCK_OF_ITS_OWN = classes()
+            .should(com.tngtech.archunit.lang.conditions.ArchConditions.not(
+                    com.tngtech.archunit.lang.conditions.ArchConditions.callMethod(java.time.Instant.class, "now")));
+}
