@@ -21,6 +21,7 @@ class WallsTest {
                     "java.util..",
                     "java.math..",
                     "java.time..",
+                    "java.net..",
                     "com.ibm.icu..",
                     "com.google.i18n..");
 

@@ -44,6 +44,15 @@ public final class Merger {
         return new Merged(HoleCloser.close(pieces));
     }
 
+    /**
+     * Prints one value by itself, as it would be printed in a text.
+     *
+     * @param format how; empty for the type's own way
+     */
+    public String print(Value value, Optional<Format> format) {
+        return formats.print(value, format, settings.zone(), settings.now());
+    }
+
     private Piece field(Node.Field field, MergeContext context, Place place) {
         List<Expression.Term> terms = field.expression().terms();
         String written = WrittenForm.of(field.expression());

@@ -1,0 +1,140 @@
+package famulus.server.demo;
+
+import famulus.core.merge.About;
+import famulus.server.demo.DemoRecords.Grower;
+import famulus.server.demo.DemoRecords.Placement;
+import famulus.server.desk.ProofService;
+import famulus.server.desk.ProofService.For;
+import famulus.server.desk.ProofService.Proof;
+import famulus.server.library.Template;
+import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateService.Draft;
+import famulus.server.outbox.OutboxService;
+import famulus.server.records.CatalogueService;
+import famulus.server.records.CrmKind;
+import famulus.server.records.DealService;
+import famulus.server.records.HistoryService;
+import famulus.server.records.RecordService;
+import famulus.server.team.Colleague;
+import famulus.server.team.TeamService;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Fills an empty database with the made-up company, once. */
+@Component
+@ConditionalOnProperty(name = "famulus.demo", havingValue = "true")
+class DemoData implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
+    private static final long SEED = 20_260_504;
+    private static final int MESSAGES = 260;
+
+    private final TeamService team;
+    private final CatalogueService catalogue;
+    private final RecordService records;
+    private final DealService deals;
+    private final HistoryService history;
+    private final TemplateService templates;
+    private final ProofService proofs;
+    private final OutboxService outbox;
+    private final TransactionTemplate transactions;
+    private final Clock clock;
+
+    DemoData(
+            TeamService team,
+            CatalogueService catalogue,
+            RecordService records,
+            DealService deals,
+            HistoryService history,
+            TemplateService templates,
+            ProofService proofs,
+            OutboxService outbox,
+            TransactionTemplate transactions,
+            Clock clock) {
+        this.team = team;
+        this.catalogue = catalogue;
+        this.records = records;
+        this.deals = deals;
+        this.history = history;
+        this.templates = templates;
+        this.proofs = proofs;
+        this.outbox = outbox;
+        this.transactions = transactions;
+        this.clock = clock;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (team.firstRun()) {
+            // All or nothing: a demo that was stopped half-way begins anew.
+            transactions.executeWithoutResult(status -> make(new Seeded(SEED), clock.instant()));
+            LOG.info("The demo's data have been made.");
+        }
+    }
+
+    private void make(Seeded chance, Instant now) {
+        team.keep(DemoTeam.HOUSE);
+        DemoTeam people = DemoTeam.of(chance);
+        people.all().forEach(team::keepWithoutPassword);
+        DemoFields.add(catalogue);
+        DemoRecords made = new DemoRecords(records, deals, history, people, chance, now);
+        List<Placement> placements = made.make();
+        List<UUID> kept = new ArrayList<>();
+        List<Draft> drafts = DemoTemplates.all();
+        for (int i = 0; i < drafts.size(); i++) {
+            UUID id = chance.id();
+            Colleague owner = i % 3 == 0 ? people.oriel() : i % 3 == 1 ? people.signe() : people.dov();
+            templates.keep(id, drafts.get(i), owner.id(), made.ago(20 + 13 * i));
+            kept.add(id);
+        }
+        List<Template> usable = kept.stream().map(templates::get).toList();
+        for (int i = 0; i < MESSAGES; i++) {
+            message(chance, made, placements, usable, people);
+        }
+    }
+
+    /** One message of the last nine months, if the person can be written to and the template has no gap for them. */
+    private void message(
+            Seeded chance, DemoRecords made, List<Placement> placements, List<Template> templates, DemoTeam people) {
+        Template template = chance.one(templates);
+        Placement placement = chance.one(placements);
+        Grower grower = template.about() == About.DEAL ? placement.main() : chance.one(made.growers());
+        if (template.about() == About.LEAD || !grower.farm().land().language().equals(language(template))) {
+            return;
+        }
+        UUID deal = template.about() == About.DEAL ? placement.id() : null;
+        Colleague sender = grower.farm().owner();
+        Proof proof = proofs.proof(
+                template.source(), template.about(), new For(CrmKind.CONTACT, grower.id(), deal), sender, Map.of());
+        boolean mayLeave =
+                proof.notes().isEmpty() && !proof.person().addresses().isEmpty();
+        Instant at = made.ago(chance.between(1, 270));
+        UUID id = chance.id();
+        if (mayLeave) {
+            outbox.keepSent(
+                    id,
+                    template.id(),
+                    sender,
+                    proof.person(),
+                    proof.person().addresses().getFirst(),
+                    proof.merged().subject().text(),
+                    proof.merged().previewText().text(),
+                    proof.merged().body(),
+                    at);
+        }
+    }
+
+    private static String language(Template template) {
+        return template.name().startsWith("Nach") ? "de" : "en";
+    }
+}

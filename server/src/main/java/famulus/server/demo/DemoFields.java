@@ -1,0 +1,57 @@
+package famulus.server.demo;
+
+import famulus.core.merge.FieldDefinition;
+import famulus.core.merge.FieldDefinition.Choice;
+import famulus.core.merge.FieldType;
+import famulus.core.merge.RecordKind;
+import famulus.server.records.CatalogueService;
+import java.util.List;
+import java.util.Optional;
+
+/** The fields this house has besides those every house has. */
+final class DemoFields {
+    static final List<String> CROPS = List.of("apple", "pear", "cherry", "almond", "blueberry", "rape_seed", "clover");
+    static final List<String> STRENGTHS = List.of("light", "standard", "strong");
+
+    private DemoFields() {}
+
+    static void add(CatalogueService catalogue) {
+        contact(catalogue, 20, "orchard_name", "Orchard name", FieldType.TEXT, List.of());
+        contact(catalogue, 21, "crop", "Crop", FieldType.CHOICE, choices(CROPS));
+        contact(catalogue, 22, "variety_mix", "Variety mix", FieldType.TEXT, List.of());
+        contact(catalogue, 23, "hectares", "Hectares", FieldType.NUMBER, List.of());
+        contact(catalogue, 24, "blossom_starts", "Blossom starts", FieldType.DATE, List.of());
+        contact(catalogue, 25, "water_on_site", "Water on site", FieldType.YES_NO, List.of());
+        contact(catalogue, 26, "access_notes", "Access notes", FieldType.LONG_TEXT, List.of());
+        deal(catalogue, 20, "placement_date", "Placement date", FieldType.DATE, List.of());
+        deal(catalogue, 21, "pick_up_date", "Pick-up date", FieldType.DATE, List.of());
+        deal(catalogue, 22, "hive_count", "Hive count", FieldType.NUMBER, List.of());
+        deal(catalogue, 23, "hive_strength", "Hive strength", FieldType.CHOICE, choices(STRENGTHS));
+        deal(catalogue, 24, "deposit", "Deposit", FieldType.MONEY, List.of());
+        deal(catalogue, 25, "spraying_contact", "Spraying contact", FieldType.TEXT, List.of());
+        catalogue.add(field(RecordKind.LEAD, "crop", "Crop", FieldType.CHOICE, choices(CROPS)), "Orchard", 20, 60);
+        catalogue.add(field(RecordKind.LEAD, "hectares", "Hectares", FieldType.NUMBER, List.of()), "Orchard", 21, 20);
+    }
+
+    private static void contact(
+            CatalogueService catalogue, int position, String name, String label, FieldType type, List<Choice> choices) {
+        int most = type == FieldType.LONG_TEXT ? 2000 : 200;
+        catalogue.add(field(RecordKind.CONTACT, name, label, type, choices), "Orchard", position, most);
+    }
+
+    private static void deal(
+            CatalogueService catalogue, int position, String name, String label, FieldType type, List<Choice> choices) {
+        catalogue.add(field(RecordKind.DEAL, name, label, type, choices), "Placement", position, 200);
+    }
+
+    private static FieldDefinition field(
+            RecordKind kind, String name, String label, FieldType type, List<Choice> choices) {
+        return new FieldDefinition(kind, name, label, type, choices, Optional.empty());
+    }
+
+    private static List<Choice> choices(List<String> codes) {
+        return codes.stream()
+                .map(code -> new Choice(code, code.replace('_', ' ')))
+                .toList();
+    }
+}

@@ -1,0 +1,176 @@
+package famulus.server.demo;
+
+import famulus.core.merge.About;
+import famulus.server.library.TemplateService.Draft;
+import java.util.List;
+
+/** Ten plain templates. One has a slip in it, for the proofreader to find. */
+final class DemoTemplates {
+    private DemoTemplates() {}
+
+    static List<Draft> all() {
+        return List.of(
+                new Draft(
+                        "First word",
+                        "First word",
+                        About.LEAD,
+                        "Bees for {lead.company else \"your blossom\"}",
+                        "Who we are, in four sentences",
+                        """
+                        Dear {person.first_name as name else "grower"},
+
+                        thank you for your interest in our hives. We are {house.name}, and we bring honey bees and mason bees to orchards and seed fields for the weeks in which they are needed.
+
+                        On {lead.hectares else "your"} hectares of {lead.crop else "fruit"} I would usually start with a walk through the rows. May I come by? Half an hour is enough.
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "After a call",
+                        "After a call",
+                        About.PERSON,
+                        "What we said on the phone",
+                        "A short note so that neither of us forgets",
+                        """
+                        Dear {person.first_name as name else "neighbour"},
+
+                        thank you for your time on the phone today, {today as weekday and long date}. I have noted what we said and will come back to you with figures.
+
+                        If something comes up before then, call me: {sender.phone else house.phone}.
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "After the site visit",
+                        "After a call",
+                        About.CONTACT,
+                        "Our walk through {contact.orchard_name else \"your orchard\"}",
+                        "What I saw, and what I would suggest",
+                        """
+                        Dear {person.first_name as name else "neighbour"},
+
+                        thank you for showing me {contact.orchard_name else "your orchard"}. With {contact.hectares else "so many"} hectares of {contact.crop else "fruit"} and blossom expected from {contact.blossom_starts as day and month else "the usual week"}, I would plan the hives along the sheltered side.
+
+                        Access as you described it: {contact.access_notes else "by the main gate"}. Is that still right?
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "Quote cover",
+                        "Quotes",
+                        About.DEAL,
+                        "Our quote: {deal.name}",
+                        "{deal.hive_count as whole else \"Your\"} hives, with dates and terms",
+                        """
+                        Dear {person.first_name as name else "neighbour"},
+
+                        here is our quote for {deal.name}: {deal.hive_count as whole} hives of {deal.hive_strength else "standard"} strength, {deal.value as money} in all.
+
+                        We would place them on {deal.placement_date as weekday and long date} and fetch them again around {deal.pick_up_date as day and month else "the end of blossom"}. A deposit of {deal.deposit as money else "one fifth"} holds the date for you.
+
+                        Shall I keep it for you until {deal.closes_on as weekday and long date else "the end of the month"}?
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "Quote reminder",
+                        "Quotes",
+                        About.DEAL,
+                        "Your hives for {deal.placement_date as month else \"this season\"}",
+                        "Still free, but not for long",
+                        """
+                        Dear {person.first_name as name else "neighbour"},
+
+                        I am still holding {deal.hive_count as whole else "your"} hives for {deal.organisation.name else "you"}. Blossom does not wait, and neither do the other growers: may I count on you?
+
+                        A word by {deal.closes_on as long date else "Friday"} is enough.
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "Placement notice",
+                        "Placement week",
+                        About.DEAL,
+                        "{deal.hive_count as whole} hives for {contact.orchard_name else \"your orchard\"} on {deal.placement_date as day and month}",
+                        "What we bring, when, and what we need at the gate",
+                        """
+                        Dear {person.first_name as name else "neighbour"},
+
+                        blossom on your {contact.variety_mix} is close. We come on {deal.placement_date as weekday and long date} with {deal.hive_count as whole} hives, before sunrise, while the bees are still at home.
+
+                        Please keep the rows free of sprays for two days before. {deal.spraying_contact else "Your foreman"} knows about it, I hope.
+
+                        The deposit of {deal.deposit as money} has to be with us before we load.
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "Pick-up",
+                        "Placement week",
+                        About.DEAL,
+                        "We fetch the hives on {deal.pickup_date as day and month}",
+                        "When we come, and what to leave open",
+                        """
+                        Dear {person.first_name as name else "neighbour"},
+
+                        the petals are falling, and the bees have done their work. We fetch them on {deal.pick_up_date as weekday and long date}, after sunset.
+
+                        Please leave the gate unlocked that evening.
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "Thank you for the season",
+                        "Thank-yous",
+                        About.DEAL,
+                        "Thank you, {person.first_name as name else organisation.name}",
+                        "A good season, and a question",
+                        """
+                        Dear {person.first_name as name else "neighbour"},
+
+                        the last hives from {deal.name} are back in our yard, heavy and in good health. Thank you for looking after them so well.
+
+                        How was the fruit set? A line would help us to plan the next season.
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "Winter hello",
+                        "Season",
+                        About.CONTACT,
+                        "Before the buds swell",
+                        "",
+                        """
+                        Dear {person.title else nothing} {person.last_name as name},
+
+                        the colonies are quiet now, and we are mending frames. Before spring begins in earnest: shall we plan {contact.orchard_name else "the coming season"} together? I am near {organisation.town else "you"} every other week.
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "Nach dem Telefonat",
+                        "After a call",
+                        About.PERSON,
+                        "Unser Gespräch",
+                        "Kurz zusammengefasst",
+                        """
+                        Guten Tag {person.title else nothing} {person.last_name as name},
+
+                        vielen Dank für das Gespräch heute, am {today as weekday and long date}. Ich melde mich mit Zahlen, sobald ich sie habe.
+
+                        Sie erreichen mich unter {sender.phone else house.phone}.
+
+                        Freundliche Grüße
+                        {sender.signature else sender.full_name}
+                        """));
+    }
+}

@@ -1,0 +1,158 @@
+package famulus.server.desk;
+
+import famulus.core.merge.About;
+import famulus.core.merge.FieldCatalogue;
+import famulus.core.merge.MergeParser;
+import famulus.core.merge.Program;
+import famulus.core.message.MessageSource;
+import famulus.server.desk.FieldFinderService.FoundField;
+import famulus.server.desk.MessageDraftService.MessageDraft;
+import famulus.server.desk.ProofPeopleMapper.ProofPerson;
+import famulus.server.desk.ProofService.For;
+import famulus.server.desk.ShownProof.Chip;
+import famulus.server.desk.ShownProof.ShownTerm;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CatalogueService;
+import famulus.server.records.CrmKind;
+import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What the writing desk asks while one writes. */
+@RestController
+@RequestMapping("/api/desk")
+class DeskController {
+    private static final int LONGEST_TEXT = 400_000;
+
+    private final ProofService proofs;
+    private final FieldFinderService fields;
+    private final ProofPeopleService people;
+    private final MessageDraftService messages;
+    private final CatalogueService catalogues;
+
+    DeskController(
+            ProofService proofs,
+            FieldFinderService fields,
+            ProofPeopleService people,
+            MessageDraftService messages,
+            CatalogueService catalogues) {
+        this.proofs = proofs;
+        this.fields = fields;
+        this.people = people;
+        this.messages = messages;
+        this.catalogues = catalogues;
+    }
+
+    record ProofRequest(
+            About about,
+            String subject,
+            String previewText,
+            String body,
+            CrmKind kind,
+            UUID id,
+            @Schema(nullable = true) UUID deal) {}
+
+    record MessageRequest(
+            @Schema(nullable = true) UUID template,
+            CrmKind kind,
+            UUID id,
+            @Schema(nullable = true) UUID deal,
+            @Schema(nullable = true) UUID sender,
+            Map<String, String> chosen) {}
+
+    /** A message begun; {@code templateVersion} is 0 for a message from nothing. */
+    record BegunMessage(
+            ShownProof proof,
+            String templateName,
+            int templateVersion,
+            About about,
+            UUID senderId,
+            String senderName,
+            String senderEmail) {}
+
+    record WrittenField(String written, Chip chip) {}
+
+    record FieldRequest(About about, CrmKind kind, List<ShownTerm> terms) {}
+
+    /** The draft merged and proofread for one person. */
+    @PostMapping("/proof")
+    ShownProof proof(Colleague asking, @RequestBody ProofRequest request) {
+        MessageSource source = new MessageSource(
+                text(request.subject(), "subject"),
+                text(request.previewText(), "previewText"),
+                text(request.body(), "body"));
+        For to = new For(request.kind(), request.id(), request.deal());
+        return ShownProof.of(proofs.proof(source, request.about(), to, asking, Map.of()), request.about());
+    }
+
+    /** The fields that can be put in, with what each prints for one person. */
+    @GetMapping("/fields")
+    List<FoundField> fields(
+            Colleague asking,
+            @RequestParam About about,
+            @RequestParam CrmKind kind,
+            @RequestParam UUID id,
+            @RequestParam(required = false) UUID deal) {
+        return fields.fields(about, new For(kind, id, deal), asking);
+    }
+
+    /** The written form of a field, from its terms. */
+    @PostMapping("/written")
+    WrittenField written(Colleague asking, @RequestBody FieldRequest request) {
+        Program program = MergeParser.parse(WrittenTerms.of(request.terms()));
+        program.problems().stream().findFirst().ifPresent(problem -> {
+            throw Refusal.field("field", problem.sentence());
+        });
+        FieldCatalogue catalogue = catalogues.catalogue();
+        List<Chip> chips = ShownProof.chips(program.fields(), catalogue, request.about(), request.kind());
+        return new WrittenField(program.written(), chips.getFirst());
+    }
+
+    /** Whoever a template could be proved with: the first, or the one before or after somebody. */
+    @GetMapping("/people/step")
+    ProofPeopleService.Stepped step(
+            Colleague asking,
+            @RequestParam About about,
+            @RequestParam(required = false) UUID from,
+            @RequestParam(defaultValue = "true") boolean forward) {
+        return people.step(about, from, forward);
+    }
+
+    @GetMapping("/people")
+    List<ProofPerson> find(
+            Colleague asking, @RequestParam About about, @RequestParam(defaultValue = "") String search) {
+        return people.find(about, search);
+    }
+
+    /** A template merged for a person, to be changed and sent. */
+    @PostMapping("/message")
+    BegunMessage message(Colleague asking, @RequestBody MessageRequest request) {
+        Map<String, String> chosen = request.chosen() == null ? Map.of() : request.chosen();
+        For to = new For(request.kind(), request.id(), request.deal());
+        MessageDraft draft = messages.begin(request.template(), to, request.sender(), chosen, asking);
+        return new BegunMessage(
+                ShownProof.of(draft.proof(), draft.about()),
+                draft.template().map(template -> template.name()).orElse(""),
+                draft.template().map(template -> template.version()).orElse(0),
+                draft.about(),
+                draft.sender().id(),
+                draft.sender().name(),
+                draft.sender().email());
+    }
+
+    private static String text(String given, String field) {
+        String text = given == null ? "" : given;
+        if (text.length() > LONGEST_TEXT) {
+            throw Refusal.field(field, "This is longer than a message can be.");
+        }
+        return text;
+    }
+}

@@ -1,0 +1,69 @@
+package famulus.server.desk;
+
+import famulus.core.merge.About;
+import famulus.core.message.MessageSource;
+import famulus.server.desk.ProofService.For;
+import famulus.server.desk.ProofService.Proof;
+import famulus.server.library.Template;
+import famulus.server.library.TemplateService;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CrmKind;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import famulus.server.team.TeamService;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** Merges a template for one person, for a message that is about to be written and sent. */
+@Service
+public class MessageDraftService {
+    private final ProofService proofs;
+    private final TemplateService templates;
+    private final TeamService team;
+
+    MessageDraftService(ProofService proofs, TemplateService templates, TeamService team) {
+        this.proofs = proofs;
+        this.templates = templates;
+        this.team = team;
+    }
+
+    /**
+     * A message begun.
+     *
+     * @param template what it is written from; empty for a message from nothing
+     */
+    public record MessageDraft(Proof proof, Optional<Template> template, About about, Colleague sender) {}
+
+    /**
+     * Merges a message for a person.
+     *
+     * @param templateId null for a message from nothing
+     * @param senderId who it goes out as; null for whoever asks
+     * @param chosen values for this message only, by path
+     */
+    public MessageDraft begin(UUID templateId, For to, UUID senderId, Map<String, String> chosen, Colleague asking) {
+        if (!to.kind().isPerson()) {
+            throw Refusal.because("no-person", "Choose the person to write to.");
+        }
+        Colleague sender = sender(senderId, asking);
+        Optional<Template> template = Optional.ofNullable(templateId).map(templates::get);
+        About about = template.map(Template::about)
+                .orElse(to.kind() == CrmKind.LEAD ? About.LEAD : to.deal() == null ? About.CONTACT : About.DEAL);
+        MessageSource source = template.map(Template::source).orElse(new MessageSource("", "", ""));
+        return new MessageDraft(proofs.proof(source, about, to, sender, chosen), template, about, sender);
+    }
+
+    /** Agents write as themselves; assistants as any agent or keeper. */
+    private Colleague sender(UUID senderId, Colleague asking) {
+        if (senderId == null || senderId.equals(asking.id())) {
+            return asking;
+        }
+        asking.mustBe("Only an assistant writes for somebody else.", Role.ASSISTANT);
+        return team.find(senderId)
+                .filter(Colleague::active)
+                .filter(sender -> sender.is(Role.AGENT, Role.KEEPER))
+                .orElseThrow(() -> Refusal.field("sender", "Messages go out as an agent or a keeper."));
+    }
+}

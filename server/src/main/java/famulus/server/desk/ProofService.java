@@ -1,0 +1,123 @@
+package famulus.server.desk;
+
+import famulus.core.merge.About;
+import famulus.core.merge.Analyser;
+import famulus.core.merge.FieldCatalogue;
+import famulus.core.merge.FieldDefinition;
+import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merger;
+import famulus.core.merge.Path;
+import famulus.core.merge.Problem;
+import famulus.core.merge.Value;
+import famulus.core.message.MergedMessage;
+import famulus.core.message.MessagePart;
+import famulus.core.message.MessageProgram;
+import famulus.core.message.MessageSource;
+import famulus.core.proof.Note;
+import famulus.core.proof.ProofSubject;
+import famulus.core.proof.Proofreader;
+import famulus.core.record.FieldInput;
+import famulus.core.record.StoredValue;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CatalogueService;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext;
+import famulus.server.records.PeopleContext.Person;
+import famulus.server.team.Colleague;
+import famulus.server.team.House;
+import famulus.server.team.TeamService;
+import java.time.Clock;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/**
+ * Merges and proofreads a message for one person. The proof on screen, the message that is changed before sending and
+ * the check at the moment of sending all come from here.
+ */
+@Service
+public class ProofService {
+    private final CatalogueService catalogues;
+    private final PeopleContext people;
+    private final TeamService team;
+    private final Clock clock;
+    private final Proofreader proofreader = Proofreader.standard();
+
+    ProofService(CatalogueService catalogues, PeopleContext people, TeamService team, Clock clock) {
+        this.catalogues = catalogues;
+        this.people = people;
+        this.team = team;
+        this.clock = clock;
+    }
+
+    /**
+     * Who a message is for.
+     *
+     * @param deal which of a contact's deals to take values from; null for the newest open one
+     */
+    public record For(CrmKind kind, UUID id, UUID deal) {}
+
+    /**
+     * A message merged for a person.
+     *
+     * @param program the parsed texts
+     * @param merged what the person would read
+     * @param notes what the proofreader says, in the order of the message
+     */
+    public record Proof(
+            Person person, FieldCatalogue catalogue, MessageProgram program, MergedMessage merged, List<Note> notes) {}
+
+    /**
+     * Merges a message.
+     *
+     * @param about what its template is about
+     * @param sender who it goes out as
+     * @param chosen values typed for this message only, by path; refused when one does not fit its field
+     */
+    public Proof proof(MessageSource source, About about, For to, Colleague sender, Map<String, String> chosen) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        Person person = people.person(to.kind(), to.id(), to.deal(), sender, catalogue);
+        MessageProgram program = source.parse();
+        Merger merger = new Merger(
+                new MergeSettings(person.locale(), person.zone(), clock.instant(), values(chosen, about, catalogue)));
+        MergedMessage merged = program.merge(merger, person.context());
+        Analyser analyser = new Analyser(catalogue, about);
+        Map<MessagePart, List<Problem>> problems = new EnumMap<>(MessagePart.class);
+        for (MessagePart part : MessagePart.values()) {
+            problems.put(part, analyser.analyse(program.program(part)));
+        }
+        List<Note> notes = proofreader.read(
+                new ProofSubject(source, problems, merged, person.name(), path -> label(catalogue, path, about)));
+        return new Proof(person, catalogue, program, merged, notes);
+    }
+
+    static String label(FieldCatalogue catalogue, Path path, About about) {
+        return catalogue.resolve(path, about).map(FieldDefinition::label).orElse(path.toString());
+    }
+
+    private Map<Path, Value> values(Map<String, String> chosen, About about, FieldCatalogue catalogue) {
+        Map<Path, Value> values = new HashMap<>();
+        Map<String, String> wrong = new HashMap<>();
+        House house = team.house();
+        chosen.forEach((written, typed) -> {
+            Path path = Path.of(written);
+            Optional<FieldDefinition> field = catalogue.resolve(path, about);
+            if (field.isEmpty()) {
+                wrong.put(written, "There is no field of this name.");
+                return;
+            }
+            FieldInput input = FieldInput.read(field.get(), 1000, true, typed, house.country(), house.currency());
+            input.refusal().ifPresentOrElse(sentence -> wrong.put(written, sentence), () -> StoredValue.of(
+                            field.get(), input.stored())
+                    .ifPresent(value -> values.put(path, value)));
+        });
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        return values;
+    }
+}

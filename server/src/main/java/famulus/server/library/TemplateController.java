@@ -1,0 +1,77 @@
+package famulus.server.library;
+
+import famulus.core.merge.About;
+import famulus.server.library.TemplateService.Draft;
+import famulus.server.library.TemplateService.Line;
+import famulus.server.team.Colleague;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The library. */
+@RestController
+@RequestMapping("/api/templates")
+class TemplateController {
+    private final TemplateService templates;
+
+    TemplateController(TemplateService templates) {
+        this.templates = templates;
+    }
+
+    record ChangedTemplate(int version, Draft draft) {}
+
+    /** A template with what whoever asks may do with it. */
+    record OpenTemplate(Template template, boolean mayChange) {}
+
+    @GetMapping
+    List<Line> lines(Colleague asking, @RequestParam(defaultValue = "") String search) {
+        return templates.lines(search, asking);
+    }
+
+    @GetMapping("/fitting")
+    List<Line> fitting(Colleague asking, @RequestParam About about, @RequestParam(defaultValue = "") String search) {
+        return templates.fitting(about, search, asking);
+    }
+
+    @GetMapping("/{id}")
+    OpenTemplate get(Colleague asking, @PathVariable UUID id) {
+        return open(templates.get(id), asking);
+    }
+
+    @PostMapping
+    OpenTemplate add(Colleague asking, @RequestBody Draft draft) {
+        return open(templates.add(draft, asking), asking);
+    }
+
+    @PostMapping("/{id}/duplicate")
+    OpenTemplate duplicate(Colleague asking, @PathVariable UUID id) {
+        return open(templates.duplicate(id, asking), asking);
+    }
+
+    @PutMapping("/{id}")
+    OpenTemplate change(Colleague asking, @PathVariable UUID id, @RequestBody ChangedTemplate changed) {
+        return open(templates.change(id, changed.version(), changed.draft(), asking), asking);
+    }
+
+    @DeleteMapping("/{id}")
+    void delete(Colleague asking, @PathVariable UUID id) {
+        templates.delete(id, asking);
+    }
+
+    @PostMapping("/{id}/restore")
+    OpenTemplate restore(Colleague asking, @PathVariable UUID id) {
+        return open(templates.restore(id, asking), asking);
+    }
+
+    private static OpenTemplate open(Template template, Colleague asking) {
+        return new OpenTemplate(template, TemplateService.mayChange(template.ownerId(), asking));
+    }
+}

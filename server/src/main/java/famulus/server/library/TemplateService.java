@@ -1,0 +1,249 @@
+package famulus.server.library;
+
+import famulus.core.merge.About;
+import famulus.core.record.PlainLine;
+import famulus.server.library.TemplateMapper.TemplateLine;
+import famulus.server.platform.Events;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.platform.SearchWords;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps templates. Everybody may use all of them; whose they are and the keepers may change them. */
+@Service
+public class TemplateService {
+    private static final int LONGEST_LINE = 500;
+    private static final int LONGEST_BODY = 200_000;
+
+    private final TemplateMapper mapper;
+    private final Ids ids;
+    private final Clock clock;
+    private final Events events;
+
+    TemplateService(TemplateMapper mapper, Ids ids, Clock clock, Events events) {
+        this.mapper = mapper;
+        this.ids = ids;
+        this.clock = clock;
+        this.events = events;
+    }
+
+    /** What can be said of a template from outside: everything but who changed it when. */
+    public record Draft(String name, String purpose, About about, String subject, String previewText, String body) {
+        public Draft {
+            name = text(name);
+            purpose = text(purpose);
+            subject = text(subject);
+            previewText = text(previewText);
+            body = text(body);
+        }
+
+        private static String text(String given) {
+            return given == null ? "" : given;
+        }
+    }
+
+    /**
+     * A line of the library.
+     *
+     * @param used how many messages were written from it
+     * @param mayChange whether whoever asks may change it
+     */
+    public record Line(
+            UUID id,
+            String name,
+            String purpose,
+            About about,
+            String subject,
+            String owner,
+            Instant changedAt,
+            int used,
+            boolean mayChange,
+            boolean mine) {}
+
+    /** Templates in which all of the words occur, by name. */
+    public List<Line> lines(String search, Colleague asking) {
+        return mapper.lines(SearchWords.of(search), asking.id()).stream()
+                .map(line -> line(line, asking))
+                .toList();
+    }
+
+    /**
+     * Templates for writing to a record: those about exactly its kind first, then those about any person; in each group
+     * the ones used last by whoever asks, then the others by name. Those that don't fit are left out.
+     */
+    public List<Line> fitting(About about, String search, Colleague asking) {
+        return mapper.lines(SearchWords.of(search), asking.id()).stream()
+                .filter(line -> fits(About.valueOf(line.about()), about))
+                .sorted(Comparator.comparing(
+                                (TemplateLine line) -> !line.about().equals(about.name()))
+                        .thenComparing(TemplateLine::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()))
+                        .thenComparing(TemplateLine::name))
+                .map(line -> line(line, asking))
+                .toList();
+    }
+
+    /** Whether a template can be used where a record of some kind is written to. A deal is written to by a contact. */
+    private static boolean fits(About template, About place) {
+        return template == place
+                || template == About.PERSON
+                || (place == About.DEAL && template == About.CONTACT)
+                || (place == About.CONTACT && template == About.DEAL);
+    }
+
+    private static Line line(TemplateLine line, Colleague asking) {
+        return new Line(
+                line.id(),
+                line.name(),
+                line.purpose(),
+                About.valueOf(line.about()),
+                line.subject(),
+                line.ownerName(),
+                line.changedAt(),
+                line.used(),
+                mayChange(line.ownerId(), asking),
+                line.ownerId().equals(asking.id()));
+    }
+
+    /** One template; refused when it is not there or has been deleted. */
+    public Template get(UUID id) {
+        return mapper.byId(id, false).orElseThrow(() -> Refusal.missing("This template"));
+    }
+
+    /** Whether somebody may change a template. */
+    public static boolean mayChange(UUID owner, Colleague who) {
+        return owner.equals(who.id()) || who.is(Role.KEEPER, Role.ADMINISTRATOR);
+    }
+
+    /** Adds a template of somebody's own. */
+    @Transactional
+    public Template add(Draft draft, Colleague by) {
+        check(draft);
+        UUID id = ids.next();
+        mapper.insert(template(id, draft, 1, by.id()));
+        events.tell("template", id.toString());
+        return get(id);
+    }
+
+    /** Adds a copy of a template, which belongs to who asked for it. */
+    @Transactional
+    public Template duplicate(UUID id, Colleague by) {
+        Template original = get(id);
+        String name = original.name() + " (copy)";
+        return add(
+                new Draft(
+                        name.substring(0, Math.min(name.length(), 120)),
+                        original.purpose(),
+                        original.about(),
+                        original.subject(),
+                        original.previewText(),
+                        original.body()),
+                by);
+    }
+
+    /**
+     * Keeps a change.
+     *
+     * @param version what the template was when it was read; refused when somebody has kept another change since
+     */
+    @Transactional
+    public Template change(UUID id, int version, Draft draft, Colleague by) {
+        Template before = get(id);
+        mustBeAllowed(before, by);
+        check(draft);
+        if (mapper.update(template(id, draft, version, before.ownerId()), by.id()) == 0) {
+            throw Refusal.changedMeanwhile(before.changedBy() + " changed this template meanwhile.");
+        }
+        events.tell("template", id.toString());
+        return get(id);
+    }
+
+    /** Puts a template aside; {@link #restore} brings it back. */
+    @Transactional
+    public void delete(UUID id, Colleague by) {
+        mustBeAllowed(get(id), by);
+        mapper.delete(id, clock.instant());
+        events.tell("template", id.toString());
+    }
+
+    /** Brings a deleted template back. */
+    @Transactional
+    public Template restore(UUID id, Colleague by) {
+        Template template = mapper.byId(id, true).orElseThrow(() -> Refusal.missing("This template"));
+        mustBeAllowed(template, by);
+        mapper.restore(id);
+        events.tell("template", id.toString());
+        return get(id);
+    }
+
+    /** Keeps what a template says now, because a message is about to be written from it. */
+    @Transactional
+    public void keepVersion(UUID id) {
+        mapper.keepVersion(id, clock.instant());
+    }
+
+    /** Puts a template in place with its own identifier; for the demo's data. */
+    public void keep(UUID id, Draft draft, UUID owner, Instant at) {
+        mapper.insert(new Template(
+                id,
+                draft.name(),
+                draft.purpose(),
+                draft.about(),
+                draft.subject(),
+                draft.previewText(),
+                draft.body(),
+                1,
+                owner,
+                "",
+                at,
+                ""));
+    }
+
+    private static void mustBeAllowed(Template template, Colleague by) {
+        if (!mayChange(template.ownerId(), by)) {
+            throw Refusal.forbidden(
+                    "This is " + template.ownerName() + "’s template. Duplicate it to make it your own.");
+        }
+    }
+
+    private Template template(UUID id, Draft draft, int version, UUID owner) {
+        return new Template(
+                id,
+                draft.name().strip(),
+                draft.purpose().strip(),
+                draft.about(),
+                draft.subject(),
+                draft.previewText(),
+                draft.body().replace("\r\n", "\n").replace('\r', '\n'),
+                version,
+                owner,
+                "",
+                clock.instant(),
+                "");
+    }
+
+    private static void check(Draft draft) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        PlainLine.refusal(draft.name(), 120, true).ifPresent(sentence -> wrong.put("name", sentence));
+        PlainLine.refusal(draft.purpose(), 60, false).ifPresent(sentence -> wrong.put("purpose", sentence));
+        PlainLine.refusal(draft.subject(), LONGEST_LINE, false).ifPresent(sentence -> wrong.put("subject", sentence));
+        PlainLine.refusal(draft.previewText(), LONGEST_LINE, false)
+                .ifPresent(sentence -> wrong.put("previewText", sentence));
+        PlainLine.refusalOfLines(draft.body(), LONGEST_BODY, false).ifPresent(sentence -> wrong.put("body", sentence));
+        if (draft.about() == null) {
+            wrong.put("about", "Say what the template is about.");
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Templates: kept, found, changed, put aside and brought back. */
+package famulus.server.library;

@@ -1,0 +1,10 @@
+package famulus.server.outbox;
+
+/** Where mail is handed over when not to the mail server of the configuration: the demo's practice post. */
+public interface MailRoute {
+    /** Host to connect to, without sign-in or encryption. */
+    String host();
+
+    /** Its port at this moment. */
+    int port();
+}

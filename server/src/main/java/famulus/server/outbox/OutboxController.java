@@ -1,0 +1,138 @@
+package famulus.server.outbox;
+
+import famulus.server.outbox.OutboxMapper.OutboxRow;
+import famulus.server.outbox.OutboxService.Run;
+import famulus.server.outbox.OutboxService.ToSend;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CrmKind;
+import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Sending, and what became of it. */
+@RestController
+class OutboxController {
+    private final OutboxService outbox;
+
+    OutboxController(OutboxService outbox) {
+        this.outbox = outbox;
+    }
+
+    record MessageToSend(
+            UUID id,
+            @Schema(nullable = true) UUID template,
+            CrmKind kind,
+            UUID person,
+            @Schema(nullable = true) UUID deal,
+            @Schema(nullable = true) UUID address,
+            @Schema(nullable = true) UUID sender,
+            Map<String, String> chosen,
+            List<Run> subject,
+            List<Run> body) {}
+
+    record Taken(UUID id) {}
+
+    /** A line of the outbox; {@code nextAttemptAt} and {@code sentAt} are null when there is none. */
+    record OutboxLine(
+            UUID id,
+            String subject,
+            String toAddress,
+            CrmKind personKind,
+            UUID personId,
+            String senderName,
+            MessageState state,
+            int attempts,
+            @Schema(nullable = true) Instant nextAttemptAt,
+            String lastAnswer,
+            Instant createdAt,
+            @Schema(nullable = true) Instant sentAt) {}
+
+    record Outbox(int waiting, List<OutboxLine> lines) {}
+
+    /** A message as it was sent. */
+    record SentMessage(
+            UUID id,
+            MessageState state,
+            int attempts,
+            String lastAnswer,
+            boolean maybeRepeated,
+            Instant createdAt,
+            SourceText read,
+            List<KeptPiece> pieces) {}
+
+    @PostMapping("/api/messages")
+    Taken send(Colleague asking, @RequestBody MessageToSend message) {
+        if (message.subject() == null || message.body() == null || message.kind() == null) {
+            throw Refusal.because("unreadable", "This message can't be read.");
+        }
+        return new Taken(outbox.send(
+                new ToSend(
+                        message.id(),
+                        message.template(),
+                        message.kind(),
+                        message.person(),
+                        message.deal(),
+                        message.address(),
+                        message.sender(),
+                        message.chosen(),
+                        message.subject(),
+                        message.body()),
+                asking));
+    }
+
+    @GetMapping("/api/messages/{id}")
+    SentMessage message(Colleague asking, @PathVariable UUID id) {
+        OutgoingMessage message = outbox.get(id);
+        return new SentMessage(
+                id,
+                message.state(),
+                message.attempts(),
+                message.lastAnswer() == null ? "" : message.lastAnswer(),
+                message.maybeRepeated(),
+                message.createdAt(),
+                SourceText.of(message.source()),
+                outbox.pieces(message));
+    }
+
+    @GetMapping("/api/outbox")
+    Outbox outbox(Colleague asking) {
+        return new Outbox(
+                outbox.countWaiting(),
+                outbox.newest().stream().map(OutboxController::line).toList());
+    }
+
+    @PostMapping("/api/outbox/{id}/try-now")
+    void tryNow(Colleague asking, @PathVariable UUID id) {
+        outbox.tryNow(id);
+    }
+
+    @DeleteMapping("/api/outbox/{id}")
+    void discard(Colleague asking, @PathVariable UUID id) {
+        outbox.discard(id, asking);
+    }
+
+    private static OutboxLine line(OutboxRow row) {
+        return new OutboxLine(
+                row.id(),
+                row.subject(),
+                row.toAddress(),
+                CrmKind.of(row.personKind()),
+                row.personId(),
+                row.senderName(),
+                row.state(),
+                row.attempts(),
+                row.nextAttemptAt(),
+                row.lastAnswer() == null ? "" : row.lastAnswer(),
+                row.createdAt(),
+                row.sentAt());
+    }
+}

@@ -1,0 +1,335 @@
+package famulus.server.outbox;
+
+import famulus.core.merge.Merged;
+import famulus.core.merge.Origin;
+import famulus.core.merge.Path;
+import famulus.core.merge.Piece;
+import famulus.core.record.EmailAddress;
+import famulus.core.record.PlainLine;
+import famulus.server.desk.MessageDraftService;
+import famulus.server.desk.MessageDraftService.MessageDraft;
+import famulus.server.desk.ProofService.For;
+import famulus.server.library.Template;
+import famulus.server.library.TemplateService;
+import famulus.server.outbox.MimeWriter.Mailbox;
+import famulus.server.outbox.OutboxMapper.OutboxRow;
+import famulus.server.platform.Events;
+import famulus.server.platform.FamulusProperties;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.Person;
+import famulus.server.records.PersonAddress;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import famulus.server.team.TeamService;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Takes messages to be sent, keeps them whole and shows what became of them. */
+@Service
+public class OutboxService {
+    private static final int LONGEST_SUBJECT = 900;
+    private static final int LONGEST_BODY = 300_000;
+    private static final int MOST_SHOWN = 300;
+
+    private final OutboxMapper mapper;
+    private final OutboxWorker worker;
+    private final MessageDraftService drafts;
+    private final TemplateService templates;
+    private final TeamService team;
+    private final FamulusProperties properties;
+    private final Events events;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    OutboxService(
+            OutboxMapper mapper,
+            OutboxWorker worker,
+            MessageDraftService drafts,
+            TemplateService templates,
+            TeamService team,
+            FamulusProperties properties,
+            Events events,
+            Clock clock,
+            JsonMapper json) {
+        this.mapper = mapper;
+        this.worker = worker;
+        this.drafts = drafts;
+        this.templates = templates;
+        this.team = team;
+        this.properties = properties;
+        this.events = events;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /**
+     * A stretch of the message as the sender leaves it.
+     *
+     * @param written the written form of the field it came from; empty for words
+     * @param gap whether it is a gap still open
+     */
+    public record Run(String text, String written, boolean gap) {
+        public Run {
+            text = text == null ? "" : text;
+            written = written == null ? "" : written;
+        }
+    }
+
+    /**
+     * A message to be sent.
+     *
+     * @param id made by the browser, so that the same message sent twice goes once
+     * @param address which of the person's addresses
+     */
+    public record ToSend(
+            UUID id,
+            UUID template,
+            CrmKind kind,
+            UUID person,
+            UUID deal,
+            UUID address,
+            UUID sender,
+            Map<String, String> chosen,
+            List<Run> subject,
+            List<Run> body) {}
+
+    /** Keeps a message and puts it in line, in one transaction; refused when it has a gap or can't be addressed. */
+    @Transactional
+    public UUID send(ToSend message, Colleague asking) {
+        if (message.id() == null) {
+            throw Refusal.field("id", "A message needs an identifier.");
+        }
+        Optional<OutgoingMessage> before = mapper.byId(message.id());
+        if (before.isPresent()) {
+            if (!before.get().writtenBy().equals(asking.id())) {
+                throw Refusal.forbidden("This message is somebody else’s.");
+            }
+            return message.id();
+        }
+        Map<String, String> chosen = message.chosen() == null ? Map.of() : message.chosen();
+        For to = new For(message.kind(), message.person(), message.deal());
+        MessageDraft draft = drafts.begin(message.template(), to, message.sender(), chosen, asking);
+        String subject = text(message.subject()).strip();
+        String body = text(message.body()).strip();
+        check(message, draft, subject, body);
+        PersonAddress address = address(draft.proof().person(), message.address());
+        keep(message, draft, asking, address, subject, body);
+        worker.line(message.id());
+        events.tell("record", message.person().toString());
+        events.tell("outbox", message.id().toString());
+        return message.id();
+    }
+
+    private void keep(
+            ToSend message, MessageDraft draft, Colleague asking, PersonAddress address, String subject, String body) {
+        draft.template().map(Template::id).ifPresent(templates::keepVersion);
+        Instant now = clock.instant();
+        Person person = draft.proof().person();
+        String messageId = "<" + message.id() + "@" + domain() + ">";
+        byte[] source = MimeWriter.write(
+                messageId,
+                new Mailbox(draft.sender().name(), draft.sender().email()),
+                new Mailbox(person.name(), address.address()),
+                subject,
+                body,
+                now);
+        Merged merged = draft.proof().merged().body();
+        mapper.insert(new OutgoingMessage(
+                message.id(),
+                messageId,
+                draft.template().map(Template::id).orElse(null),
+                draft.template().map(Template::version).orElse(null),
+                asking.id(),
+                draft.sender().id(),
+                person.kind().word(),
+                person.id(),
+                person.deal().orElse(null),
+                address.address(),
+                draft.sender().email(),
+                subject,
+                draft.proof().merged().previewText().text(),
+                body,
+                json.writeValueAsString(kept(message.body(), merged)),
+                source,
+                MessageState.WAITING,
+                0,
+                now,
+                "",
+                false,
+                now,
+                null));
+    }
+
+    private void check(ToSend message, MessageDraft draft, String subject, String body) {
+        boolean open = message.subject().stream().anyMatch(Run::gap)
+                || message.body().stream().anyMatch(Run::gap);
+        boolean broken = leftBroken(draft.proof().merged().body(), body)
+                || leftBroken(draft.proof().merged().subject(), subject);
+        if (open || broken) {
+            throw Refusal.because("gap", "Something is missing still. Fill the marked places, then send.");
+        }
+        if (subject.isEmpty()) {
+            throw Refusal.field("subject", "There is no subject. Say in a line what it is about.");
+        }
+        if (body.isEmpty()) {
+            throw Refusal.field("body", "There is no text yet.");
+        }
+        PlainLine.refusal(subject, LONGEST_SUBJECT, true).ifPresent(sentence -> {
+            throw Refusal.field("subject", sentence);
+        });
+        PlainLine.refusalOfLines(body, LONGEST_BODY, true).ifPresent(sentence -> {
+            throw Refusal.field("body", sentence);
+        });
+    }
+
+    private static boolean leftBroken(Merged merged, String text) {
+        return merged.pieces().stream()
+                .anyMatch(piece -> piece.origin() == Origin.BROKEN
+                        && text.contains(piece.text().strip()));
+    }
+
+    private static PersonAddress address(Person person, UUID wanted) {
+        PersonAddress address = person.addresses().stream()
+                .filter(one -> wanted == null || one.id().equals(wanted))
+                .findFirst()
+                .orElseThrow(() -> Refusal.field("address", person.name() + " has no e-mail address. Add one first."));
+        EmailAddress.refusal(address.address()).ifPresent(sentence -> {
+            throw Refusal.field("address", sentence);
+        });
+        return address;
+    }
+
+    private static String text(List<Run> runs) {
+        StringBuilder text = new StringBuilder();
+        runs.forEach(run -> text.append(run.text()));
+        return text.toString();
+    }
+
+    /** What the browser says of a stretch counts only where merging here gives the same; all else was typed. */
+    private static List<KeptPiece> kept(List<Run> runs, Merged merged) {
+        return runs.stream().map(run -> kept(run, merged)).toList();
+    }
+
+    private static KeptPiece kept(Run run, Merged merged) {
+        Optional<Piece> piece = merged.pieces().stream()
+                .filter(one -> run.written().isEmpty()
+                        ? one.origin() == Origin.WRITTEN && one.text().contains(run.text())
+                        : one.written().equals(run.written()) && one.text().equals(run.text()))
+                .findFirst();
+        return piece.map(one -> new KeptPiece(
+                        run.text(),
+                        one.origin().name(),
+                        one.path().map(Path::toString).orElse(""),
+                        one.stored().orElse("")))
+                .orElse(new KeptPiece(run.text(), "TYPED", "", ""));
+    }
+
+    private String domain() {
+        return properties.mailDomain().isEmpty() ? team.house().domain() : properties.mailDomain();
+    }
+
+    /** What waits and what was refused, then the newest that went. */
+    List<OutboxRow> newest() {
+        return mapper.newest(MOST_SHOWN);
+    }
+
+    /** How many wait. */
+    int countWaiting() {
+        return mapper.countWaiting();
+    }
+
+    /** One message; refused when it is not there. */
+    OutgoingMessage get(UUID id) {
+        return mapper.byId(id).orElseThrow(() -> Refusal.missing("This message"));
+    }
+
+    /** Where each stretch of a message came from. */
+    List<KeptPiece> pieces(OutgoingMessage message) {
+        return List.of(json.readValue(message.pieces(), KeptPiece[].class));
+    }
+
+    /** Has everything that waits tried at once, as when a mail server is back. */
+    public void tryAllNow() {
+        mapper.waiting().forEach(worker::hurry);
+    }
+
+    /** Has one message tried at once. */
+    void tryNow(UUID id) {
+        get(id);
+        worker.hurry(id);
+    }
+
+    /** Takes a message that has not gone out of the outbox; only who wrote it or an administrator may. */
+    @Transactional
+    void discard(UUID id, Colleague asking) {
+        OutgoingMessage message = get(id);
+        if (!message.writtenBy().equals(asking.id())) {
+            asking.mustBe("Only who wrote it or an administrator can discard it.", Role.ADMINISTRATOR);
+        }
+        if (message.state() != MessageState.WAITING && message.state() != MessageState.REFUSED) {
+            throw Refusal.because("gone", "This message is gone already.");
+        }
+        mapper.discardAttempts(id);
+        if (mapper.discard(id) == 0) {
+            throw Refusal.because("gone", "This message is gone already.");
+        }
+        worker.drop(id);
+        events.tell("outbox", id.toString());
+    }
+
+    /** Puts a message in place that went out long ago; for the demo's data. */
+    public void keepSent(
+            UUID id,
+            UUID template,
+            Colleague sender,
+            Person person,
+            PersonAddress address,
+            String subject,
+            String previewText,
+            Merged body,
+            Instant at) {
+        String messageId = "<" + id + "@" + domain() + ">";
+        byte[] source = MimeWriter.write(
+                messageId,
+                new Mailbox(sender.name(), sender.email()),
+                new Mailbox(person.name(), address.address()),
+                subject,
+                body.text(),
+                at);
+        List<Run> runs = body.pieces().stream()
+                .map(piece -> new Run(piece.text(), piece.written(), false))
+                .toList();
+        mapper.insert(new OutgoingMessage(
+                id,
+                messageId,
+                template,
+                1,
+                sender.id(),
+                sender.id(),
+                person.kind().word(),
+                person.id(),
+                person.deal().orElse(null),
+                address.address(),
+                sender.email(),
+                subject,
+                previewText,
+                body.text(),
+                json.writeValueAsString(kept(runs, body)),
+                source,
+                MessageState.SENT,
+                1,
+                null,
+                "",
+                false,
+                at,
+                at));
+    }
+}

@@ -1,0 +1,40 @@
+package famulus.server.outbox;
+
+import java.time.Instant;
+import java.util.UUID;
+
+/**
+ * A message as it leaves and as it left.
+ *
+ * @param messageId the identifier in its header
+ * @param templateId what it was written from; null for a message from nothing
+ * @param writtenBy who pressed send
+ * @param senderId who it goes out as
+ * @param pieces where each stretch of it came from, as JSON
+ * @param source the bytes on the wire (RFC 5322)
+ * @param maybeRepeated whether it was handed over again because the mail server's answer was lost
+ */
+record OutgoingMessage(
+        UUID id,
+        String messageId,
+        UUID templateId,
+        Integer templateVersion,
+        UUID writtenBy,
+        UUID senderId,
+        String personKind,
+        UUID personId,
+        UUID dealId,
+        String toAddress,
+        String fromAddress,
+        String subject,
+        String previewText,
+        String body,
+        String pieces,
+        byte[] source,
+        MessageState state,
+        int attempts,
+        Instant nextAttemptAt,
+        String lastAnswer,
+        boolean maybeRepeated,
+        Instant createdAt,
+        Instant sentAt) {}

@@ -1,0 +1,22 @@
+package famulus.server.platform;
+
+import java.time.Instant;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
+
+/**
+ * The application's own settings, all under {@code famulus}.
+ *
+ * @param data folder that holds the database; {@code memory} keeps nothing
+ * @param demo whether to run with the made-up company and the practice post
+ * @param now the instant the clock starts from; absent for the machine's own time
+ * @param practicePostPort port of the practice post's mail server; 0 takes any that is free
+ * @param mailDomain the part after {@code @} in the identifiers of messages; empty for the house's domain
+ */
+@ConfigurationProperties("famulus")
+public record FamulusProperties(
+        @DefaultValue("memory") String data,
+        @DefaultValue("false") boolean demo,
+        Instant now,
+        @DefaultValue("0") int practicePostPort,
+        @DefaultValue("") String mailDomain) {}

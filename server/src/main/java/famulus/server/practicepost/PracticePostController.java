@@ -1,0 +1,86 @@
+package famulus.server.practicepost;
+
+import famulus.server.outbox.OutboxService;
+import famulus.server.outbox.SourceText;
+import famulus.server.platform.Refusal;
+import famulus.server.practicepost.PracticePostMapper.Inbox;
+import famulus.server.practicepost.PracticePostMapper.LetterRow;
+import famulus.server.team.Colleague;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Reading the inboxes of made-up recipients; there only in the demo. */
+@RestController
+@RequestMapping("/api/practice-post")
+@ConditionalOnProperty(name = "famulus.demo", havingValue = "true", matchIfMissing = false)
+class PracticePostController {
+    private static final int FIRST_WORDS = 120;
+
+    private final PracticePost post;
+    private final PracticePostMapper mapper;
+    private final OutboxService outbox;
+
+    PracticePostController(PracticePost post, PracticePostMapper mapper, OutboxService outbox) {
+        this.post = post;
+        this.mapper = mapper;
+        this.outbox = outbox;
+    }
+
+    record Post(boolean open, List<Inbox> inboxes) {}
+
+    record OpenOrNot(boolean open) {}
+
+    record LetterLine(long id, Instant arrivedAt, String from, String subject, String firstWords) {}
+
+    record Letter(long id, Instant arrivedAt, SourceText read) {}
+
+    @GetMapping
+    Post post(Colleague asking) {
+        return new Post(post.isOpen(), mapper.inboxes());
+    }
+
+    /** Closes the post, or opens it and lets everything that waits go at once. */
+    @PutMapping
+    Post openOrClose(Colleague asking, @RequestBody OpenOrNot wanted) {
+        if (wanted.open()) {
+            post.open();
+            outbox.tryAllNow();
+        } else {
+            post.close();
+        }
+        return post(asking);
+    }
+
+    @GetMapping("/letters")
+    List<LetterLine> letters(Colleague asking, @RequestParam String address) {
+        return mapper.letters(address.toLowerCase(Locale.ROOT)).stream()
+                .map(PracticePostController::line)
+                .toList();
+    }
+
+    @GetMapping("/letters/{id}")
+    Letter letter(Colleague asking, @PathVariable long id) {
+        LetterRow row = mapper.letter(id).orElseThrow(() -> Refusal.missing("This letter"));
+        return new Letter(row.id(), row.arrivedAt(), SourceText.of(row.source()));
+    }
+
+    private static LetterLine line(LetterRow row) {
+        SourceText read = SourceText.of(row.source());
+        String words = read.text().replaceAll("\\s+", " ").strip();
+        return new LetterLine(
+                row.id(),
+                row.arrivedAt(),
+                read.from(),
+                read.subject(),
+                words.substring(0, Math.min(words.length(), FIRST_WORDS)));
+    }
+}

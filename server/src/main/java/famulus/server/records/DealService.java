@@ -1,0 +1,193 @@
+package famulus.server.records;
+
+import famulus.core.merge.FieldDefinition;
+import famulus.core.merge.FieldType;
+import famulus.core.merge.RecordKind;
+import famulus.core.record.FieldInput;
+import famulus.core.record.PlainLine;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.records.DealMapper.DocumentRow;
+import famulus.server.records.DealMapper.LineRow;
+import famulus.server.team.House;
+import famulus.server.team.TeamService;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** A deal's lines, documents and contacts in their roles. */
+@Service
+public class DealService {
+    private static final int MOST_LINES = 100;
+    private static final FieldDefinition LINK = FieldDefinition.plain(RecordKind.DEAL, "link", "Link", FieldType.LINK);
+
+    private final DealMapper mapper;
+    private final TeamService team;
+    private final Ids ids;
+    private final Clock clock;
+
+    DealService(DealMapper mapper, TeamService team, Ids ids, Clock clock) {
+        this.mapper = mapper;
+        this.team = team;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    /**
+     * A line of a deal.
+     *
+     * @param block which part of the orchard
+     * @param rate in the deal's currency, for one hive and week
+     */
+    public record Line(String block, String crop, int hives, int weeks, BigDecimal rate) {
+        /** Hives by weeks by rate. */
+        public BigDecimal total() {
+            return rate.multiply(BigDecimal.valueOf((long) hives * weeks));
+        }
+    }
+
+    /** Where a document stands. */
+    public enum DocumentState {
+        DRAFT,
+        SENT,
+        SIGNED,
+        WITHDRAWN
+    }
+
+    /** A deal's lines in order. */
+    public List<Line> lines(UUID deal) {
+        return mapper.lines(deal).stream()
+                .map(row -> new Line(
+                        row.block(), row.crop() == null ? "" : row.crop(), row.hives(), row.weeks(), row.rate()))
+                .toList();
+    }
+
+    /** Takes the place of all of a deal's lines. */
+    @Transactional
+    public void lines(UUID deal, List<Line> lines) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        if (lines.size() > MOST_LINES) {
+            wrong.put("lines", "A deal has at most " + MOST_LINES + " lines.");
+        }
+        for (int i = 0; i < lines.size(); i++) {
+            check(lines.get(i), "lines." + i + ".", wrong);
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        mapper.clearLines(deal);
+        int position = 0;
+        for (Line line : lines) {
+            mapper.insertLine(new LineRow(
+                    ids.next(),
+                    deal,
+                    position++,
+                    line.block().strip(),
+                    line.crop(),
+                    line.hives(),
+                    line.weeks(),
+                    line.rate()));
+        }
+    }
+
+    private static void check(Line line, String at, Map<String, String> wrong) {
+        PlainLine.refusal(line.block(), 120, true).ifPresent(sentence -> wrong.put(at + "block", sentence));
+        PlainLine.refusal(line.crop(), 60, false).ifPresent(sentence -> wrong.put(at + "crop", sentence));
+        if (line.hives() < 1 || line.hives() > 100_000) {
+            wrong.put(at + "hives", "A line has at least one hive.");
+        }
+        if (line.weeks() < 1 || line.weeks() > 520) {
+            wrong.put(at + "weeks", "A line runs for at least a week.");
+        }
+        if (line.rate() == null
+                || line.rate().signum() < 0
+                || line.rate().scale() > 2
+                || line.rate().precision() > 10) {
+            wrong.put(at + "rate", "A rate is an amount such as 12.50.");
+        }
+    }
+
+    /** Adds a document to a deal, or changes one when {@code id} is given. */
+    @Transactional
+    public UUID document(UUID deal, UUID id, String name, String link, DocumentState state) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        PlainLine.refusal(name, 160, true).ifPresent(sentence -> wrong.put("name", sentence));
+        FieldInput address = FieldInput.read(LINK, 400, false, link, "", "");
+        address.refusal().ifPresent(sentence -> wrong.put("link", sentence));
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        House house = team.house();
+        LocalDate today = clock.instant().atZone(house.zone()).toLocalDate();
+        if (id == null) {
+            UUID added = ids.next();
+            mapper.insertDocument(new DocumentRow(added, deal, name.strip(), address.stored(), state.name(), today));
+            return added;
+        }
+        DocumentRow before = mapper.document(id)
+                .filter(document -> document.dealId().equals(deal))
+                .orElseThrow(() -> Refusal.missing("This document"));
+        LocalDate since = before.state().equals(state.name()) ? before.stateOn() : today;
+        mapper.updateDocument(new DocumentRow(id, deal, name.strip(), address.stored(), state.name(), since));
+        return id;
+    }
+
+    /** Takes a document off a deal. */
+    @Transactional
+    public void removeDocument(UUID deal, UUID id) {
+        mapper.document(id)
+                .filter(document -> document.dealId().equals(deal))
+                .orElseThrow(() -> Refusal.missing("This document"));
+        mapper.deleteDocument(id);
+    }
+
+    /** Puts a contact on a deal, or changes what they are on it. */
+    @Transactional
+    public void contact(UUID deal, UUID contact, String role, boolean main) {
+        PlainLine.refusal(role, 60, true).ifPresent(sentence -> {
+            throw Refusal.field("role", sentence);
+        });
+        if (main) {
+            mapper.noMainContact(deal);
+        }
+        mapper.deleteContact(deal, contact);
+        mapper.insertContact(deal, contact, role.strip(), main);
+    }
+
+    /** Takes a contact off a deal. */
+    @Transactional
+    public void removeContact(UUID deal, UUID contact) {
+        if (mapper.deleteContact(deal, contact) == 0) {
+            throw Refusal.missing("This contact");
+        }
+    }
+
+    /** Puts a document in place as it is; for the demo's data. */
+    public void keep(UUID id, UUID deal, String name, String link, DocumentState state, LocalDate since) {
+        mapper.insertDocument(new DocumentRow(id, deal, name, link, state.name(), since));
+    }
+
+    /** Puts lines in place with these identifiers; for the demo's data. */
+    public void keep(UUID deal, List<UUID> lineIds, List<Line> lines) {
+        for (int i = 0; i < lines.size(); i++) {
+            Line line = lines.get(i);
+            mapper.insertLine(new LineRow(
+                    lineIds.get(i), deal, i, line.block(), line.crop(), line.hives(), line.weeks(), line.rate()));
+        }
+    }
+
+    List<DocumentRow> documents(CrmKind kind, UUID id) {
+        return switch (kind) {
+            case DEAL -> mapper.documents(id);
+            case LEAD -> List.of();
+            default -> new ArrayList<>(mapper.documentsOf(kind.word(), id));
+        };
+    }
+}

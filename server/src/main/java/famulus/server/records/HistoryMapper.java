@@ -1,0 +1,53 @@
+package famulus.server.records;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** Calls, notes and answers noted by hand, with the messages that went out between them. */
+@Mapper
+interface HistoryMapper {
+    /** What was said; for a message {@code kind} is MESSAGE and {@code words} its subject. */
+    record EntryRow(
+            UUID id,
+            String kind,
+            Instant at,
+            String byName,
+            UUID byId,
+            Integer minutes,
+            String words,
+            String person,
+            String templateName,
+            String state) {}
+
+    record NewEntry(
+            UUID id,
+            String kind,
+            String recordKind,
+            UUID recordId,
+            UUID dealId,
+            Instant at,
+            UUID byId,
+            Integer minutes,
+            String words) {}
+
+    List<EntryRow> entries(@Param("kind") String kind, @Param("id") UUID id, @Param("most") int most);
+
+    @Insert(
+            """
+            insert into history_entry (id, kind, record_kind, record_id, deal_id, at, by_id, minutes, words)
+            values (#{id}, #{kind}, #{recordKind}, #{recordId}, #{dealId}, #{at}, #{byId}, #{minutes}, #{words})
+            """)
+    void insert(NewEntry entry);
+
+    @Select("select by_id from history_entry where id = #{id}")
+    UUID writtenBy(UUID id);
+
+    @Delete("delete from history_entry where id = #{id}")
+    void delete(UUID id);
+}

@@ -1,0 +1,134 @@
+package famulus.server.records;
+
+import famulus.core.record.PlainLine;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.records.HistoryMapper.EntryRow;
+import famulus.server.records.HistoryMapper.NewEntry;
+import famulus.server.team.Colleague;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What was said to a record: messages, calls, notes, and answers that came another way. */
+@Service
+public class HistoryService {
+    private static final int MOST_ENTRIES = 200;
+    private static final int LONGEST_CALL = 24 * 60;
+
+    private final HistoryMapper mapper;
+    private final Ids ids;
+    private final Clock clock;
+
+    HistoryService(HistoryMapper mapper, Ids ids, Clock clock) {
+        this.mapper = mapper;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    /** What is noted by hand. */
+    public enum EntryKind {
+        CALL,
+        NOTE,
+        /** The person answered, but not by mail. */
+        ANSWERED_ELSEWHERE
+    }
+
+    /**
+     * One thing that was said.
+     *
+     * @param kind MESSAGE, or one of {@link EntryKind}
+     * @param words a message's subject, or what was noted
+     * @param person to whom, on pages that gather several people; may be empty
+     * @param template what a message was written from; may be empty
+     * @param state of a message: WAITING, SENDING, SENT or REFUSED; else empty
+     * @param mine whether whoever asks noted it, and so may take it back
+     */
+    public record Said(
+            UUID id,
+            String kind,
+            Instant at,
+            String by,
+            int minutes,
+            String words,
+            String person,
+            String template,
+            String state,
+            boolean mine) {}
+
+    /** What was said to a record, newest first. */
+    public List<Said> said(CrmKind kind, UUID id, Colleague asking) {
+        return mapper.entries(kind.word(), id, MOST_ENTRIES).stream()
+                .map(row -> said(row, asking))
+                .toList();
+    }
+
+    private static Said said(EntryRow row, Colleague asking) {
+        return new Said(
+                row.id(),
+                row.kind(),
+                row.at(),
+                row.byName(),
+                row.minutes() == null ? 0 : row.minutes(),
+                row.words(),
+                row.person() == null ? "" : row.person(),
+                row.templateName() == null ? "" : row.templateName(),
+                row.state() == null ? "" : row.state(),
+                asking != null && row.byId().equals(asking.id()));
+    }
+
+    /**
+     * Notes something.
+     *
+     * @param minutes how long a call took; 0 for anything else
+     * @return the entry's identifier
+     */
+    @Transactional
+    public UUID note(CrmKind kind, UUID record, EntryKind what, int minutes, String words, Colleague by) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        boolean needsWords = what == EntryKind.NOTE;
+        PlainLine.refusalOfLines(words, 4000, needsWords).ifPresent(sentence -> wrong.put("words", sentence));
+        if (minutes < 0 || minutes > LONGEST_CALL) {
+            wrong.put("minutes", "A call takes from 0 minutes to a day.");
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        UUID id = ids.next();
+        keep(id, kind, record, what, clock.instant(), minutes, words, by.id());
+        return id;
+    }
+
+    /** Puts an entry in place as it is; for the demo's data. */
+    public void keep(
+            UUID id, CrmKind kind, UUID record, EntryKind what, Instant at, int minutes, String words, UUID by) {
+        mapper.insert(new NewEntry(
+                id,
+                what.name(),
+                kind.word(),
+                record,
+                kind == CrmKind.DEAL ? record : null,
+                at,
+                by,
+                what == EntryKind.CALL ? minutes : null,
+                words == null ? "" : words.strip()));
+    }
+
+    /** Takes an entry back; only who wrote it may. */
+    @Transactional
+    public void takeBack(UUID id, Colleague by) {
+        UUID writtenBy = mapper.writtenBy(id);
+        if (writtenBy == null) {
+            throw Refusal.missing("This entry");
+        }
+        if (!writtenBy.equals(by.id())) {
+            throw Refusal.forbidden("Only who noted it can take it back.");
+        }
+        mapper.delete(id);
+    }
+}

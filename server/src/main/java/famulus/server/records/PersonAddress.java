@@ -1,0 +1,11 @@
+package famulus.server.records;
+
+import java.util.UUID;
+
+/**
+ * One of a person's addresses.
+ *
+ * @param id absent for a new one
+ * @param label what it is for, such as "farm office"; may be empty
+ */
+public record PersonAddress(UUID id, String address, String label) {}

@@ -1,0 +1,264 @@
+package famulus.server.records;
+
+import famulus.core.merge.FieldType;
+import famulus.core.merge.Format;
+import famulus.core.merge.FormatName;
+import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merger;
+import famulus.core.merge.RecordKind;
+import famulus.core.merge.Value;
+import famulus.core.record.StoredValue;
+import famulus.server.records.CatalogueService.StoredField;
+import famulus.server.records.DealMapper.RelatedRow;
+import famulus.server.records.DealService.DocumentState;
+import famulus.server.records.DealService.Line;
+import famulus.server.records.HistoryService.Said;
+import famulus.server.team.Colleague;
+import famulus.server.team.House;
+import famulus.server.team.TeamService;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** Everything a record's page shows, ready to be shown. */
+@Service
+public class RecordPageService {
+    private final RecordService records;
+    private final CatalogueService catalogue;
+    private final HistoryService history;
+    private final DealService deals;
+    private final DealMapper related;
+    private final TeamService team;
+    private final Clock clock;
+
+    RecordPageService(
+            RecordService records,
+            CatalogueService catalogue,
+            HistoryService history,
+            DealService deals,
+            DealMapper related,
+            TeamService team,
+            Clock clock) {
+        this.records = records;
+        this.catalogue = catalogue;
+        this.history = history;
+        this.deals = deals;
+        this.related = related;
+        this.team = team;
+        this.clock = clock;
+    }
+
+    /**
+     * A record's page.
+     *
+     * @param crumb what it is, in a few words after its name
+     * @param timeThere the person's clock, such as "10:02, Berlin"; empty for others or when no zone is known
+     * @param lines a deal's lines
+     * @param linesTotal their sum, in the deal's currency
+     */
+    public record RecordPage(
+            CrmKind kind,
+            UUID id,
+            int version,
+            String name,
+            String crumb,
+            List<Fact> facts,
+            List<PersonAddress> addresses,
+            String timeThere,
+            List<Related> related,
+            List<ShownDocument> documents,
+            List<ShownLine> lines,
+            String linesTotal,
+            List<Said> said) {}
+
+    /**
+     * A field on the page.
+     *
+     * @param stored what is kept, as it would be typed
+     * @param shown what is read
+     * @param choices for fields where one chooses
+     */
+    public record Fact(
+            String name,
+            String label,
+            String section,
+            FieldType type,
+            String stored,
+            String shown,
+            boolean editable,
+            boolean required,
+            int most,
+            List<Choice> choices) {}
+
+    public record Choice(String code, String label) {}
+
+    /** Records of one sort that belong to this one. */
+    public record Related(String title, List<RelatedLine> lines) {}
+
+    public record RelatedLine(CrmKind kind, UUID id, String name, String remark) {}
+
+    public record ShownDocument(UUID id, UUID dealId, String name, String link, DocumentState state, String since) {}
+
+    public record ShownLine(String block, String crop, int hives, int weeks, BigDecimal rate, String total) {}
+
+    /** Returns the page of a record for whoever asks. */
+    public RecordPage page(CrmKind kind, UUID id, Colleague asking) {
+        CrmRecord record = records.get(kind, id);
+        House house = team.house();
+        Merger printer = new Merger(new MergeSettings(house.locale(), house.zone(), clock.instant()));
+        List<Line> lines = kind == CrmKind.DEAL ? deals.lines(id) : List.of();
+        String currency =
+                record.text("value").contains(" ") ? record.text("value").split(" ")[1] : house.currency();
+        return new RecordPage(
+                kind,
+                id,
+                record.version(),
+                record.name(),
+                crumb(record),
+                facts(record, printer),
+                kind.isPerson() ? records.addresses(id) : List.of(),
+                timeThere(record, printer),
+                related(record),
+                deals.documents(kind, id).stream()
+                        .map(row -> new ShownDocument(
+                                row.id(),
+                                row.dealId(),
+                                row.name(),
+                                row.link(),
+                                DocumentState.valueOf(row.state()),
+                                day(row.stateOn(), printer)))
+                        .toList(),
+                lines.stream().map(line -> shown(line, currency, printer)).toList(),
+                lines.isEmpty() ? "" : total(lines, currency, printer),
+                history.said(kind, id, asking));
+    }
+
+    private String crumb(CrmRecord record) {
+        List<String> words = new ArrayList<>();
+        record.relation("organisation")
+                .filter(any -> record.kind() != CrmKind.ORGANISATION)
+                .map(one -> records.get(CrmKind.ORGANISATION, one).name())
+                .ifPresent(words::add);
+        if (record.kind() == CrmKind.LEAD && !record.text("company").isEmpty()) {
+            words.add(record.text("company"));
+        }
+        words.add(record.kind().word());
+        record.relation("owner")
+                .flatMap(team::find)
+                .ifPresent(owner -> words.add("looked after by " + owner.firstName()));
+        return String.join(" · ", words);
+    }
+
+    private List<Fact> facts(CrmRecord record, Merger printer) {
+        return catalogue.fields(record.kind()).stream()
+                .filter(field -> !field.computed())
+                .map(field -> fact(record, field, printer))
+                .toList();
+    }
+
+    private Fact fact(CrmRecord record, StoredField field, Merger printer) {
+        String name = field.definition().name();
+        String stored = record.text(name);
+        boolean colleague =
+                field.definition().relation().filter(RecordKind.USER::equals).isPresent();
+        String shown = stored;
+        if (field.isRelation() && !stored.isEmpty()) {
+            UUID to = UUID.fromString(stored);
+            shown = colleague
+                    ? team.find(to).map(Colleague::name).orElse("")
+                    : records.get(CrmKind.ORGANISATION, to).name();
+        } else if (!field.isRelation()) {
+            shown = StoredValue.of(field.definition(), stored)
+                    .map(value -> printer.print(value, Optional.empty()))
+                    .orElse(stored);
+        }
+        List<Choice> choices = colleague
+                ? team.all().stream()
+                        .filter(Colleague::active)
+                        .map(one -> new Choice(one.id().toString(), one.name()))
+                        .toList()
+                : field.definition().choices().stream()
+                        .map(one -> new Choice(one.code(), one.label()))
+                        .toList();
+        return new Fact(
+                name,
+                field.definition().label(),
+                field.section(),
+                field.definition().type(),
+                stored,
+                shown,
+                true,
+                field.required(),
+                field.most(),
+                choices);
+    }
+
+    private String timeThere(CrmRecord record, Merger printer) {
+        if (!record.kind().isPerson() || record.text("time_zone").isEmpty()) {
+            return "";
+        }
+        try {
+            ZoneId zone = ZoneId.of(record.text("time_zone"));
+            Merger there = new Merger(new MergeSettings(team.house().locale(), zone, clock.instant()));
+            String time =
+                    there.print(new Value.Moment(clock.instant()), Optional.of(new Format.Named(FormatName.TIME)));
+            return time + ", "
+                    + zone.getId().substring(zone.getId().indexOf('/') + 1).replace('_', ' ');
+        } catch (DateTimeException unknown) {
+            return "";
+        }
+    }
+
+    private List<Related> related(CrmRecord record) {
+        UUID id = record.id();
+        return switch (record.kind()) {
+            case CONTACT -> {
+                List<RelatedRow> others = record.relation("organisation")
+                        .map(one -> related.related("contacts of organisation", one, id))
+                        .orElse(List.of());
+                yield List.of(
+                        shown("Deals", related.related("deals of contact", id, null)), shown("Others there", others));
+            }
+            case DEAL -> List.of(shown("Contacts", related.related("contacts of deal", id, null)));
+            case ORGANISATION ->
+                List.of(
+                        shown("Contacts", related.related("contacts of organisation", id, null)),
+                        shown("Deals", related.related("deals of organisation", id, null)));
+            case LEAD -> List.of();
+        };
+    }
+
+    private static Related shown(String title, List<RelatedRow> rows) {
+        return new Related(
+                title,
+                rows.stream()
+                        .map(row -> new RelatedLine(CrmKind.of(row.kind()), row.id(), row.name(), row.remark()))
+                        .toList());
+    }
+
+    private static ShownLine shown(Line line, String currency, Merger printer) {
+        return new ShownLine(
+                line.block(),
+                line.crop(),
+                line.hives(),
+                line.weeks(),
+                line.rate(),
+                printer.print(new Value.Money(line.total(), currency), Optional.empty()));
+    }
+
+    private static String total(List<Line> lines, String currency, Merger printer) {
+        BigDecimal sum = lines.stream().map(Line::total).reduce(BigDecimal.ZERO, BigDecimal::add);
+        return printer.print(new Value.Money(sum, currency), Optional.empty());
+    }
+
+    private static String day(LocalDate day, Merger printer) {
+        return printer.print(new Value.Day(day), Optional.of(new Format.Named(FormatName.LONG_DATE)));
+    }
+}

@@ -1,0 +1,204 @@
+package famulus.server.records;
+
+import famulus.core.merge.RecordKind;
+import famulus.core.record.EmailAddress;
+import famulus.core.record.FieldInput;
+import famulus.core.record.PlainLine;
+import famulus.server.platform.Events;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CatalogueService.StoredField;
+import famulus.server.records.RecordStoreMapper.AddressRow;
+import famulus.server.team.House;
+import famulus.server.team.TeamService;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads, makes and changes records. */
+@Service
+public class RecordService {
+    private static final int MOST_ADDRESSES = 10;
+
+    private final RecordStore store;
+    private final CatalogueService catalogue;
+    private final TeamService team;
+    private final Ids ids;
+    private final Clock clock;
+    private final Events events;
+
+    RecordService(
+            RecordStore store, CatalogueService catalogue, TeamService team, Ids ids, Clock clock, Events events) {
+        this.store = store;
+        this.catalogue = catalogue;
+        this.team = team;
+        this.ids = ids;
+        this.clock = clock;
+        this.events = events;
+    }
+
+    /** Returns a record, or refuses when it is not there. */
+    public CrmRecord get(CrmKind kind, UUID id) {
+        return store.read(kind, id, catalogue.fields(kind)).orElseThrow(() -> Refusal.missing("This " + kind.word()));
+    }
+
+    /** A person's addresses, the one written to first in front. */
+    public List<PersonAddress> addresses(UUID person) {
+        return store.addresses(person).stream()
+                .map(row -> new PersonAddress(row.id(), row.address(), row.label() == null ? "" : row.label()))
+                .toList();
+    }
+
+    /**
+     * Makes a record.
+     *
+     * @param typed what was typed into fields, by their names
+     * @param email the first address of a person; may be empty
+     */
+    @Transactional
+    public UUID add(CrmKind kind, Map<String, String> typed, String email) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        Map<StoredField, String> stored = read(kind, typed, wrong);
+        catalogue.fields(kind).stream()
+                .filter(StoredField::required)
+                .filter(field -> stored.getOrDefault(field, "").isEmpty())
+                .forEach(field -> wrong.putIfAbsent(field.definition().name(), "Something has to stand here."));
+        boolean addressed = kind.isPerson() && email != null && !email.isBlank();
+        if (addressed) {
+            EmailAddress.refusal(email).ifPresent(sentence -> wrong.put("email", sentence));
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        UUID id = ids.next();
+        store.insert(kind, id, clock.instant(), stored);
+        if (addressed) {
+            store.addresses(kind, id, List.of(new PersonAddress(null, email.strip(), "")));
+        }
+        return id;
+    }
+
+    /**
+     * Changes fields of a record.
+     *
+     * @param version what the record was when it was read; refused when it has changed since
+     * @param typed what was typed, by field; an empty text clears a field
+     */
+    @Transactional
+    public void change(CrmKind kind, UUID id, int version, Map<String, String> typed) {
+        get(kind, id);
+        Map<String, String> wrong = new LinkedHashMap<>();
+        Map<StoredField, String> stored = read(kind, typed, wrong);
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        store.update(kind, id, version, stored);
+        events.tell("record", id.toString());
+    }
+
+    /** Changes one field whatever the record's version, as when a missing value is filled while writing. */
+    @Transactional
+    public void fill(CrmKind kind, UUID id, String field, String typed) {
+        change(kind, id, get(kind, id).version(), Map.of(field, typed));
+    }
+
+    /** Takes the place of a person's addresses; the first one is written to first. */
+    @Transactional
+    public void addresses(CrmKind kind, UUID person, List<PersonAddress> addresses) {
+        if (!kind.isPerson()) {
+            throw Refusal.because("no-person", "Only people have addresses.");
+        }
+        get(kind, person);
+        Map<String, String> wrong = new LinkedHashMap<>();
+        Set<String> seen = new HashSet<>();
+        Set<UUID> own = new HashSet<>(
+                store.addresses(person).stream().map(AddressRow::id).toList());
+        for (int i = 0; i < addresses.size(); i++) {
+            String field = "addresses." + i;
+            PersonAddress address = addresses.get(i);
+            EmailAddress.refusal(address.address()).ifPresent(sentence -> wrong.put(field, sentence));
+            PlainLine.refusal(address.label(), 40, false).ifPresent(sentence -> wrong.put(field, sentence));
+            if (address.address() != null && !seen.add(address.address().strip().toLowerCase(Locale.ROOT))) {
+                wrong.put(field, "This address is here twice.");
+            }
+        }
+        if (addresses.size() > MOST_ADDRESSES) {
+            wrong.put("addresses", "A person has at most " + MOST_ADDRESSES + " addresses.");
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        List<PersonAddress> kept = addresses.stream()
+                .map(one -> new PersonAddress(
+                        own.contains(one.id()) ? one.id() : null, one.address().strip(), one.label()))
+                .toList();
+        store.addresses(kind, person, kept);
+        events.tell("record", person.toString());
+    }
+
+    /** Puts a record in place as it is, stored forms and all; for the demo's data. */
+    public void keep(CrmKind kind, UUID id, Instant at, Map<String, String> stored, List<PersonAddress> addresses) {
+        Map<StoredField, String> fields = new LinkedHashMap<>();
+        catalogue.fields(kind).forEach(field -> {
+            if (stored.containsKey(field.definition().name())) {
+                fields.put(field, stored.get(field.definition().name()));
+            }
+        });
+        store.insert(kind, id, at, fields);
+        store.addresses(kind, id, addresses);
+    }
+
+    private Map<StoredField, String> read(CrmKind kind, Map<String, String> typed, Map<String, String> wrong) {
+        House house = team.house();
+        Map<String, StoredField> known = new LinkedHashMap<>();
+        catalogue.fields(kind).forEach(field -> known.put(field.definition().name(), field));
+        Map<StoredField, String> stored = new LinkedHashMap<>();
+        typed.forEach((name, text) -> {
+            StoredField field = known.get(name);
+            if (field == null || field.computed()) {
+                wrong.put(name, "This can't be changed here.");
+            } else if (field.isRelation()) {
+                relation(field, text, stored, wrong);
+            } else {
+                FieldInput input = FieldInput.read(
+                        field.definition(), field.most(), field.required(), text, house.country(), house.currency());
+                input.refusal()
+                        .ifPresentOrElse(
+                                sentence -> wrong.put(name, sentence), () -> stored.put(field, input.stored()));
+            }
+        });
+        return stored;
+    }
+
+    private void relation(StoredField field, String text, Map<StoredField, String> stored, Map<String, String> wrong) {
+        String name = field.definition().name();
+        if (text == null || text.isBlank()) {
+            stored.put(field, "");
+            return;
+        }
+        try {
+            UUID id = UUID.fromString(text);
+            boolean there = field.definition()
+                            .relation()
+                            .filter(RecordKind.USER::equals)
+                            .isPresent()
+                    ? team.find(id).isPresent()
+                    : store.read(CrmKind.ORGANISATION, id, List.of()).isPresent();
+            if (there) {
+                stored.put(field, id.toString());
+                return;
+            }
+        } catch (IllegalArgumentException noIdentifier) {
+            // Said below, as for one that leads nowhere.
+        }
+        wrong.put(name, "Choose one from the list.");
+    }
+}

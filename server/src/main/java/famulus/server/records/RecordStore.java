@@ -1,0 +1,157 @@
+package famulus.server.records;
+
+import famulus.core.merge.FieldType;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CatalogueService.StoredField;
+import famulus.server.records.RecordStoreMapper.AddressRow;
+import famulus.server.records.RecordStoreMapper.ValueRow;
+import java.math.BigDecimal;
+import java.sql.Date;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Turns records into rows and back. Checks nothing: what comes here has been checked. */
+@Component
+class RecordStore {
+    private final RecordStoreMapper mapper;
+    private final Ids ids;
+
+    RecordStore(RecordStoreMapper mapper, Ids ids) {
+        this.mapper = mapper;
+        this.ids = ids;
+    }
+
+    Optional<CrmRecord> read(CrmKind kind, UUID id, List<StoredField> fields) {
+        Optional<Map<String, Object>> found = mapper.row(kind.word(), id);
+        if (found.isEmpty()) {
+            return Optional.empty();
+        }
+        Map<String, Object> row = lowerCase(found.get());
+        Map<String, ValueRow> values = new HashMap<>();
+        mapper.values(id).forEach(value -> values.put(value.fieldName(), value));
+        Map<String, String> stored = new HashMap<>();
+        for (StoredField field : fields) {
+            String text = field.column()
+                    .map(column -> fromColumn(field.definition().type(), row, column))
+                    .orElseGet(() -> fromValue(
+                            field.definition().type(),
+                            values.get(field.definition().name())));
+            if (text != null && !text.isEmpty()) {
+                stored.put(field.definition().name(), text);
+            }
+        }
+        return Optional.of(new CrmRecord(kind, id, ((Number) row.get("version")).intValue(), stored));
+    }
+
+    /** Writes changed fields; an empty text clears one. Refuses when the record is no longer at {@code version}. */
+    void update(CrmKind kind, UUID id, int version, Map<StoredField, String> changes) {
+        Map<String, Object> columns = new LinkedHashMap<>();
+        changes.forEach((field, text) -> field.column().ifPresent(column -> toColumn(field, column, text, columns)));
+        if (mapper.update(kind.word(), id, version, columns) == 0) {
+            throw Refusal.changedMeanwhile("Somebody changed this record meanwhile. Look at it again, then change it.");
+        }
+        values(kind, id, changes);
+    }
+
+    void insert(CrmKind kind, UUID id, Instant at, Map<StoredField, String> fields) {
+        Map<String, Object> columns = new LinkedHashMap<>();
+        columns.put("id", id);
+        columns.put("created_at", at);
+        columns.put("version", 1);
+        fields.forEach((field, text) -> field.column().ifPresent(column -> toColumn(field, column, text, columns)));
+        mapper.insert(kind.word(), columns);
+        values(kind, id, fields);
+    }
+
+    List<AddressRow> addresses(UUID personId) {
+        return mapper.addresses(personId);
+    }
+
+    /** Takes the place of all addresses a person has; the first one is written to first. */
+    void addresses(CrmKind kind, UUID personId, List<PersonAddress> addresses) {
+        mapper.clearAddresses(personId);
+        int position = 0;
+        for (PersonAddress address : addresses) {
+            UUID id = address.id() == null ? ids.next() : address.id();
+            mapper.insertAddress(
+                    new AddressRow(id, kind.word(), personId, address.address(), address.label(), position++));
+        }
+    }
+
+    private void values(CrmKind kind, UUID id, Map<StoredField, String> fields) {
+        fields.forEach((field, text) -> {
+            if (field.column().isEmpty()) {
+                String name = field.definition().name();
+                mapper.clearValue(id, name);
+                if (!text.isEmpty()) {
+                    mapper.insertValue(
+                            kind.word(), toValue(id, name, field.definition().type(), text));
+                }
+            }
+        });
+    }
+
+    private static void toColumn(StoredField field, String column, String text, Map<String, Object> columns) {
+        boolean nothing = text.isEmpty();
+        switch (field.definition().type()) {
+            case MONEY -> {
+                columns.put(column, nothing ? null : new BigDecimal(text.split(" ")[0]));
+                columns.put(column + "_currency", nothing ? null : text.split(" ")[1]);
+            }
+            case NUMBER -> columns.put(column, nothing ? null : new BigDecimal(text));
+            case DATE -> columns.put(column, nothing ? null : LocalDate.parse(text));
+            case RELATION -> columns.put(column, nothing ? null : UUID.fromString(text));
+            default -> columns.put(column, nothing ? null : text);
+        }
+    }
+
+    private static String fromColumn(FieldType type, Map<String, Object> row, String column) {
+        Object value = row.get(column);
+        if (value == null) {
+            return null;
+        }
+        return switch (type) {
+            case MONEY -> ((BigDecimal) value).toPlainString() + " " + row.get(column + "_currency");
+            case DATE -> (value instanceof Date day ? day.toLocalDate() : value).toString();
+            default -> value.toString();
+        };
+    }
+
+    private static ValueRow toValue(UUID id, String field, FieldType type, String text) {
+        return switch (type) {
+            case MONEY -> new ValueRow(id, field, text.split(" ")[1], new BigDecimal(text.split(" ")[0]), null);
+            case NUMBER -> new ValueRow(id, field, null, new BigDecimal(text), null);
+            case DATE -> new ValueRow(id, field, null, null, LocalDate.parse(text));
+            default -> new ValueRow(id, field, text, null, null);
+        };
+    }
+
+    private static String fromValue(FieldType type, ValueRow value) {
+        if (value == null) {
+            return null;
+        }
+        return switch (type) {
+            case MONEY ->
+                value.numberValue().setScale(2, java.math.RoundingMode.HALF_UP).toPlainString() + " "
+                        + value.textValue();
+            case NUMBER -> value.numberValue().stripTrailingZeros().toPlainString();
+            case DATE -> value.dateValue().toString();
+            default -> value.textValue();
+        };
+    }
+
+    private static Map<String, Object> lowerCase(Map<String, Object> row) {
+        Map<String, Object> lower = new HashMap<>();
+        row.forEach((column, value) -> lower.put(column.toLowerCase(Locale.ROOT), value));
+        return lower;
+    }
+}

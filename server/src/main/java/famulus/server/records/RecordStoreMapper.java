@@ -1,0 +1,60 @@
+package famulus.server.records;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/**
+ * Reads and writes records of any kind. Names of tables come from {@link CrmKind} and names of columns from the
+ * catalogue, never from a request.
+ */
+@Mapper
+interface RecordStoreMapper {
+    record ValueRow(UUID recordId, String fieldName, String textValue, BigDecimal numberValue, LocalDate dateValue) {}
+
+    record AddressRow(UUID id, String kind, UUID personId, String address, String label, int position) {}
+
+    Optional<Map<String, Object>> row(@Param("table") String table, @Param("id") UUID id);
+
+    List<ValueRow> values(UUID recordId);
+
+    int update(
+            @Param("table") String table,
+            @Param("id") UUID id,
+            @Param("version") int version,
+            @Param("columns") Map<String, Object> columns);
+
+    void insert(@Param("table") String table, @Param("columns") Map<String, Object> columns);
+
+    @Delete("delete from field_value where record_id = #{id} and field_name = #{field}")
+    void clearValue(@Param("id") UUID id, @Param("field") String field);
+
+    @Insert(
+            """
+            insert into field_value (kind, record_id, field_name, text_value, number_value, date_value)
+            values (#{kind}, #{value.recordId}, #{value.fieldName}, #{value.textValue}, #{value.numberValue},
+                    #{value.dateValue})
+            """)
+    void insertValue(@Param("kind") String kind, @Param("value") ValueRow value);
+
+    @Select("select * from email_address where person_id = #{personId} order by position")
+    List<AddressRow> addresses(UUID personId);
+
+    @Delete("delete from email_address where person_id = #{personId}")
+    void clearAddresses(UUID personId);
+
+    @Insert(
+            """
+            insert into email_address (id, kind, person_id, address, label, position)
+            values (#{id}, #{kind}, #{personId}, #{address}, #{label}, #{position})
+            """)
+    void insertAddress(AddressRow address);
+}

@@ -1,0 +1,135 @@
+package famulus.server.team;
+
+import famulus.server.platform.FamulusProperties;
+import famulus.server.platform.Refusal;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in and out. */
+@RestController
+class SessionController {
+    private final TeamService team;
+    private final SignInService signIn;
+    private final SecurityContextRepository contexts;
+    private final FamulusProperties properties;
+
+    SessionController(
+            TeamService team, SignInService signIn, SecurityContextRepository contexts, FamulusProperties properties) {
+        this.team = team;
+        this.signIn = signIn;
+        this.contexts = contexts;
+        this.properties = properties;
+    }
+
+    /**
+     * Where a visit begins.
+     *
+     * @param who who is signed in; null when nobody is
+     * @param firstRun whether the administrator is still to be made
+     * @param demo whether this is the demo, where one click signs in as one of {@code people}
+     */
+    record Session(
+            @Schema(nullable = true) Colleague who,
+            boolean firstRun,
+            boolean demo,
+            String houseName,
+            List<DemoPerson> people) {}
+
+    record DemoPerson(UUID id, String name, String jobTitle, Role role) {}
+
+    record Credentials(String email, String password) {}
+
+    record DemoSignIn(UUID id) {}
+
+    record FirstRun(
+            String houseName,
+            String country,
+            String timeZone,
+            String currency,
+            String firstName,
+            String lastName,
+            String email,
+            String password) {}
+
+    @GetMapping("/api/session")
+    Session session() {
+        Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
+        Colleague who = null;
+        if (authentication != null && authentication.getPrincipal() instanceof SignedIn signedIn) {
+            who = team.find(signedIn.id()).filter(Colleague::active).orElse(null);
+        }
+        boolean firstRun = team.firstRun();
+        List<DemoPerson> people = !properties.demo() || firstRun
+                ? List.of()
+                : team.all().stream()
+                        .filter(Colleague::active)
+                        .map(one -> new DemoPerson(one.id(), one.name(), one.jobTitle(), one.role()))
+                        .toList();
+        return new Session(
+                who, firstRun, properties.demo(), firstRun ? "" : team.house().name(), people);
+    }
+
+    @PostMapping("/api/session")
+    Colleague signIn(@RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
+        if (credentials.email() == null || credentials.password() == null) {
+            throw Refusal.field("email", "Write your address and password.");
+        }
+        return open(signIn.signIn(credentials.email(), credentials.password()), request, response);
+    }
+
+    /** One click in the demo; refused anywhere else. */
+    @PostMapping("/api/session/demo")
+    Colleague signInToDemo(@RequestBody DemoSignIn who, HttpServletRequest request, HttpServletResponse response) {
+        if (!properties.demo()) {
+            throw Refusal.forbidden("Only the demo lets you in without a password.");
+        }
+        Colleague colleague =
+                team.find(who.id()).filter(Colleague::active).orElseThrow(() -> Refusal.missing("This colleague"));
+        return open(colleague, request, response);
+    }
+
+    @PostMapping("/api/first-run")
+    Colleague firstRun(@RequestBody FirstRun first, HttpServletRequest request, HttpServletResponse response) {
+        String domain = first.email().substring(first.email().indexOf('@') + 1);
+        House house = FirstHouse.of(first.houseName(), domain, first.country(), first.timeZone(), first.currency());
+        Colleague administrator = new Colleague(
+                null, first.email(), first.firstName(), first.lastName(), Role.ADMINISTRATOR, "", "", "", true);
+        return open(team.setUp(house, administrator, first.password()), request, response);
+    }
+
+    @DeleteMapping("/api/session")
+    void signOut(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+        SecurityContextHolder.clearContext();
+    }
+
+    private Colleague open(Colleague colleague, HttpServletRequest request, HttpServletResponse response) {
+        if (request.getSession(false) != null) {
+            // A session from before signing in could have been planted.
+            request.changeSessionId();
+        }
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(
+                UsernamePasswordAuthenticationToken.authenticated(new SignedIn(colleague.id()), null, List.of()));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+        return colleague;
+    }
+}

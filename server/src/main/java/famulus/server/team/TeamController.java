@@ -1,0 +1,93 @@
+package famulus.server.team;
+
+import famulus.server.platform.Refusal;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The team's page, and one's own profile. */
+@RestController
+class TeamController {
+    private static final String ADMINISTRATORS_ONLY = "Only an administrator changes the team.";
+
+    private final TeamService team;
+
+    TeamController(TeamService team) {
+        this.team = team;
+    }
+
+    record NewColleague(String firstName, String lastName, String email, Role role, String jobTitle, String password) {}
+
+    record ChangedColleague(Role role, boolean active) {}
+
+    record Profile(String firstName, String lastName, String jobTitle, String phone, String signature) {}
+
+    record NewPassword(String password) {}
+
+    @GetMapping("/api/team")
+    List<Colleague> team(Colleague asking) {
+        return team.all();
+    }
+
+    @PostMapping("/api/team")
+    Colleague add(Colleague asking, @RequestBody NewColleague added) {
+        asking.mustBe(ADMINISTRATORS_ONLY, Role.ADMINISTRATOR);
+        return team.add(
+                new Colleague(
+                        null,
+                        added.email(),
+                        added.firstName(),
+                        added.lastName(),
+                        added.role(),
+                        added.jobTitle(),
+                        "",
+                        "",
+                        true),
+                added.password());
+    }
+
+    @PutMapping("/api/team/{id}")
+    Colleague change(Colleague asking, @PathVariable UUID id, @RequestBody ChangedColleague changed) {
+        asking.mustBe(ADMINISTRATORS_ONLY, Role.ADMINISTRATOR);
+        Colleague before = team.find(id).orElseThrow(() -> Refusal.missing("This colleague"));
+        return team.change(new Colleague(
+                id,
+                before.email(),
+                before.firstName(),
+                before.lastName(),
+                changed.role(),
+                before.jobTitle(),
+                before.phone(),
+                before.signature(),
+                changed.active()));
+    }
+
+    @PutMapping("/api/team/{id}/password")
+    void password(Colleague asking, @PathVariable UUID id, @RequestBody NewPassword password) {
+        if (!asking.id().equals(id)) {
+            asking.mustBe(ADMINISTRATORS_ONLY, Role.ADMINISTRATOR);
+        }
+        team.find(id).orElseThrow(() -> Refusal.missing("This colleague"));
+        team.password(id, password.password());
+    }
+
+    /** One's own name, phone and signature. */
+    @PutMapping("/api/profile")
+    Colleague profile(Colleague asking, @RequestBody Profile profile) {
+        return team.change(new Colleague(
+                asking.id(),
+                asking.email(),
+                profile.firstName(),
+                profile.lastName(),
+                asking.role(),
+                profile.jobTitle(),
+                profile.phone(),
+                profile.signature(),
+                true));
+    }
+}

@@ -1,0 +1,87 @@
+package famulus.server.team;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Colleagues, the house and failed sign-ins. */
+@Mapper
+interface TeamMapper {
+    String COLUMNS = "id, email, first_name, last_name, role, coalesce(job_title, '') as job_title,"
+            + " coalesce(phone, '') as phone, coalesce(signature, '') as signature, active";
+
+    @Select("select " + COLUMNS + " from colleague order by first_name, last_name")
+    List<Colleague> all();
+
+    @Select("select " + COLUMNS + " from colleague where id = #{id}")
+    Optional<Colleague> byId(UUID id);
+
+    @Select("select " + COLUMNS + " from colleague where email = #{email}")
+    Optional<Colleague> byEmail(String email);
+
+    @Select("select password_hash from colleague where id = #{id}")
+    String passwordHash(UUID id);
+
+    @Select("select count(*) from colleague")
+    int count();
+
+    @Select("select count(*) from colleague where active and role = 'ADMINISTRATOR' and id <> #{id}")
+    int otherAdministrators(UUID id);
+
+    @Insert(
+            """
+            insert into colleague
+              (id, email, first_name, last_name, role, job_title, phone, signature, active, password_hash, created_at)
+            values
+              (#{who.id}, #{who.email}, #{who.firstName}, #{who.lastName}, #{who.role}, #{who.jobTitle},
+               #{who.phone}, #{who.signature}, #{who.active}, #{hash}, #{at})
+            """)
+    void insert(@Param("who") Colleague who, @Param("hash") String passwordHash, @Param("at") Instant at);
+
+    @Update(
+            """
+            update colleague
+            set first_name = #{firstName}, last_name = #{lastName}, role = #{role}, job_title = #{jobTitle},
+                phone = #{phone}, signature = #{signature}, active = #{active}
+            where id = #{id}
+            """)
+    void update(Colleague who);
+
+    @Update("update colleague set password_hash = #{hash} where id = #{id}")
+    void password(@Param("id") UUID id, @Param("hash") String hash);
+
+    @Select(
+            """
+            select name, domain, coalesce(phone, '') as phone, coalesce(website, '') as website,
+                   coalesce(street, '') as street, coalesce(postcode, '') as postcode, coalesce(town, '') as town,
+                   country, language, time_zone, currency
+            from house
+            """)
+    Optional<House> house();
+
+    @Insert(
+            """
+            insert into house
+              (id, name, domain, phone, website, street, postcode, town, country, language, time_zone, currency)
+            values
+              (1, #{name}, #{domain}, #{phone}, #{website}, #{street}, #{postcode}, #{town}, #{country}, #{language},
+               #{timeZone}, #{currency})
+            """)
+    void insertHouse(House house);
+
+    @Insert("insert into failed_sign_in (email, at) values (#{email}, #{at})")
+    void failed(@Param("email") String email, @Param("at") Instant at);
+
+    @Select("select count(*) from failed_sign_in where email = #{email} and at > #{since}")
+    int failures(@Param("email") String email, @Param("since") Instant since);
+
+    @Delete("delete from failed_sign_in where email = #{email}")
+    void forgetFailures(String email);
+}

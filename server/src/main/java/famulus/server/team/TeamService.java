@@ -1,0 +1,164 @@
+package famulus.server.team;
+
+import famulus.core.record.EmailAddress;
+import famulus.core.record.PlainLine;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Who works here, and our own company. */
+@Service
+public class TeamService {
+    static final int SHORTEST_PASSWORD = 12;
+    /** BCrypt reads no more bytes than this. */
+    private static final int LONGEST_PASSWORD = 72;
+
+    private final TeamMapper mapper;
+    private final PasswordEncoder passwords;
+    private final Ids ids;
+    private final Clock clock;
+
+    TeamService(TeamMapper mapper, PasswordEncoder passwords, Ids ids, Clock clock) {
+        this.mapper = mapper;
+        this.passwords = passwords;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    /** Everybody, by first name. */
+    public List<Colleague> all() {
+        return mapper.all();
+    }
+
+    /** One colleague. */
+    public Optional<Colleague> find(UUID id) {
+        return mapper.byId(id);
+    }
+
+    /** Our own company. */
+    public House house() {
+        return mapper.house().orElseThrow(() -> Refusal.because("first-run", "Famulus has not been set up yet."));
+    }
+
+    /** Whether nobody has been set up yet, so that the first visitor makes the administrator. */
+    public boolean firstRun() {
+        return mapper.count() == 0;
+    }
+
+    /** Sets the house up with its first administrator; refused when that has happened already. */
+    @Transactional
+    public Colleague setUp(House house, Colleague administrator, String password) {
+        if (!firstRun()) {
+            throw Refusal.forbidden("Famulus has been set up already. Sign in instead.");
+        }
+        Map<String, String> wrong = new LinkedHashMap<>(check(administrator));
+        PlainLine.refusal(house.name(), 120, true).ifPresent(sentence -> wrong.put("houseName", sentence));
+        checkPassword(password).ifPresent(sentence -> wrong.put("password", sentence));
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        mapper.insertHouse(house);
+        return insert(administrator, password);
+    }
+
+    /** Puts the house in place; for the demo's data. */
+    @Transactional
+    public void keep(House house) {
+        mapper.insertHouse(house);
+    }
+
+    /** Puts a colleague in place as they are, without a password; for the demo's data. */
+    @Transactional
+    public void keepWithoutPassword(Colleague colleague) {
+        mapper.insert(colleague, null, clock.instant());
+    }
+
+    /** Adds a colleague. */
+    @Transactional
+    public Colleague add(Colleague colleague, String password) {
+        Map<String, String> wrong = check(colleague);
+        checkPassword(password).ifPresent(sentence -> wrong.put("password", sentence));
+        if (wrong.isEmpty() && mapper.byEmail(normal(colleague.email())).isPresent()) {
+            wrong.put("email", "Somebody signs in with this address already.");
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        return insert(colleague, password);
+    }
+
+    private Colleague insert(Colleague as, String password) {
+        Colleague colleague = new Colleague(
+                ids.next(),
+                normal(as.email()),
+                as.firstName().strip(),
+                as.lastName().strip(),
+                as.role(),
+                as.jobTitle(),
+                as.phone(),
+                as.signature(),
+                true);
+        mapper.insert(colleague, passwords.encode(password), clock.instant());
+        return colleague;
+    }
+
+    /** Changes a colleague's facts, role or whether they may sign in; the last administrator stays one. */
+    @Transactional
+    public Colleague change(Colleague colleague) {
+        Map<String, String> wrong = check(colleague);
+        boolean stillAdministrator = colleague.active() && colleague.is(Role.ADMINISTRATOR);
+        Colleague before = find(colleague.id()).orElseThrow(() -> Refusal.missing("This colleague"));
+        if (before.is(Role.ADMINISTRATOR) && !stillAdministrator && mapper.otherAdministrators(colleague.id()) == 0) {
+            wrong.put("role", "Somebody has to be administrator. Name another one first.");
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        mapper.update(colleague);
+        return find(colleague.id()).orElseThrow();
+    }
+
+    /** Gives a colleague a new password. */
+    @Transactional
+    public void password(UUID id, String password) {
+        checkPassword(password).ifPresent(sentence -> {
+            throw Refusal.field("password", sentence);
+        });
+        mapper.password(id, passwords.encode(password));
+    }
+
+    private static Map<String, String> check(Colleague colleague) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        PlainLine.refusal(colleague.firstName(), 80, true).ifPresent(sentence -> wrong.put("firstName", sentence));
+        PlainLine.refusal(colleague.lastName(), 80, true).ifPresent(sentence -> wrong.put("lastName", sentence));
+        EmailAddress.refusal(colleague.email()).ifPresent(sentence -> wrong.put("email", sentence));
+        PlainLine.refusal(colleague.jobTitle(), 80, false).ifPresent(sentence -> wrong.put("jobTitle", sentence));
+        PlainLine.refusal(colleague.phone(), 40, false).ifPresent(sentence -> wrong.put("phone", sentence));
+        PlainLine.refusalOfLines(colleague.signature(), 1000, false)
+                .ifPresent(sentence -> wrong.put("signature", sentence));
+        return wrong;
+    }
+
+    private static Optional<String> checkPassword(String password) {
+        if (password.length() < SHORTEST_PASSWORD) {
+            return Optional.of("A password has at least " + SHORTEST_PASSWORD + " characters.");
+        }
+        if (password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
+            return Optional.of("A password has at most " + LONGEST_PASSWORD + " characters.");
+        }
+        return Optional.empty();
+    }
+
+    static String normal(String email) {
+        return email.strip().toLowerCase(Locale.ROOT);
+    }
+}

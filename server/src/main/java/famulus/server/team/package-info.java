@@ -1,0 +1,2 @@
+/** Colleagues, their roles, the house, and signing in. */
+package famulus.server.team;

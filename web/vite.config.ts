@@ -1,0 +1,16 @@
+import { svelte } from '@sveltejs/vite-plugin-svelte';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  plugins: [svelte()],
+  build: {
+    outDir: 'target/classes/static',
+    emptyOutDir: true,
+    target: 'es2022',
+    // Pictures inlined as data would need an exception in the content security policy.
+    assetsInlineLimit: 0,
+  },
+  resolve: process.env.VITEST ? { conditions: ['browser'] } : undefined,
+  test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
+  server: { proxy: { '/api': 'http://localhost:8080' } },
+});
