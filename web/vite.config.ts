@@ -1,7 +1,7 @@
 import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { defineConfig } from 'vitest/config';
 
-export default defineConfig({
+export default defineConfig(({ mode }) => ({
   plugins: [svelte()],
   build: {
     outDir: 'target/classes/static',
@@ -10,7 +10,7 @@ export default defineConfig({
     // Pictures inlined as data would need an exception in the content security policy.
     assetsInlineLimit: 0,
   },
-  resolve: process.env.VITEST ? { conditions: ['browser'] } : undefined,
+  resolve: mode === 'test' ? { conditions: ['browser'] } : undefined,
   test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
   server: { proxy: { '/api': 'http://localhost:8080' } },
-});
+}));

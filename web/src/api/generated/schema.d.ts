@@ -658,6 +658,15 @@ export interface components {
             id: string;
             name: string;
         };
+        DealLine: {
+            block: string;
+            crop: string;
+            /** Format: int32 */
+            hives: number;
+            rate: number;
+            /** Format: int32 */
+            weeks: number;
+        };
         DemoPerson: {
             /** Format: uuid */
             id: string;
@@ -769,15 +778,6 @@ export interface components {
             /** Format: int64 */
             id: number;
             subject: string;
-        };
-        Line: {
-            block: string;
-            crop: string;
-            /** Format: int32 */
-            hives: number;
-            rate: number;
-            /** Format: int32 */
-            weeks: number;
         };
         Made: {
             /** Format: uuid */
@@ -903,7 +903,7 @@ export interface components {
         };
         ProofPerson: {
             /** Format: uuid */
-            dealId: string;
+            dealId: string | null;
             /** Format: uuid */
             id: string;
             kind: string;
@@ -1000,11 +1000,13 @@ export interface components {
             state: "WAITING" | "SENDING" | "SENT" | "REFUSED";
         };
         Session: {
+            /** Format: date-time */
+            at: string;
             demo: boolean;
             firstRun: boolean;
             houseName: string;
             people: components["schemas"]["DemoPerson"][];
-            who: components["schemas"]["Colleague"];
+            who: components["schemas"]["Colleague"] | null;
         };
         ShownDocument: {
             /** Format: uuid */
@@ -1114,6 +1116,22 @@ export interface components {
             subject: string;
             /** Format: int32 */
             version: number;
+        };
+        TemplateLine: {
+            /** @enum {string} */
+            about: "CONTACT" | "LEAD" | "DEAL" | "PERSON";
+            /** Format: date-time */
+            changedAt: string;
+            /** Format: uuid */
+            id: string;
+            mayChange: boolean;
+            mine: boolean;
+            name: string;
+            owner: string;
+            purpose: string;
+            subject: string;
+            /** Format: int32 */
+            used: number;
         };
         WrittenField: {
             chip: components["schemas"]["Chip"];
@@ -1665,7 +1683,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Line"][];
+                "application/json": components["schemas"]["DealLine"][];
             };
         };
         responses: {
@@ -2055,7 +2073,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Line"][];
+                    "application/json": components["schemas"]["TemplateLine"][];
                 };
             };
         };
@@ -2102,7 +2120,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Line"][];
+                    "application/json": components["schemas"]["TemplateLine"][];
                 };
             };
         };

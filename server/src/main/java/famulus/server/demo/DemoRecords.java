@@ -3,8 +3,8 @@ package famulus.server.demo;
 import famulus.server.demo.Names.Land;
 import famulus.server.records.CrmKind;
 import famulus.server.records.DealService;
+import famulus.server.records.DealService.DealLine;
 import famulus.server.records.DealService.DocumentState;
-import famulus.server.records.DealService.Line;
 import famulus.server.records.HistoryService;
 import famulus.server.records.HistoryService.EntryKind;
 import famulus.server.records.PersonAddress;
@@ -284,9 +284,9 @@ final class DemoRecords {
         UUID id = chance.id();
         boolean first = daysOld == 14 && stage.equals("won");
         boolean past = stage.equals("placed");
-        List<Line> lines = lines(grower, first);
-        int hives = lines.stream().mapToInt(Line::hives).sum();
-        BigDecimal total = lines.stream().map(Line::total).reduce(BigDecimal.ZERO, BigDecimal::add);
+        List<DealLine> lines = lines(grower, first);
+        int hives = lines.stream().mapToInt(DealLine::hives).sum();
+        BigDecimal total = lines.stream().map(DealLine::total).reduce(BigDecimal.ZERO, BigDecimal::add);
         LocalDate place = past
                 ? today.minusDays(chance.between(30, Math.max(31, daysOld)))
                 : today.plusDays(chance.between(9, 70));
@@ -322,12 +322,12 @@ final class DemoRecords {
         return new Placement(id, grower, stage, daysOld);
     }
 
-    private List<Line> lines(Grower grower, boolean first) {
+    private List<DealLine> lines(Grower grower, boolean first) {
         if (first) {
-            return List.of(new Line("Larkfield East", "apple", 48, 4, new BigDecimal("50.00")));
+            return List.of(new DealLine("Larkfield East", "apple", 48, 4, new BigDecimal("50.00")));
         }
         return IntStream.range(0, chance.between(1, 3))
-                .mapToObj(any -> new Line(
+                .mapToObj(any -> new DealLine(
                         chance.one(Names.BLOCKS),
                         grower.crop().replace('_', ' '),
                         chance.between(2, 20) * 2,

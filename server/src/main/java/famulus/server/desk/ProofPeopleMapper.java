@@ -1,5 +1,6 @@
 package famulus.server.desk;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -10,7 +11,7 @@ import org.apache.ibatis.annotations.Param;
 @Mapper
 interface ProofPeopleMapper {
     /** A person, and for templates about deals the deal. */
-    record ProofPerson(String kind, UUID id, UUID dealId, String name, String remark) {}
+    record ProofPerson(String kind, UUID id, @Schema(nullable = true) UUID dealId, String name, String remark) {}
 
     Optional<ProofPerson> step(@Param("about") String about, @Param("id") UUID id, @Param("forward") boolean forward);
 

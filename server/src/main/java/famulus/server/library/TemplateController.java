@@ -2,7 +2,7 @@ package famulus.server.library;
 
 import famulus.core.merge.About;
 import famulus.server.library.TemplateService.Draft;
-import famulus.server.library.TemplateService.Line;
+import famulus.server.library.TemplateService.TemplateLine;
 import famulus.server.team.Colleague;
 import java.util.List;
 import java.util.UUID;
@@ -32,12 +32,13 @@ class TemplateController {
     record OpenTemplate(Template template, boolean mayChange) {}
 
     @GetMapping
-    List<Line> lines(Colleague asking, @RequestParam(defaultValue = "") String search) {
+    List<TemplateLine> lines(Colleague asking, @RequestParam(defaultValue = "") String search) {
         return templates.lines(search, asking);
     }
 
     @GetMapping("/fitting")
-    List<Line> fitting(Colleague asking, @RequestParam About about, @RequestParam(defaultValue = "") String search) {
+    List<TemplateLine> fitting(
+            Colleague asking, @RequestParam About about, @RequestParam(defaultValue = "") String search) {
         return templates.fitting(about, search, asking);
     }
 

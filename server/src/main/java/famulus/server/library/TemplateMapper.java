@@ -13,7 +13,7 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface TemplateMapper {
     /** A line of the list: a template without its text. */
-    record TemplateLine(
+    record TemplateRow(
             UUID id,
             String name,
             String purpose,
@@ -25,7 +25,7 @@ interface TemplateMapper {
             int used,
             Instant lastUsedByMe) {}
 
-    List<TemplateLine> lines(@Param("words") List<String> words, @Param("me") UUID me);
+    List<TemplateRow> lines(@Param("words") List<String> words, @Param("me") UUID me);
 
     Optional<Template> byId(@Param("id") UUID id, @Param("deleted") boolean deletedToo);
 

@@ -2,7 +2,7 @@ package famulus.server.library;
 
 import famulus.core.merge.About;
 import famulus.core.record.PlainLine;
-import famulus.server.library.TemplateMapper.TemplateLine;
+import famulus.server.library.TemplateMapper.TemplateRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
@@ -58,7 +58,7 @@ public class TemplateService {
      * @param used how many messages were written from it
      * @param mayChange whether whoever asks may change it
      */
-    public record Line(
+    public record TemplateLine(
             UUID id,
             String name,
             String purpose,
@@ -71,7 +71,7 @@ public class TemplateService {
             boolean mine) {}
 
     /** Templates in which all of the words occur, by name. */
-    public List<Line> lines(String search, Colleague asking) {
+    public List<TemplateLine> lines(String search, Colleague asking) {
         return mapper.lines(SearchWords.of(search), asking.id()).stream()
                 .map(line -> line(line, asking))
                 .toList();
@@ -81,13 +81,12 @@ public class TemplateService {
      * Templates for writing to a record: those about exactly its kind first, then those about any person; in each group
      * the ones used last by whoever asks, then the others by name. Those that don't fit are left out.
      */
-    public List<Line> fitting(About about, String search, Colleague asking) {
+    public List<TemplateLine> fitting(About about, String search, Colleague asking) {
         return mapper.lines(SearchWords.of(search), asking.id()).stream()
                 .filter(line -> fits(About.valueOf(line.about()), about))
-                .sorted(Comparator.comparing(
-                                (TemplateLine line) -> !line.about().equals(about.name()))
-                        .thenComparing(TemplateLine::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()))
-                        .thenComparing(TemplateLine::name))
+                .sorted(Comparator.comparing((TemplateRow line) -> !line.about().equals(about.name()))
+                        .thenComparing(TemplateRow::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()))
+                        .thenComparing(TemplateRow::name))
                 .map(line -> line(line, asking))
                 .toList();
     }
@@ -100,8 +99,8 @@ public class TemplateService {
                 || (place == About.CONTACT && template == About.DEAL);
     }
 
-    private static Line line(TemplateLine line, Colleague asking) {
-        return new Line(
+    private static TemplateLine line(TemplateRow line, Colleague asking) {
+        return new TemplateLine(
                 line.id(),
                 line.name(),
                 line.purpose(),

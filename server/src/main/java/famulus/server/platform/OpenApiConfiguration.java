@@ -6,6 +6,7 @@ import io.swagger.v3.oas.models.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -30,11 +31,31 @@ class OpenApiConfiguration {
             Map<String, Schema> schemas = new TreeMap<>(api.getComponents().getSchemas());
             schemas.values().forEach(schema -> {
                 if (schema.getProperties() != null) {
-                    schema.setRequired(new ArrayList<>(((Map<String, Schema>) schema.getProperties()).keySet()));
+                    Map<String, Schema> properties = schema.getProperties();
+                    schema.setRequired(new ArrayList<>(properties.keySet()));
+                    properties.replaceAll((name, property) -> orNull(property));
                 }
             });
             api.getComponents().setSchemas(schemas);
             api.setServers(List.of());
         };
+    }
+
+    /** A reference beside the type "null" would be read as the reference alone. */
+    @SuppressWarnings("rawtypes")
+    private static Schema orNull(Schema property) {
+        boolean both = property.get$ref() != null
+                && property.getTypes() != null
+                && property.getTypes().contains("null");
+        if (!both) {
+            return property;
+        }
+        Schema<Object> nothing = new Schema<>();
+        nothing.setTypes(Set.of("null"));
+        Schema<Object> reference = new Schema<>();
+        reference.set$ref(property.get$ref());
+        Schema<Object> either = new Schema<>();
+        either.setOneOf(List.of(reference, nothing));
+        return either;
     }
 }

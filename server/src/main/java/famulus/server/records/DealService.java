@@ -46,7 +46,7 @@ public class DealService {
      * @param block which part of the orchard
      * @param rate in the deal's currency, for one hive and week
      */
-    public record Line(String block, String crop, int hives, int weeks, BigDecimal rate) {
+    public record DealLine(String block, String crop, int hives, int weeks, BigDecimal rate) {
         /** Hives by weeks by rate. */
         public BigDecimal total() {
             return rate.multiply(BigDecimal.valueOf((long) hives * weeks));
@@ -62,16 +62,16 @@ public class DealService {
     }
 
     /** A deal's lines in order. */
-    public List<Line> lines(UUID deal) {
+    public List<DealLine> lines(UUID deal) {
         return mapper.lines(deal).stream()
-                .map(row -> new Line(
+                .map(row -> new DealLine(
                         row.block(), row.crop() == null ? "" : row.crop(), row.hives(), row.weeks(), row.rate()))
                 .toList();
     }
 
     /** Takes the place of all of a deal's lines. */
     @Transactional
-    public void lines(UUID deal, List<Line> lines) {
+    public void lines(UUID deal, List<DealLine> lines) {
         Map<String, String> wrong = new LinkedHashMap<>();
         if (lines.size() > MOST_LINES) {
             wrong.put("lines", "A deal has at most " + MOST_LINES + " lines.");
@@ -84,7 +84,7 @@ public class DealService {
         }
         mapper.clearLines(deal);
         int position = 0;
-        for (Line line : lines) {
+        for (DealLine line : lines) {
             mapper.insertLine(new LineRow(
                     ids.next(),
                     deal,
@@ -97,7 +97,7 @@ public class DealService {
         }
     }
 
-    private static void check(Line line, String at, Map<String, String> wrong) {
+    private static void check(DealLine line, String at, Map<String, String> wrong) {
         PlainLine.refusal(line.block(), 120, true).ifPresent(sentence -> wrong.put(at + "block", sentence));
         PlainLine.refusal(line.crop(), 60, false).ifPresent(sentence -> wrong.put(at + "crop", sentence));
         if (line.hives() < 1 || line.hives() > 100_000) {
@@ -175,9 +175,9 @@ public class DealService {
     }
 
     /** Puts lines in place with these identifiers; for the demo's data. */
-    public void keep(UUID deal, List<UUID> lineIds, List<Line> lines) {
+    public void keep(UUID deal, List<UUID> lineIds, List<DealLine> lines) {
         for (int i = 0; i < lines.size(); i++) {
-            Line line = lines.get(i);
+            DealLine line = lines.get(i);
             mapper.insertLine(new LineRow(
                     lineIds.get(i), deal, i, line.block(), line.crop(), line.hives(), line.weeks(), line.rate()));
         }

@@ -1,7 +1,7 @@
 package famulus.server.records;
 
+import famulus.server.records.DealService.DealLine;
 import famulus.server.records.DealService.DocumentState;
-import famulus.server.records.DealService.Line;
 import famulus.server.records.HistoryService.EntryKind;
 import famulus.server.records.RecordListService.LedgerWindow;
 import famulus.server.records.RecordPageService.RecordPage;
@@ -106,7 +106,7 @@ class RecordController {
     }
 
     @PutMapping("/deal/{id}/lines")
-    RecordPage lines(Colleague asking, @PathVariable UUID id, @RequestBody List<Line> lines) {
+    RecordPage lines(Colleague asking, @PathVariable UUID id, @RequestBody List<DealLine> lines) {
         records.get(CrmKind.DEAL, id);
         deals.lines(id, lines);
         return pages.page(CrmKind.DEAL, id, asking);

@@ -10,8 +10,8 @@ import famulus.core.merge.Value;
 import famulus.core.record.StoredValue;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.DealMapper.RelatedRow;
+import famulus.server.records.DealService.DealLine;
 import famulus.server.records.DealService.DocumentState;
-import famulus.server.records.DealService.Line;
 import famulus.server.records.HistoryService.Said;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
@@ -113,7 +113,7 @@ public class RecordPageService {
         CrmRecord record = records.get(kind, id);
         House house = team.house();
         Merger printer = new Merger(new MergeSettings(house.locale(), house.zone(), clock.instant()));
-        List<Line> lines = kind == CrmKind.DEAL ? deals.lines(id) : List.of();
+        List<DealLine> lines = kind == CrmKind.DEAL ? deals.lines(id) : List.of();
         String currency =
                 record.text("value").contains(" ") ? record.text("value").split(" ")[1] : house.currency();
         return new RecordPage(
@@ -243,7 +243,7 @@ public class RecordPageService {
                         .toList());
     }
 
-    private static ShownLine shown(Line line, String currency, Merger printer) {
+    private static ShownLine shown(DealLine line, String currency, Merger printer) {
         return new ShownLine(
                 line.block(),
                 line.crop(),
@@ -253,8 +253,8 @@ public class RecordPageService {
                 printer.print(new Value.Money(line.total(), currency), Optional.empty()));
     }
 
-    private static String total(List<Line> lines, String currency, Merger printer) {
-        BigDecimal sum = lines.stream().map(Line::total).reduce(BigDecimal.ZERO, BigDecimal::add);
+    private static String total(List<DealLine> lines, String currency, Merger printer) {
+        BigDecimal sum = lines.stream().map(DealLine::total).reduce(BigDecimal.ZERO, BigDecimal::add);
         return printer.print(new Value.Money(sum, currency), Optional.empty());
     }
 

@@ -6,6 +6,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -26,13 +28,16 @@ class SessionController {
     private final SignInService signIn;
     private final SecurityContextRepository contexts;
     private final FamulusProperties properties;
+    private final Clock clock;
 
     SessionController(
-            TeamService team, SignInService signIn, SecurityContextRepository contexts, FamulusProperties properties) {
+            TeamService team, SignInService signIn, SecurityContextRepository contexts, FamulusProperties properties,
+            Clock clock) {
         this.team = team;
         this.signIn = signIn;
         this.contexts = contexts;
         this.properties = properties;
+        this.clock = clock;
     }
 
     /**
@@ -40,6 +45,7 @@ class SessionController {
      *
      * @param who who is signed in; null when nobody is
      * @param firstRun whether the administrator is still to be made
+     * @param at the server's time, which counts for everything shown
      * @param demo whether this is the demo, where one click signs in as one of {@code people}
      */
     record Session(
@@ -47,7 +53,8 @@ class SessionController {
             boolean firstRun,
             boolean demo,
             String houseName,
-            List<DemoPerson> people) {}
+            List<DemoPerson> people,
+            Instant at) {}
 
     record DemoPerson(UUID id, String name, String jobTitle, Role role) {}
 
@@ -80,7 +87,7 @@ class SessionController {
                         .map(one -> new DemoPerson(one.id(), one.name(), one.jobTitle(), one.role()))
                         .toList();
         return new Session(
-                who, firstRun, properties.demo(), firstRun ? "" : team.house().name(), people);
+                who, firstRun, properties.demo(), firstRun ? "" : team.house().name(), people, clock.instant());
     }
 
     @PostMapping("/api/session")

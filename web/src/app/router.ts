@@ -1,0 +1,30 @@
+import { createRouter } from 'sv-router';
+import PeopleAndDeals from '../records/RecordList.svelte';
+
+/** Every address of the interface. The heavier views are loaded when they are opened. */
+export const { navigate, route } = createRouter({
+  '/': PeopleAndDeals,
+  '/people': PeopleAndDeals,
+  '/people/:kind': PeopleAndDeals,
+  '/people/:kind/:id': () => import('../records/RecordPage.svelte'),
+  '/deals': PeopleAndDeals,
+  '/deals/:id': () => import('../records/RecordPage.svelte'),
+  '/templates': () => import('../library/TemplateList.svelte'),
+  '/templates/:id': () => import('../desk/Desk.svelte'),
+  '/outbox': () => import('../outbox/Outbox.svelte'),
+  '/practice-post': () => import('../practicepost/PracticePost.svelte'),
+  '/practice-post/:address': () => import('../practicepost/PracticePost.svelte'),
+  '/team': () => import('../team/Team.svelte'),
+  '/profile': () => import('../team/Profile.svelte'),
+  '*': () => import('./NothingHere.svelte'),
+});
+
+/** Goes to an address made from data. */
+export function go(address: string, options: { replace?: boolean } = {}): void {
+  void (navigate as (to: string, options: object) => unknown)(address, options);
+}
+
+/** Where a record's page is. */
+export function recordAddress(kind: string, id: string): string {
+  return kind === 'deal' ? `/deals/${id}` : `/people/${kind}s/${id}`;
+}

@@ -1,0 +1,184 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ask, sentence, type Schemas } from '../api/client';
+  import Button from '../ui/Button.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import type { About } from '../library/about';
+  import type { Chip } from './draftText';
+  import type { FoundField } from './finding';
+
+  /** A field's settings beside its chip: what this person has, what is printed when it is missing, and how. */
+  let {
+    chip,
+    anchor,
+    about,
+    kind,
+    fields,
+    personName,
+    editable,
+    onchanged,
+    onremove,
+    onclose,
+  }: {
+    chip: Chip;
+    anchor: HTMLElement;
+    about: About;
+    kind: Schemas['ProvedPerson']['kind'];
+    fields: FoundField[];
+    personName: string;
+    editable: boolean;
+    onchanged: (chip: Chip) => void;
+    onremove: () => void;
+    onclose: () => void;
+  } = $props();
+
+  type Term = Schemas['ShownTerm'];
+  let terms = $state<Term[]>(untrack(() => chip.terms.map((term) => ({ ...term }))));
+  let wrong = $state('');
+  const field = $derived(fields.find((one) => one.path === chip.terms[0]?.value));
+  const formats = $derived(
+    chip.formats.includes(terms[0]?.format) || !terms[0]?.format
+      ? chip.formats
+      : [...chip.formats, terms[0].format],
+  );
+
+  async function keep() {
+    try {
+      const made = await ask('post', '/api/desk/written', {
+        body: { about, kind, terms: terms.filter((term) => term.kind !== 'text' || term.value !== '') },
+      });
+      wrong = '';
+      onchanged(made.chip);
+    } catch (failure) {
+      wrong = sentence(failure);
+    }
+  }
+
+  function fallBackOn(how: string) {
+    const first = terms[0];
+    terms =
+      how === ''
+        ? [first]
+        : how === 'text'
+          ? [first, { kind: 'text', value: '', format: '' }]
+          : how === 'nothing'
+            ? [first, { kind: 'nothing', value: '', format: '' }]
+            : [first, { kind: 'field', value: how.slice(6), format: '' }];
+    if (how !== 'text') void keep();
+  }
+
+  const how = $derived(
+    terms.length < 2 ? '' : terms[1].kind === 'field' ? `field ${terms[1].value}` : terms[1].kind,
+  );
+</script>
+
+<Slip title={chip.label} {anchor} {onclose}>
+  <dl>
+    <dt>This person</dt>
+    <dd>
+      {#if field?.value}{field.value}{:else}<em>{personName} has none</em>{/if}
+    </dd>
+    <dt><label for="chip-missing">If missing</label></dt>
+    <dd>
+      <select
+        id="chip-missing"
+        disabled={!editable}
+        value={how}
+        onchange={(event) => fallBackOn(event.currentTarget.value)}
+      >
+        <option value="">it is a gap</option>
+        <option value="text">print these words</option>
+        <option value="nothing">print nothing</option>
+        <optgroup label="print another field">
+          {#each fields.filter((one) => one.path !== chip.terms[0]?.value) as one (one.path)}
+            <option value="field {one.path}">{one.label} ({one.whose})</option>
+          {/each}
+        </optgroup>
+      </select>
+      {#if terms[1]?.kind === 'text'}
+        <input
+          aria-label="Words to print when it is missing"
+          disabled={!editable}
+          bind:value={terms[1].value}
+          onchange={() => void keep()}
+          onkeydown={(event) => {
+            if (event.key === 'Enter') {
+              void keep().then(onclose);
+            }
+          }}
+        />
+      {/if}
+      {#if terms.length > 2}
+        <small
+          >then {terms
+            .slice(2)
+            .map((term) => term.value || term.kind)
+            .join(', then ')}</small
+        >
+      {/if}
+    </dd>
+    {#if formats.length && terms[0]?.kind === 'field'}
+      <dt><label for="chip-format">Written as</label></dt>
+      <dd>
+        <select
+          id="chip-format"
+          disabled={!editable}
+          bind:value={terms[0].format}
+          onchange={() => void keep()}
+        >
+          <option value="">the usual way</option>
+          {#each formats as format (format)}<option value={format}>{format}</option>{/each}
+        </select>
+      </dd>
+    {/if}
+    <dt>Written form</dt>
+    <dd class="written">{chip.written}</dd>
+  </dl>
+  {#if wrong}<p role="alert">{wrong}</p>{/if}
+  {#if editable}<Button quiet danger onclick={onremove}>Take it out</Button>{/if}
+</Slip>
+
+<style>
+  dl {
+    display: grid;
+    grid-template-columns: 82px minmax(0, 1fr);
+    gap: 5px 8px;
+    align-items: baseline;
+  }
+
+  dt {
+    color: var(--ink-soft);
+  }
+
+  dd {
+    overflow-wrap: anywhere;
+  }
+
+  select,
+  input {
+    width: 100%;
+    padding: 3px 5px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
+  }
+
+  input {
+    margin-top: 4px;
+  }
+
+  .written {
+    font-size: 12.5px;
+    color: var(--ink-soft);
+  }
+
+  small {
+    color: var(--ink-soft);
+  }
+
+  p {
+    color: var(--stop);
+  }
+</style>

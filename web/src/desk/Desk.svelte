@@ -1,0 +1,387 @@
+<script lang="ts">
+  import { tick, untrack } from 'svelte';
+  import { ask, sentence, type Schemas } from '../api/client';
+  import { shortcuts } from '../app/keys.svelte';
+  import { go, route } from '../app/router';
+  import Button from '../ui/Button.svelte';
+  import Choose from '../ui/Choose.svelte';
+  import Field from '../ui/Field.svelte';
+  import Page from '../ui/Page.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import { time } from '../ui/when';
+  import { aboutLabels, aboutOptions, type About } from '../library/about';
+  import ChipSlip from './ChipSlip.svelte';
+  import DraftField from './DraftField.svelte';
+  import Gutter from './Gutter.svelte';
+  import ProofPane from './ProofPane.svelte';
+  import { DeskState } from './deskState.svelte';
+  import type { Chip } from './draftText';
+
+  type Part = Schemas['ShownNote']['part'];
+  const id = $derived(String((route.params as Record<string, string>).id ?? ''));
+  let desk = $state<DeskState>(new DeskState(''));
+  let subject = $state<DraftField>();
+  let preview = $state<DraftField>();
+  let body = $state<DraftField>();
+  let layout = $state(0);
+  let chip = $state<{ chip: Chip; part: Part; at: number; anchor: HTMLElement } | null>(null);
+  let naming = $state(false);
+  let nameOpener = $state<HTMLButtonElement>();
+  let noteAt = -1;
+
+  const notes = $derived(desk.proof?.notes ?? []);
+  const stops = $derived(notes.filter((note) => note.level === 'STOP').length);
+  const queries = $derived(notes.length - stops);
+
+  function field(part: Part): DraftField | undefined {
+    return part === 'SUBJECT' ? subject : part === 'PREVIEW_TEXT' ? preview : body;
+  }
+
+  $effect(() => {
+    const opened = new DeskState(id);
+    untrack(() => {
+      desk = opened;
+      opened.onproof = (draft, proof) => {
+        subject?.chipUp(draft.subject, proof.subject.chips);
+        preview?.chipUp(draft.previewText, proof.previewText.chips);
+        body?.chipUp(draft.body, proof.body.chips);
+        void tick().then(() => layout++);
+      };
+      void opened.open();
+    });
+    return () => opened.close();
+  });
+
+  $effect(() => {
+    const back = () => desk.reconnected();
+    const moved = () => layout++;
+    window.addEventListener('online', back);
+    window.addEventListener('resize', moved);
+    return () => {
+      window.removeEventListener('online', back);
+      window.removeEventListener('resize', moved);
+    };
+  });
+
+  function stepNote(way: number) {
+    if (!notes.length) return;
+    noteAt = (noteAt + way + notes.length) % notes.length;
+    openNote(notes[noteAt]);
+  }
+
+  function openNote(note: Schemas['ShownNote']) {
+    noteAt = notes.indexOf(note);
+    field(note.part)?.goTo(note.start);
+  }
+
+  /** Puts a near name in the place of one that leads nowhere. */
+  function remedy(note: Schemas['ShownNote'], name: string) {
+    field(note.part)?.replaceSource(note.start, note.end, name);
+  }
+
+  $effect(() =>
+    shortcuts([
+      { key: '.', label: 'Next proof person', run: () => void desk.step(true) },
+      { key: ',', label: 'Previous proof person', run: () => void desk.step(false) },
+      {
+        key: 'F9',
+        label: 'Next proof person, also while writing',
+        run: () => void desk.step(true),
+        always: true,
+      },
+      {
+        key: 'Shift+F9',
+        label: 'Previous proof person, also while writing',
+        run: () => void desk.step(false),
+        always: true,
+      },
+      { key: 'F8', label: 'Next note', run: () => stepNote(1), always: true },
+      { key: 'Shift+F8', label: 'Previous note', run: () => stepNote(-1), always: true },
+    ]),
+  );
+
+  async function duplicate() {
+    try {
+      const made = await ask('post', '/api/templates/{id}/duplicate', { params: { id } });
+      go(`/templates/${made.template.id}`);
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  async function remove() {
+    const name = desk.draft?.name;
+    try {
+      await ask('delete', '/api/templates/{id}', { params: { id } });
+      go('/templates');
+      notify(`“${name}” is deleted.`, {
+        undo: async () => {
+          await ask('post', '/api/templates/{id}/restore', { params: { id } });
+        },
+      });
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+</script>
+
+{#snippet part(which: Part, label: string, oneLine: boolean, placeholder: string)}
+  {@const key = which === 'SUBJECT' ? 'subject' : which === 'PREVIEW_TEXT' ? 'previewText' : 'body'}
+  {@const shown = desk.proof![key]}
+  {@const source = desk.draft![key]}
+  {#snippet made(register: (one: DraftField | undefined) => void)}
+    <DraftField
+      bind:this={() => undefined, (one: DraftField | undefined) => register(one)}
+      {label}
+      {source}
+      chips={untrack(() => shown.chips)}
+      fields={desk.fields}
+      notes={notes.filter((note) => note.part === which)}
+      {oneLine}
+      {placeholder}
+      editable={desk.mayChange}
+      onchange={(next) => {
+        if (next === desk.draft?.[key]) return;
+        desk.change({ [key]: next });
+        layout++;
+      }}
+      onchip={(one, at, anchor) => (chip = { chip: one, part: which, at, anchor })}
+    />
+  {/snippet}
+  {@render made((one) => {
+    if (which === 'SUBJECT') subject = one;
+    else if (which === 'PREVIEW_TEXT') preview = one;
+    else body = one;
+  })}
+{/snippet}
+
+<Page title={desk.draft?.name || '…'}>
+  {#snippet heading()}
+    <h1>
+      <button
+        bind:this={nameOpener}
+        title={desk.mayChange ? 'Change name, purpose or what it is about' : undefined}
+        disabled={!desk.mayChange}
+        onclick={() => (naming = !naming)}>{desk.draft?.name || '…'}</button
+      >
+    </h1>
+    {#if desk.draft}
+      <span class="crumb">
+        {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}about {aboutLabels[desk.draft.about]}
+        {desk.mayChange ? '' : ` · kept by ${desk.template?.ownerName}, so you can read it and use it`}
+      </span>
+    {/if}
+  {/snippet}
+  {#snippet actions()}
+    {#if desk.draft}
+      <Button onclick={() => void duplicate()}>Duplicate</Button>
+      {#if desk.mayChange}<Button danger onclick={() => void remove()}>Delete template</Button>{/if}
+    {/if}
+  {/snippet}
+  {#snippet foot()}
+    <span role="status" class={desk.keeping.is}>
+      {#if !desk.mayChange}read only
+      {:else if desk.keeping.is === 'kept'}kept {time(desk.keeping.at)}
+      {:else if desk.keeping.is === 'keeping'}keeping …
+      {:else if desk.keeping.is === 'unkept'}not kept yet: {desk.keeping.why} Your words are safe in this browser.
+      {:else}not kept: {desk.keeping.why}{/if}
+    </span>
+    {#if desk.keeping.is === 'conflict'}
+      <Button quiet onclick={() => void desk.keepMine()}>Keep mine</Button>
+      <Button quiet onclick={() => void desk.takeTheirs()}>Take theirs</Button>
+    {/if}
+    {#if desk.proof}
+      <span>{desk.proof.words} words</span>
+      <span class:stop={stops > 0}><b>{stops}</b> {stops === 1 ? 'stop' : 'stops'}</span>
+      {#if queries}<span class="query"><b>{queries}</b> {queries === 1 ? 'query' : 'queries'}</span>{/if}
+    {/if}
+    <span class="keys">&#123; field · F9 next person · F8 next note · ? keys</span>
+  {/snippet}
+  {#if desk.failed}
+    <p class="failed" role="alert">{desk.failed} <a href="/templates">Back to Templates</a></p>
+  {:else if desk.draft && desk.proof}
+    <div class="desk">
+      <div class="writing">
+        <section class="draft" aria-label="Draft">
+          {#key desk.generation}
+            <div class="line">
+              <span aria-hidden="true">Subject</span>
+              {@render part('SUBJECT', 'Subject', true, 'what it is about, in a line')}
+            </div>
+            <div class="line">
+              <span aria-hidden="true">Preview text</span>
+              {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
+            </div>
+            <div class="sheet">
+              {@render part('BODY', 'Text', false, 'Write the message. Type { to put in a field.')}
+            </div>
+          {/key}
+        </section>
+        <Gutter
+          {notes}
+          {layout}
+          topOf={(note) => field(note.part)?.topOf(note.start) ?? 0}
+          onopen={openNote}
+          onremedy={remedy}
+        />
+      </div>
+      <ProofPane {desk} />
+    </div>
+  {:else if desk.draft && desk.proofFailed}
+    <p class="failed" role="alert">{desk.proofFailed}</p>
+  {/if}
+</Page>
+{#if chip && desk.draft && desk.proof}
+  {@const open = chip}
+  <ChipSlip
+    chip={open.chip}
+    anchor={open.anchor}
+    about={desk.draft.about}
+    kind={desk.proof.person.kind}
+    fields={desk.fields}
+    personName={desk.proof.person.name}
+    editable={desk.mayChange}
+    onchanged={(changed) => {
+      field(open.part)?.replaceChip(open.at, changed);
+      if (chip) chip.chip = changed;
+    }}
+    onremove={() => {
+      field(open.part)?.removeChip(open.at);
+      chip = null;
+    }}
+    onclose={() => (chip = null)}
+  />
+{/if}
+{#if naming && desk.draft}
+  <Slip title="About this template" anchor={nameOpener} onclose={() => (naming = false)}>
+    <Field
+      label="Name for colleagues"
+      value={desk.draft.name}
+      oninput={(event: Event) => desk.change({ name: (event.target as HTMLInputElement).value })}
+      error={desk.draft.name.trim() ? '' : 'A template needs a name.'}
+    />
+    <Field
+      label="Purpose"
+      value={desk.draft.purpose}
+      oninput={(event: Event) => desk.change({ purpose: (event.target as HTMLInputElement).value })}
+    />
+    <Choose
+      label="It is about"
+      value={desk.draft.about}
+      options={aboutOptions}
+      onchange={(code) => desk.change({ about: code as About })}
+    />
+  </Slip>
+{/if}
+
+<style>
+  h1 {
+    min-width: 0;
+  }
+
+  h1 button {
+    max-width: 100%;
+    padding: 0;
+    overflow: hidden;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    font: 500 21px/1.3 var(--serif);
+    text-overflow: ellipsis;
+    cursor: pointer;
+  }
+
+  h1 button:disabled {
+    cursor: default;
+  }
+
+  h1 button:hover:not(:disabled) {
+    text-decoration: underline dotted;
+  }
+
+  .crumb {
+    min-width: 0;
+    overflow: hidden;
+    color: var(--ink-soft);
+    font-size: 13px;
+    text-overflow: ellipsis;
+  }
+
+  .failed {
+    padding: 20px;
+  }
+
+  .desk {
+    display: grid;
+    grid-template-columns: minmax(0, 730fr) minmax(0, 462fr);
+    height: 100%;
+  }
+
+  .writing {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 178px;
+    min-height: 0;
+    overflow: hidden auto;
+  }
+
+  .draft {
+    padding: 14px 20px 40px;
+  }
+
+  .line {
+    display: grid;
+    grid-template-columns: 84px minmax(0, 1fr);
+    align-items: baseline;
+    padding: 4px 0;
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  .line > span {
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  .sheet {
+    min-height: 420px;
+    margin-top: 14px;
+    padding: 14px 22px 30px;
+    border: 1px solid var(--rule);
+    background: var(--sheet);
+    font-size: 15px;
+  }
+
+  .keys {
+    margin-left: auto;
+  }
+
+  b {
+    font-weight: 600;
+  }
+
+  .stop,
+  .wrong,
+  .conflict {
+    color: var(--stop);
+  }
+
+  .query,
+  .unkept {
+    color: var(--query);
+  }
+
+  @media (width <= 1100px) {
+    .writing {
+      grid-template-columns: minmax(0, 1fr) 140px;
+    }
+  }
+
+  @media (width <= 700px) {
+    .desk,
+    .writing {
+      display: block;
+      height: auto;
+      overflow: visible;
+    }
+  }
+</style>

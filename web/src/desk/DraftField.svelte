@@ -1,0 +1,410 @@
+<script lang="ts">
+  import { baseKeymap } from 'prosemirror-commands';
+  import { history, redo, undo } from 'prosemirror-history';
+  import { keymap } from 'prosemirror-keymap';
+  import { EditorState, NodeSelection, Plugin, PluginKey, TextSelection } from 'prosemirror-state';
+  import { Decoration, DecorationSet, EditorView } from 'prosemirror-view';
+  import type { Schemas } from '../api/client';
+  import {
+    documentOf,
+    draftSchema,
+    pasted,
+    positionOf,
+    sourceOf,
+    unchippedFields,
+    type Chip,
+  } from './draftText';
+  import { chipOf, findFields, type FoundField } from './finding';
+  import FieldFinder from './FieldFinder.svelte';
+
+  /** One text of a draft: written in place, its fields as chips, the field finder at the cursor. */
+  let {
+    label,
+    source,
+    chips,
+    fields,
+    notes = [],
+    oneLine = false,
+    editable = true,
+    placeholder = '',
+    onchange,
+    onchip,
+    onfocus,
+  }: {
+    label: string;
+    source: string;
+    chips: Chip[];
+    fields: FoundField[];
+    notes?: Schemas['ShownNote'][];
+    oneLine?: boolean;
+    editable?: boolean;
+    placeholder?: string;
+    onchange: (source: string) => void;
+    onchip: (chip: Chip, at: number, anchor: HTMLElement) => void;
+    onfocus?: () => void;
+  } = $props();
+
+  const id = $props.id();
+  const marksKey = new PluginKey<DecorationSet>('marks');
+  let view: EditorView | undefined;
+  let finding = $state<{ query: string; from: number; to: number; rect: DOMRect } | null>(null);
+  let asked = false;
+  let at = $state(0);
+  const found = $derived(finding ? findFields(fields, finding.query) : []);
+
+  const oneLineOnly = new Plugin({
+    props: { handleKeyDown: (_, event) => event.key === 'Enter' && (event.preventDefault(), true) },
+  });
+
+  const marks = new Plugin<DecorationSet>({
+    key: marksKey,
+    state: {
+      init: () => DecorationSet.empty,
+      apply: (tr, before) => (tr.getMeta(marksKey) as DecorationSet) ?? before.map(tr.mapping, tr.doc),
+    },
+    props: { decorations: (state) => marksKey.getState(state) },
+  });
+
+  function backspace(state: EditorState, dispatch?: EditorView['dispatch']): boolean {
+    const selected = state.selection instanceof NodeSelection ? state.selection.node : null;
+    const before = selected ?? (state.selection.empty ? state.selection.$from.nodeBefore : null);
+    if (before?.type.name !== 'field') return false;
+    const from = selected ? state.selection.from : state.selection.from - 1;
+    // Without its closing brace it stays text until the writer closes it again.
+    const written = (before.attrs.chip as Chip).written.slice(0, -1);
+    asked = true;
+    dispatch?.(state.tr.replaceWith(from, from + 1, draftSchema.text(written)).scrollIntoView());
+    return true;
+  }
+
+  function onKey(_: EditorView, event: KeyboardEvent): boolean {
+    if (!finding) return false;
+    if (event.key === 'ArrowDown') at = (at + 1) % Math.max(found.length, 1);
+    else if (event.key === 'ArrowUp') at = (at + found.length - 1) % Math.max(found.length, 1);
+    else if ((event.key === 'Enter' || event.key === 'Tab') && found[at]) putIn(found[at]);
+    else if (event.key === 'Escape') leaveFinder();
+    else return false;
+    event.preventDefault();
+    event.stopPropagation();
+    return true;
+  }
+
+  function leaveFinder() {
+    asked = false;
+    finding = null;
+    if (view) onchange(sourceOf(view.state.doc));
+  }
+
+  function putIn(field: FoundField) {
+    if (!view || !finding) return;
+    const { from, to } = finding;
+    asked = false;
+    finding = null;
+    const node = draftSchema.node('field', { chip: chipOf(field) });
+    view.dispatch(view.state.tr.replaceWith(from, to, node).scrollIntoView());
+    view.focus();
+  }
+
+  /** The opening brace before the cursor and what was typed after it, while the finder is asked for. */
+  function readFinder(state: EditorState) {
+    const { $from: cursor, empty } = state.selection;
+    const before = cursor.parent.textBetween(0, cursor.parentOffset, '', '\uFFFC');
+    const brace = before.lastIndexOf('{');
+    const query = before.slice(brace + 1);
+    if (!asked || !empty || brace < 0 || /[}\uFFFC]/.test(query)) {
+      asked = false;
+      finding = null;
+      return;
+    }
+    const from = cursor.start() + brace;
+    if (finding?.query !== query) at = 0;
+    const { left, right, top, bottom } = view!.coordsAtPos(from);
+    finding = { query, from, to: cursor.pos, rect: new DOMRect(left, top, right - left, bottom - top) };
+  }
+
+  function mount(element: HTMLElement) {
+    view = new EditorView(
+      { mount: element },
+      {
+        state: EditorState.create({
+          doc: documentOf(source, chips),
+          plugins: [
+            ...(oneLine ? [oneLineOnly] : []),
+            history({ newGroupDelay: 400 }),
+            keymap({ Backspace: backspace, 'Mod-z': undo, 'Mod-y': redo, 'Mod-Shift-z': redo }),
+            keymap(baseKeymap),
+            marks,
+          ],
+        }),
+        editable: () => editable,
+        attributes: () => ({
+          role: 'textbox',
+          'aria-label': label,
+          'aria-multiline': String(!oneLine),
+          'aria-readonly': String(!editable),
+          'aria-controls': `${id}-finder`,
+          ...(finding && found[at] ? { 'aria-activedescendant': `${id}-finder-${at}` } : {}),
+          spellcheck: 'true',
+        }),
+        handleKeyDown: onKey,
+        handleTextInput: (_, __, ___, text) => {
+          if (text === '{') asked = true;
+          return false;
+        },
+        handleClickOn: (_, __, node, position, event) => {
+          if (node.type.name !== 'field') return false;
+          onchip(
+            node.attrs.chip as Chip,
+            position,
+            (event.target as HTMLElement).closest('.chip') as HTMLElement,
+          );
+          return true;
+        },
+        handlePaste: (editor, event) => {
+          const text = event.clipboardData?.getData('text/plain') ?? '';
+          if (!text) return false;
+          editor.dispatch(editor.state.tr.replaceSelection(pasted(text, oneLine)).scrollIntoView());
+          return true;
+        },
+        handleDOMEvents: {
+          focus: () => (onfocus?.(), false),
+          blur: () => {
+            if (finding) leaveFinder();
+            return false;
+          },
+        },
+        clipboardTextSerializer: (slice) => slice.content.textBetween(0, slice.content.size, '\n'),
+        dispatchTransaction(tr) {
+          const before = view!.state.doc;
+          view!.updateState(view!.state.apply(tr));
+          if (tr.docChanged || tr.selectionSet) readFinder(view!.state);
+          // While a field is being chosen the half-written one is nobody else's business.
+          if (!before.eq(view!.state.doc) && !finding) onchange(sourceOf(view!.state.doc));
+        },
+      },
+    );
+    return () => view?.destroy();
+  }
+
+  $effect(() => {
+    void notes;
+    void editable;
+    showNotes();
+  });
+
+  function showNotes() {
+    if (!view) return;
+    const doc = view.state.doc;
+    const length = sourceOf(doc).length;
+    const set = notes
+      .filter((note) => note.end > note.start && note.end <= length)
+      .map((note) => {
+        const from = positionOf(doc, note.start);
+        const to = Math.max(positionOf(doc, note.end), from + 1);
+        return Decoration.inline(from, to, { class: `noted ${note.level.toLowerCase()}` });
+      });
+    view.dispatch(
+      view.state.tr.setMeta(marksKey, DecorationSet.create(doc, set)).setMeta('addToHistory', false),
+    );
+  }
+
+  /** Turns fields that stand as plain characters into chips, if the text is still what the server read. */
+  export function chipUp(read: string, foundChips: Chip[]): void {
+    if (!view || finding || sourceOf(view.state.doc) !== read) return;
+    const { from, to } = view.state.selection;
+    const tr = view.state.tr;
+    for (const plain of unchippedFields(view.state.doc, foundChips).reverse()) {
+      if (from > plain.from && from < plain.to && from === to) continue;
+      tr.replaceWith(plain.from, plain.to, draftSchema.node('field', { chip: plain.chip }));
+    }
+    if (tr.docChanged) view.dispatch(tr.setMeta('addToHistory', false));
+  }
+
+  /** Puts another field in the place of the chip at a position. */
+  export function replaceChip(position: number, chip: Chip): void {
+    if (view?.state.doc.nodeAt(position)?.type.name !== 'field') return;
+    view.dispatch(view.state.tr.replaceWith(position, position + 1, draftSchema.node('field', { chip })));
+  }
+
+  export function removeChip(position: number): void {
+    if (view?.state.doc.nodeAt(position)?.type.name !== 'field') return;
+    view.dispatch(view.state.tr.delete(position, position + 1));
+    view.focus();
+  }
+
+  /** Takes the place of a stretch of the source, as when a note's remedy is taken. */
+  export function replaceSource(start: number, end: number, text: string): void {
+    if (!view) return;
+    const now = sourceOf(view.state.doc);
+    setSource(now.slice(0, start) + text + now.slice(end), []);
+  }
+
+  /** Takes the place of everything. */
+  export function setSource(next: string, nextChips: Chip[]): void {
+    if (!view) return;
+    const doc = documentOf(next, nextChips);
+    view.dispatch(view.state.tr.replaceWith(0, view.state.doc.content.size, doc.content));
+  }
+
+  /** Puts the cursor at an offset of the source. */
+  export function goTo(offset: number): void {
+    if (!view) return;
+    const position = positionOf(view.state.doc, offset);
+    view.focus();
+    view.dispatch(
+      view.state.tr.setSelection(TextSelection.near(view.state.doc.resolve(position))).scrollIntoView(),
+    );
+  }
+
+  /** How far down the page an offset of the source stands, in pixels of the window. */
+  export function topOf(offset: number): number {
+    if (!view) return 0;
+    return view.coordsAtPos(Math.min(positionOf(view.state.doc, offset), view.state.doc.content.size)).top;
+  }
+
+  export function focus(): void {
+    view?.focus();
+  }
+</script>
+
+<div class="draft" class:one={oneLine} class:empty={!source} data-placeholder={placeholder}>
+  <div class="text" {@attach mount}></div>
+</div>
+<FieldFinder id="{id}-finder" rect={finding?.rect} {found} {at} onchoose={putIn} />
+
+<style>
+  .draft {
+    position: relative;
+    min-width: 0;
+  }
+
+  .draft.empty::before {
+    position: absolute;
+    inset: 0;
+    color: var(--ink-soft);
+    content: attr(data-placeholder);
+    font-style: italic;
+    pointer-events: none;
+  }
+
+  .text {
+    min-height: 1.5em;
+    outline: none;
+    overflow-wrap: anywhere;
+    white-space: pre-wrap;
+  }
+
+  .one .text {
+    font-size: 14.5px;
+  }
+
+  .text :global(p) {
+    min-height: 1.5em;
+    margin: 0;
+    line-height: 1.6;
+  }
+
+  .text :global(.chip) {
+    padding: 0 3px;
+    border-radius: 2px 2px 0 0;
+    background: var(--tint);
+    box-shadow: inset 0 -2px 0 var(--colour);
+    cursor: pointer;
+    white-space: nowrap;
+
+    --colour: var(--date);
+    --tint: var(--date-tint);
+  }
+
+  .text :global(.chip::before) {
+    margin-right: 3px;
+    color: var(--colour);
+    font-size: 9px;
+    vertical-align: 2px;
+    content: '▫';
+  }
+
+  .text :global(.chip em) {
+    color: var(--ink-soft);
+    font-style: italic;
+  }
+
+  .text :global(.chip em::before) {
+    margin: 0 3px 0 2px;
+    color: var(--colour);
+    font-style: normal;
+    content: '⁄';
+  }
+
+  .text :global(.chip.contact) {
+    --colour: var(--contact);
+    --tint: var(--contact-tint);
+  }
+
+  .text :global(.chip.contact::before) {
+    content: '●';
+  }
+
+  .text :global(.chip.lead) {
+    --colour: var(--lead);
+    --tint: var(--lead-tint);
+  }
+
+  .text :global(.chip.lead::before) {
+    content: '◐';
+  }
+
+  .text :global(.chip.deal) {
+    --colour: var(--deal);
+    --tint: var(--deal-tint);
+  }
+
+  .text :global(.chip.deal::before) {
+    content: '◆';
+  }
+
+  .text :global(.chip.organisation) {
+    --colour: var(--organisation);
+    --tint: var(--organisation-tint);
+  }
+
+  .text :global(.chip.organisation::before) {
+    content: '■';
+  }
+
+  .text :global(.chip.user) {
+    --colour: var(--user);
+    --tint: var(--user-tint);
+  }
+
+  .text :global(.chip.user::before) {
+    content: '✎';
+  }
+
+  .text :global(.chip.house) {
+    --colour: var(--house);
+    --tint: var(--house-tint);
+  }
+
+  .text :global(.chip.house::before) {
+    content: '⌂';
+  }
+
+  .text :global(.chip.unknown) {
+    --colour: var(--stop);
+    --tint: var(--stop-tint);
+  }
+
+  .text :global(.chip.unknown::before) {
+    content: '?';
+  }
+
+  .text :global(.ProseMirror-selectednode) {
+    outline: 2px solid var(--act);
+  }
+
+  .text :global(.noted.stop) {
+    text-decoration: underline wavy var(--stop);
+    text-underline-offset: 3px;
+  }
+</style>

@@ -1,0 +1,120 @@
+<script lang="ts">
+  import { computePosition, flip, offset, shift } from '@floating-ui/dom';
+  import Mark from '../ui/Mark.svelte';
+  import type { FoundField } from './finding';
+
+  /** The list at the cursor: each field that fits, with what the proof person has. The keys stay in the editor. */
+  let {
+    id,
+    rect,
+    found,
+    at,
+    onchoose,
+  }: {
+    id: string;
+    rect: DOMRect | undefined;
+    found: FoundField[];
+    at: number;
+    onchoose: (field: FoundField) => void;
+  } = $props();
+
+  let list = $state<HTMLElement>();
+
+  $effect(() => {
+    void found;
+    if (!rect || !list) return;
+    const shown = list;
+    void computePosition({ getBoundingClientRect: () => rect }, shown, {
+      strategy: 'fixed',
+      placement: 'bottom-start',
+      middleware: [offset(4), flip({ padding: 8 }), shift({ padding: 8 })],
+    }).then(({ x, y }) => {
+      shown.style.left = `${x}px`;
+      shown.style.top = `${y}px`;
+    });
+  });
+
+  $effect(() => {
+    list?.querySelector(`#${CSS.escape(`${id}-${at}`)}`)?.scrollIntoView({ block: 'nearest' });
+  });
+</script>
+
+<ul {id} class="finder" role="listbox" aria-label="Fields" hidden={!rect} bind:this={list}>
+  {#if rect}
+    {#each found as field, i (field.path)}
+      <li
+        id="{id}-{i}"
+        role="option"
+        aria-selected={i === at}
+        onpointerdown={(event) => {
+          event.preventDefault();
+          onchoose(field);
+        }}
+      >
+        <Mark source={field.source} />
+        <span class="label">{field.label} <small>{field.whose}</small></span>
+        <span class="value" class:none={!field.value}>{field.value || 'nothing here'}</span>
+      </li>
+    {:else}
+      <li role="option" aria-selected="false" aria-disabled="true">No field of this name</li>
+    {/each}
+  {/if}
+</ul>
+
+<style>
+  .finder {
+    position: fixed;
+    top: 0;
+    left: 0;
+    z-index: 25;
+    width: 380px;
+    max-width: calc(100vw - 16px);
+    max-height: 264px;
+    overflow: auto;
+    border: 1px solid var(--act);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    box-shadow: var(--shadow);
+    font-size: 13.5px;
+  }
+
+  li {
+    display: flex;
+    gap: 4px;
+    align-items: baseline;
+    padding: 4px 10px;
+    border-top: 1px solid var(--rule-soft);
+    cursor: pointer;
+  }
+
+  li:first-child {
+    border-top: 0;
+  }
+
+  li[aria-selected='true'] {
+    background: var(--act-tint);
+    box-shadow: inset 3px 0 0 var(--act);
+  }
+
+  small {
+    color: var(--ink-soft);
+  }
+
+  .label {
+    white-space: nowrap;
+  }
+
+  .value {
+    min-width: 0;
+    margin-left: auto;
+    padding-left: 14px;
+    overflow: hidden;
+    color: var(--ink-soft);
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .none {
+    font-style: italic;
+  }
+</style>

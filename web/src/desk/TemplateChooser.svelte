@@ -1,0 +1,136 @@
+<script lang="ts">
+  import { ask, sentence, type Schemas } from '../api/client';
+
+  /** Chooses what to write from: templates that fit this record first, then those used last. */
+  let {
+    about,
+    onchoose,
+    onclose,
+  }: {
+    about: Schemas['TemplateLine']['about'];
+    onchoose: (template: string | null) => void;
+    onclose: () => void;
+  } = $props();
+
+  const id = $props.id();
+  let typed = $state('');
+  let lines = $state<Schemas['TemplateLine'][]>([]);
+  let failed = $state('');
+  let at = $state(0);
+  let run = 0;
+
+  $effect(() => {
+    const mine = ++run;
+    ask('get', '/api/templates/fitting', { query: { about, search: typed } })
+      .then((found) => {
+        if (mine !== run) return;
+        lines = found;
+        at = 0;
+      })
+      .catch((failure) => (failed = sentence(failure)));
+  });
+
+  $effect(() => {
+    document.getElementById(`${id}-${at}`)?.scrollIntoView({ block: 'nearest' });
+  });
+
+  function choose(index: number) {
+    onchoose(lines[index]?.id ?? null);
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (event.key === 'ArrowDown') at = Math.min(at + 1, lines.length);
+    else if (event.key === 'ArrowUp') at = Math.max(at - 1, 0);
+    else if (event.key === 'Enter') choose(at);
+    else if (event.key === 'Escape') onclose();
+    else return;
+    event.preventDefault();
+  }
+
+  const focus = (element: HTMLElement) => element.focus();
+</script>
+
+<input
+  role="combobox"
+  aria-label="Choose a template"
+  aria-expanded="true"
+  aria-controls="{id}-list"
+  aria-activedescendant="{id}-{at}"
+  autocomplete="off"
+  placeholder="Choose a template: type a few letters of its name or text"
+  bind:value={typed}
+  {onkeydown}
+  {@attach focus}
+/>
+<ul id="{id}-list" role="listbox" aria-label="Templates that fit">
+  {#each lines as line, i (line.id)}
+    <li
+      id="{id}-{i}"
+      role="option"
+      aria-selected={i === at}
+      onpointerdown={(event) => {
+        event.preventDefault();
+        choose(i);
+      }}
+    >
+      <span>{line.name} <small>{line.purpose ? `· ${line.purpose}` : ''}</small></span>
+      <small>{line.used ? `used ${line.used} times` : 'not used yet'}</small>
+    </li>
+  {/each}
+  <li
+    id="{id}-{lines.length}"
+    role="option"
+    aria-selected={at === lines.length}
+    onpointerdown={(event) => {
+      event.preventDefault();
+      choose(lines.length);
+    }}
+  >
+    <span>{typed && !lines.length ? 'No template fits: begin' : 'Begin'} with an empty message</span>
+  </li>
+</ul>
+{#if failed}<p role="alert">{failed}</p>{/if}
+
+<style>
+  input {
+    width: 100%;
+    padding: 7px 12px;
+    border: 1px solid var(--act);
+    border-radius: 0;
+    background: var(--sheet);
+    color: var(--ink);
+    font: var(--base) / 1.35 var(--sans);
+  }
+
+  ul {
+    max-height: 320px;
+    overflow: auto;
+    border: 1px solid var(--rule);
+    border-top: 0;
+    background: var(--sheet);
+  }
+
+  li {
+    display: flex;
+    justify-content: space-between;
+    gap: 12px;
+    padding: 6px 12px;
+    border-top: 1px solid var(--rule-soft);
+    font-size: 13.5px;
+    cursor: pointer;
+  }
+
+  li[aria-selected='true'] {
+    background: var(--act-tint);
+    box-shadow: inset 3px 0 0 var(--act);
+  }
+
+  small {
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  p {
+    color: var(--stop);
+  }
+</style>

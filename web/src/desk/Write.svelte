@@ -1,0 +1,448 @@
+<script lang="ts">
+  import { tick, untrack } from 'svelte';
+  import { ask, fieldsOf, Problem, sentence, type Schemas } from '../api/client';
+  import { shortcuts } from '../app/keys.svelte';
+  import { me } from '../app/session.svelte';
+  import Button from '../ui/Button.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import GapSlip from './GapSlip.svelte';
+  import MessageField from './MessageField.svelte';
+  import TemplateChooser from './TemplateChooser.svelte';
+  import { draftKey, dropDraft, keepDraft, readDraft } from './keptDrafts';
+  import type { Piece } from './messageText';
+
+  /** Writing to a record: choose a template, change words for this message only, send. */
+  let {
+    page,
+    contacts,
+    onclose,
+    onsent,
+    onused,
+    onfilled,
+  }: {
+    page: Schemas['RecordPage'];
+    /** On a deal's page: who can be written to. */
+    contacts: Schemas['RelatedLine'][];
+    onclose: () => void;
+    onsent: () => void;
+    onused: (paths: string[]) => void;
+    onfilled: () => void;
+  } = $props();
+
+  interface Kept {
+    id: string;
+    template: string | null;
+    person: string;
+    deal: string | null;
+    address: string;
+    sender: string;
+    chosen: Record<string, string>;
+    subject: unknown;
+    body: unknown;
+  }
+
+  const key = untrack(() => draftKey(page.kind, page.id));
+  const before = readDraft<Kept>(key);
+  const onDeal = untrack(() => page.kind === 'deal');
+  const kind = untrack(() => (onDeal ? 'contact' : (page.kind as 'contact' | 'lead')));
+
+  let id = $state(before?.id ?? newId());
+  let template = $state<string | null>(before?.template ?? null);
+  let person = $state(before?.person ?? untrack(() => (onDeal ? (contacts[0]?.id ?? '') : page.id)));
+  let deal = $state<string | null>(before?.deal ?? untrack(() => (onDeal ? page.id : null)));
+  let address = $state(before?.address ?? '');
+  let sender = $state(before?.sender ?? '');
+  let chosen = $state<Record<string, string>>(before?.chosen ?? {});
+  let message = $state<Schemas['BegunMessage'] | null>(null);
+  let senders = $state<Schemas['Colleague'][]>([]);
+  let wrong = $state('');
+  let sending = $state(false);
+  let asking = $state(false);
+  let again = $state<(() => void) | null>(null);
+  let gap = $state<{ piece: Piece; anchor: HTMLElement } | null>(null);
+  let subject = $state<MessageField>();
+  let body = $state<MessageField>();
+  let sendButton = $state<HTMLButtonElement>();
+  let gaps = $state(0);
+
+  const about = $derived<Schemas['TemplateLine']['about']>(
+    onDeal ? 'DEAL' : kind === 'lead' ? 'LEAD' : 'CONTACT',
+  );
+  const addresses = $derived(message?.proof.person.addresses ?? []);
+
+  function newId(): string {
+    const bytes = crypto.getRandomValues(new Uint8Array(16));
+    const hex = [...bytes].map((one) => one.toString(16).padStart(2, '0')).join('');
+    return hex.replace(/^(.{8})(.{4})(.{4})(.{4})/, '$1-$2-$3-$4-');
+  }
+
+  function request() {
+    return ask('post', '/api/desk/message', {
+      body: { template, kind, id: person, deal, sender: sender || null, chosen },
+    });
+  }
+
+  async function begin(from: string | null) {
+    template = from;
+    chosen = {};
+    id = newId();
+    await merge();
+  }
+
+  /** Merges anew; the words as they stand are left behind. */
+  async function merge() {
+    try {
+      const fresh = await request();
+      const first = message === null;
+      take(fresh);
+      if (!first) {
+        subject?.begin(fresh.proof.subject.pieces);
+        body?.begin(fresh.proof.body.pieces);
+      }
+      await tick();
+      keep();
+      const open = subject?.firstGap() ?? body?.firstGap();
+      if (open) gap = open;
+      else body?.focus();
+    } catch (failure) {
+      wrong = sentence(failure);
+    }
+  }
+
+  function take(fresh: Schemas['BegunMessage']) {
+    message = fresh;
+    wrong = '';
+    sender = fresh.senderId;
+    deal ??= fresh.proof.person.deal || null;
+    if (!fresh.proof.person.addresses.some((one) => one.id === address)) {
+      address = fresh.proof.person.addresses[0]?.id ?? '';
+    }
+    const parts = [fresh.proof.subject, fresh.proof.previewText, fresh.proof.body];
+    onused(parts.flatMap((part) => part.pieces.map((piece) => piece.path)).filter(Boolean));
+  }
+
+  async function restore() {
+    try {
+      take(await request());
+      await tick();
+      count();
+    } catch (failure) {
+      wrong = sentence(failure);
+    }
+  }
+
+  function count() {
+    const runs = [...(subject?.runs() ?? []), ...(body?.runs() ?? [])];
+    gaps = runs.filter((run) => run.gap).length;
+  }
+
+  function keep() {
+    count();
+    const kept: Kept = {
+      id,
+      template,
+      person,
+      deal,
+      address,
+      sender,
+      chosen,
+      subject: subject?.toKeep(),
+      body: body?.toKeep(),
+    };
+    keepDraft(key, $state.snapshot(kept));
+  }
+
+  /** Changes what the message is merged with; asks first when words of this message would be lost. */
+  function change(how: () => void) {
+    const then = () => {
+      again = null;
+      how();
+      void merge();
+    };
+    if (subject?.changed() || body?.changed()) again = then;
+    else then();
+  }
+
+  async function refill() {
+    const fresh = await request();
+    take(fresh);
+    subject?.fill(fresh.proof.subject.pieces);
+    body?.fill(fresh.proof.body.pieces);
+    keep();
+  }
+
+  async function chooseValue(path: string, value: string) {
+    const earlier = chosen;
+    chosen = { ...chosen, [path]: value };
+    try {
+      await refill();
+    } catch (failure) {
+      chosen = earlier;
+      throw failure;
+    }
+  }
+
+  async function send() {
+    const open = subject?.firstGap() ?? body?.firstGap();
+    asking = false;
+    if (open) {
+      gap = open;
+      return;
+    }
+    sending = true;
+    wrong = '';
+    try {
+      await ask('post', '/api/messages', {
+        body: {
+          id,
+          template,
+          kind,
+          person,
+          deal,
+          address: address || null,
+          sender: sender || null,
+          chosen,
+          subject: subject!.runs(),
+          body: body!.runs(),
+        },
+      });
+      dropDraft(key);
+      notify(`On its way to ${message!.proof.person.name}.`);
+      onsent();
+    } catch (failure) {
+      wrong =
+        failure instanceof Problem && failure.code === 'offline'
+          ? 'There is no connection to the server. The message is kept here; send it when the line is back.'
+          : (Object.values(fieldsOf(failure))[0] ?? sentence(failure));
+    } finally {
+      sending = false;
+    }
+  }
+
+  function discard() {
+    const kept = readDraft<Kept>(key);
+    dropDraft(key);
+    onclose();
+    if (kept) {
+      notify('The message is discarded.', {
+        undo: () => {
+          keepDraft(key, kept);
+          location.reload();
+        },
+      });
+    }
+  }
+
+  $effect(() =>
+    shortcuts([
+      {
+        key: 'Ctrl+Enter',
+        label: 'Send (asks)',
+        always: true,
+        run: () => {
+          if (message) asking = true;
+        },
+      },
+    ]),
+  );
+
+  if (untrack(() => me().role) === 'ASSISTANT') {
+    void ask('get', '/api/team').then((team) => {
+      senders = team.filter((one) => one.active && (one.role === 'AGENT' || one.role === 'KEEPER'));
+    });
+  }
+  if (before) void restore();
+</script>
+
+<section class="write" aria-label="Write">
+  {#if !message && !before}
+    <TemplateChooser {about} onchoose={(one) => void begin(one)} {onclose} />
+  {:else if message}
+    {#key message.templateName}
+      <div class="mail" lang={message.proof.person.language}>
+        <div class="subject">
+          <MessageField
+            bind:this={subject}
+            label="Subject of this message"
+            pieces={untrack(() => message!.proof.subject.pieces)}
+            kept={before?.subject}
+            oneLine
+            onchange={keep}
+            ongap={(piece, anchor) => (gap = { piece, anchor })}
+          />
+        </div>
+        <div class="body" class:blank={!template}>
+          <MessageField
+            bind:this={body}
+            label="Text of this message"
+            pieces={untrack(() => message!.proof.body.pieces)}
+            kept={before?.body}
+            onchange={keep}
+            ongap={(piece, anchor) => (gap = { piece, anchor })}
+          />
+        </div>
+      </div>
+    {/key}
+    <div class="go">
+      <Button main bind:element={sendButton} disabled={sending} onclick={() => void send()}>
+        {sending ? 'Sending …' : 'Send now'}
+      </Button>
+      <Button quiet onclick={discard}>Discard</Button>
+      {#if gaps}<span class="gaps" role="status">{gaps === 1 ? 'one gap' : `${gaps} gaps`} to fill</span>{/if}
+      <span class="route">
+        {#if senders.length}
+          <label
+            >from <select
+              value={sender}
+              onchange={(event) => change(() => (sender = (event.target as HTMLSelectElement).value))}
+            >
+              {#if !senders.some((one) => one.id === sender)}<option value={sender}
+                  >{message.senderName}</option
+                >{/if}
+              {#each senders as one (one.id)}<option value={one.id}>{one.firstName} {one.lastName}</option
+                >{/each}
+            </select></label
+          >
+        {:else}
+          from {message.senderName}
+        {/if}
+        {#if onDeal && contacts.length > 1}
+          <label
+            >to <select
+              value={person}
+              onchange={(event) => change(() => (person = (event.target as HTMLSelectElement).value))}
+            >
+              {#each contacts as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+            </select></label
+          >
+        {/if}
+        {#if addresses.length > 1}
+          <label
+            >to <select bind:value={address} onchange={keep}>
+              {#each addresses as one (one.id)}<option value={one.id}>{one.address}</option>{/each}
+            </select></label
+          >
+        {:else}
+          to {addresses[0]?.address ?? 'nobody yet: there is no address'}
+        {/if}
+        {#if !onDeal && message.proof.person.deals.length > 1}
+          <label
+            >· deal <select
+              value={deal}
+              onchange={(event) => change(() => (deal = (event.target as HTMLSelectElement).value))}
+            >
+              {#each message.proof.person.deals as one (one.id)}<option value={one.id}>{one.name}</option
+                >{/each}
+            </select></label
+          >
+        {/if}
+      </span>
+    </div>
+  {/if}
+  {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+</section>
+{#if gap && message}
+  {#key gap.anchor}
+    <GapSlip
+      piece={gap.piece}
+      anchor={gap.anchor}
+      person={message.proof.person}
+      onmessage={chooseValue}
+      onrecord={async () => {
+        await refill();
+        onfilled();
+      }}
+      onclose={() => (gap = null)}
+    />
+  {/key}
+{/if}
+{#if asking && message}
+  <Slip title="Send this message?" anchor={sendButton} placement="top-start" onclose={() => (asking = false)}>
+    <p>
+      To {message.proof.person.name}, {addresses.find((one) => one.id === address)?.address ??
+        'who has no address'}.
+    </p>
+    <p class="ways">
+      <Button main data-first onclick={() => void send()}>Send now</Button>
+      <Button onclick={() => (asking = false)}>Not yet</Button>
+    </p>
+  </Slip>
+{/if}
+{#if again}
+  <Slip title="Merge again?" anchor={sendButton} placement="top-start" onclose={() => (again = null)}>
+    <p>The words you changed in this message would be lost.</p>
+    <p class="ways">
+      <Button main onclick={() => again?.()}>Merge again</Button>
+      <Button onclick={() => (again = null)}>Leave it</Button>
+    </p>
+  </Slip>
+{/if}
+
+<style>
+  .write {
+    margin-bottom: 16px;
+  }
+
+  .mail {
+    border: 1px solid var(--rule);
+    background: var(--sheet);
+    font: 14px/1.5 var(--letter);
+  }
+
+  .subject {
+    padding: 9px 20px 8px;
+    border-bottom: 1px solid var(--rule-soft);
+    font: 600 14px/1.4 var(--sans);
+  }
+
+  .body {
+    padding: 12px 20px 16px;
+  }
+
+  .blank :global(.mine) {
+    background: none;
+  }
+
+  .go {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 10px;
+    align-items: center;
+    margin-top: 10px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  .route {
+    margin-left: auto;
+  }
+
+  select {
+    max-width: 190px;
+    border: 0;
+    border-bottom: 1px solid var(--edge);
+    background: none;
+    color: var(--ink);
+    font: inherit;
+  }
+
+  option {
+    background: var(--sheet);
+  }
+
+  .gaps,
+  .wrong {
+    color: var(--stop);
+  }
+
+  .wrong {
+    margin-top: 8px;
+  }
+
+  .ways {
+    display: flex;
+    gap: 8px;
+    margin-top: 10px;
+  }
+</style>

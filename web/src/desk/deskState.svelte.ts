@@ -1,0 +1,212 @@
+import { ask, Problem, sentence, type Schemas } from '../api/client';
+import { dropDraft, keepDraft, readDraft, templateKey } from './keptDrafts';
+import type { FoundField } from './finding';
+
+type Draft = Schemas['Draft'];
+type Kept = { version: number; draft: Draft };
+
+/** How the draft stands with the server. */
+export type Keeping =
+  | { is: 'kept'; at: Date }
+  | { is: 'keeping' }
+  | { is: 'unkept'; why: string }
+  | { is: 'wrong'; why: string }
+  | { is: 'conflict'; why: string };
+
+const KEEP_AFTER = 600;
+const TRY_AGAIN_AFTER = 3000;
+
+/**
+ * A template on the desk. Every change goes to the browser's own store at once, to the server a moment later, and to
+ * the proof as soon as the one before has come back; the draft itself never waits for any of them.
+ */
+export class DeskState {
+  template = $state<Schemas['Template'] | null>(null);
+  draft = $state<Draft | null>(null);
+  mayChange = $state(false);
+  failed = $state('');
+  keeping = $state<Keeping>({ is: 'kept', at: new Date() });
+  proof = $state<Schemas['ShownProof'] | null>(null);
+  proofFailed = $state('');
+  fields = $state<FoundField[]>([]);
+  total = $state(0);
+  /** Changes when the texts were replaced from outside, so that the editors begin anew. */
+  generation = $state(0);
+  onproof: (read: Draft, proof: Schemas['ShownProof']) => void = () => {};
+
+  private person: { kind: Schemas['ProvedPerson']['kind']; id: string; deal: string | null } | null = null;
+  private version = 0;
+  private keepTimer: ReturnType<typeof setTimeout> | undefined;
+  private proofRunning = false;
+  private proofWanted = false;
+  private closed = false;
+
+  constructor(readonly id: string) {}
+
+  async open(): Promise<void> {
+    try {
+      this.take(await ask('get', '/api/templates/{id}', { params: { id: this.id } }));
+      const unsent = readDraft<Kept>(templateKey(this.id));
+      if (unsent && this.mayChange) {
+        this.draft = unsent.draft;
+        this.version = unsent.version;
+        this.keepSoon();
+      }
+      await this.firstPerson();
+    } catch (failure) {
+      this.failed = sentence(failure);
+    }
+  }
+
+  close(): void {
+    this.closed = true;
+    clearTimeout(this.keepTimer);
+  }
+
+  private take({ template, mayChange }: Schemas['OpenTemplate']): void {
+    this.template = template;
+    this.mayChange = mayChange;
+    this.version = template.version;
+    const { name, purpose, about, subject, previewText, body } = template;
+    this.draft = { name, purpose, about, subject, previewText, body };
+    this.keeping = { is: 'kept', at: new Date(template.changedAt) };
+  }
+
+  /** The draft has changed in some of its parts. */
+  change(part: Partial<Draft>): void {
+    if (!this.draft || !this.mayChange) return;
+    const aboutChanged = part.about !== undefined && part.about !== this.draft.about;
+    Object.assign(this.draft, part);
+    keepDraft(templateKey(this.id), { version: this.version, draft: this.draft } satisfies Kept);
+    if (this.keeping.is !== 'conflict') this.keeping = { is: 'keeping' };
+    this.keepSoon();
+    if (aboutChanged) void this.firstPerson();
+    else this.prove();
+  }
+
+  private keepSoon(after = KEEP_AFTER): void {
+    clearTimeout(this.keepTimer);
+    this.keepTimer = setTimeout(() => void this.keep(), after);
+  }
+
+  private async keep(): Promise<void> {
+    if (!this.draft || this.closed || this.keeping.is === 'conflict') return;
+    const draft = { ...this.draft };
+    try {
+      const kept = await ask('put', '/api/templates/{id}', {
+        params: { id: this.id },
+        body: { version: this.version, draft },
+      });
+      this.version = kept.template.version;
+      this.template = kept.template;
+      const now = this.draft;
+      if (now && (Object.keys(draft) as (keyof Draft)[]).every((part) => draft[part] === now[part])) {
+        dropDraft(templateKey(this.id));
+        this.keeping = { is: 'kept', at: new Date(kept.template.changedAt) };
+      } else {
+        this.keepSoon();
+      }
+    } catch (failure) {
+      this.notKept(failure);
+    }
+  }
+
+  private notKept(failure: unknown): void {
+    const code = failure instanceof Problem ? failure.code : '';
+    if (code === 'changed-meanwhile') {
+      this.keeping = { is: 'conflict', why: sentence(failure) };
+    } else if (code === 'fields') {
+      this.keeping = { is: 'wrong', why: sentence(failure) };
+    } else {
+      this.keeping = { is: 'unkept', why: sentence(failure) };
+      this.keepSoon(TRY_AGAIN_AFTER);
+    }
+  }
+
+  /** After somebody else's change: keep these words over theirs. */
+  async keepMine(): Promise<void> {
+    const theirs = await ask('get', '/api/templates/{id}', { params: { id: this.id } });
+    this.version = theirs.template.version;
+    this.keeping = { is: 'keeping' };
+    await this.keep();
+  }
+
+  /** After somebody else's change: leave these words for theirs. */
+  async takeTheirs(): Promise<void> {
+    dropDraft(templateKey(this.id));
+    this.take(await ask('get', '/api/templates/{id}', { params: { id: this.id } }));
+    this.generation++;
+    this.prove();
+  }
+
+  private async firstPerson(): Promise<void> {
+    this.person = null;
+    await this.step(true);
+  }
+
+  /** Goes on to the next or previous person the template could go to. */
+  async step(forward: boolean): Promise<void> {
+    if (!this.draft) return;
+    try {
+      const from = this.draft.about === 'DEAL' ? this.person?.deal : this.person?.id;
+      const stepped = await ask('get', '/api/desk/people/step', {
+        query: { about: this.draft.about, from: from ?? undefined, forward },
+      });
+      this.total = stepped.total;
+      await this.proveWith(stepped.person);
+    } catch (failure) {
+      this.proofFailed = sentence(failure);
+    }
+  }
+
+  /** Proves the draft with somebody chosen. */
+  async proveWith(person: { kind: string; id: string; dealId: string | null }): Promise<void> {
+    this.person = { kind: person.kind as 'contact' | 'lead', id: person.id, deal: person.dealId };
+    await this.readFields();
+    this.prove();
+  }
+
+  /** Proves with another deal of the same person. */
+  async proveWithDeal(deal: string): Promise<void> {
+    if (this.person) await this.proveWith({ ...this.person, dealId: deal });
+  }
+
+  private async readFields(): Promise<void> {
+    if (!this.draft || !this.person) return;
+    const { kind, id, deal } = this.person;
+    this.fields = await ask('get', '/api/desk/fields', {
+      query: { about: this.draft.about, kind, id, deal },
+    }).catch(() => this.fields);
+  }
+
+  /** Asks for the proof; while one is on its way, the next waits for it and then takes the newest words. */
+  prove(): void {
+    this.proofWanted = true;
+    if (!this.proofRunning) void this.runProof();
+  }
+
+  private async runProof(): Promise<void> {
+    this.proofRunning = true;
+    while (this.proofWanted && this.draft && this.person && !this.closed) {
+      this.proofWanted = false;
+      const draft = { ...this.draft };
+      const { about, subject, previewText, body } = draft;
+      try {
+        this.proof = await ask('post', '/api/desk/proof', {
+          body: { about, subject, previewText, body, ...this.person },
+        });
+        this.proofFailed = '';
+        this.onproof(draft, this.proof);
+      } catch (failure) {
+        this.proofFailed = sentence(failure);
+      }
+    }
+    this.proofRunning = false;
+  }
+
+  /** The line is back: whatever waits goes now. */
+  reconnected(): void {
+    if (this.keeping.is === 'unkept') this.keepSoon(0);
+    this.prove();
+  }
+}

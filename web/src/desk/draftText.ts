@@ -1,0 +1,133 @@
+import { Fragment, Node, Schema, Slice } from 'prosemirror-model';
+import type { Schemas } from '../api/client';
+
+/** A field as it stands in a draft. */
+export type Chip = Schemas['Chip'];
+
+/**
+ * A draft in the editor: paragraphs of text with fields as single things in it. Outside the fields the text is the
+ * written form as it is; the document's text, fields written out, is the draft's source.
+ */
+export const draftSchema = new Schema({
+  nodes: {
+    doc: { content: 'paragraph+' },
+    paragraph: { content: 'inline*', toDOM: () => ['p', 0], parseDOM: [{ tag: 'p' }, { tag: 'div' }] },
+    text: { group: 'inline' },
+    field: {
+      inline: true,
+      group: 'inline',
+      atom: true,
+      selectable: true,
+      attrs: { chip: {} },
+      toDOM: (node) => chipDom(node.attrs.chip as Chip),
+      leafText: (node) => (node.attrs.chip as Chip).written,
+    },
+  },
+});
+
+function chipDom(chip: Chip): HTMLElement {
+  const dom = document.createElement('span');
+  dom.className = `chip ${chip.known ? chip.source : 'unknown'}`;
+  dom.dataset.written = chip.written;
+  dom.title = chip.written;
+  dom.append(chip.label);
+  if (chip.fallback) {
+    const fallback = document.createElement('em');
+    fallback.append(chip.fallback);
+    dom.append(fallback);
+  }
+  return dom;
+}
+
+/** The length of an inline node in the source. */
+function sourceLength(node: Node): number {
+  return node.isText ? node.text!.length : (node.attrs.chip as Chip).written.length;
+}
+
+/** The draft's source. */
+export function sourceOf(doc: Node): string {
+  return doc.textBetween(0, doc.content.size, '\n');
+}
+
+function inline(source: string, from: number, chips: Chip[]): Node[] {
+  const nodes: Node[] = [];
+  let at = from;
+  const end = from + source.length;
+  for (const chip of chips) {
+    if (chip.start < from || chip.end > end) continue;
+    if (chip.start > at) nodes.push(draftSchema.text(source.slice(at - from, chip.start - from)));
+    nodes.push(
+      draftSchema.node('field', {
+        chip: { ...chip, written: source.slice(chip.start - from, chip.end - from) },
+      }),
+    );
+    at = chip.end;
+  }
+  if (at < end) nodes.push(draftSchema.text(source.slice(at - from)));
+  return nodes;
+}
+
+/** Builds a document from a draft's source and the fields the server found in it. */
+export function documentOf(source: string, chips: Chip[]): Node {
+  let from = 0;
+  const paragraphs = source.split('\n').map((line) => {
+    const paragraph = draftSchema.node('paragraph', null, inline(line, from, chips));
+    from += line.length + 1;
+    return paragraph;
+  });
+  return draftSchema.node('doc', null, paragraphs);
+}
+
+/** Where an offset of the source stands in the document; inside a field it is the field's beginning. */
+export function positionOf(doc: Node, offset: number): number {
+  let left = offset;
+  let found = -1;
+  doc.forEach((paragraph, start) => {
+    if (found >= 0) return;
+    let position = start + 1;
+    paragraph.forEach((node) => {
+      if (found >= 0) return;
+      const length = sourceLength(node);
+      if (left < length || (left === length && node.isText)) found = position + (node.isText ? left : 0);
+      else {
+        left -= length;
+        position += node.nodeSize;
+      }
+    });
+    if (found < 0) {
+      if (left === 0) found = position;
+      else left -= 1;
+    }
+  });
+  return found < 0 ? doc.content.size - 1 : found;
+}
+
+/** Fields the server found that still stand as plain characters in the document, with where they stand. */
+export function unchippedFields(doc: Node, chips: Chip[]): { from: number; to: number; chip: Chip }[] {
+  return chips
+    .map((chip) => ({ from: positionOf(doc, chip.start), chip }))
+    .filter(({ from, chip }) => isPlain(doc, from, chip))
+    .map(({ from, chip }) => ({ from, to: from + (chip.end - chip.start), chip }));
+}
+
+function isPlain(doc: Node, from: number, chip: Chip): boolean {
+  const length = chip.end - chip.start;
+  const at = doc.resolve(from);
+  if (at.parentOffset + length > at.parent.content.size) return false;
+  let plain = true;
+  doc.nodesBetween(from, from + length, (node) => {
+    if (node.type.name === 'field') plain = false;
+    return true;
+  });
+  return plain && doc.textBetween(from, from + length).startsWith('{');
+}
+
+/** Pasted text as paragraphs; on one line, line breaks become spaces. */
+export function pasted(text: string, oneLine: boolean): Slice {
+  const clean = text.replace(/\r\n?/g, '\n').replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '');
+  const lines = oneLine ? [clean.replace(/\s*\n\s*/g, ' ')] : clean.split('\n');
+  const paragraphs = lines.map((line) =>
+    draftSchema.node('paragraph', null, line ? [draftSchema.text(line)] : []),
+  );
+  return new Slice(Fragment.from(paragraphs), 1, 1);
+}

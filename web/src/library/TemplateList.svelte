@@ -1,0 +1,307 @@
+<script lang="ts">
+  import { searchParams } from 'sv-router';
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { onChange } from '../app/changes';
+  import { shortcuts } from '../app/keys.svelte';
+  import { go } from '../app/router';
+  import Button from '../ui/Button.svelte';
+  import Choose from '../ui/Choose.svelte';
+  import Field from '../ui/Field.svelte';
+  import Page from '../ui/Page.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import { day } from '../ui/when';
+  import { aboutLabels, aboutOptions } from './about';
+
+  type Line = Schemas['TemplateLine'];
+  let lines = $state<Line[] | null>(null);
+  let failed = $state('');
+  let run = 0;
+  const search = $derived(String(searchParams.get('find') ?? ''));
+  let typed = $state('');
+  let timer: ReturnType<typeof setTimeout>;
+  let adding = $state(false);
+  let opener = $state<HTMLButtonElement>();
+  let draft = $state({ name: '', about: 'CONTACT', purpose: '' });
+  let wrong = $state<Record<string, string>>({});
+  let more = $state<{ line: Line; anchor: HTMLElement } | null>(null);
+
+  async function read() {
+    const mine = ++run;
+    try {
+      const found = await ask('get', '/api/templates', { query: { search } });
+      if (mine === run) lines = found;
+      failed = '';
+    } catch (failure) {
+      failed = sentence(failure);
+    }
+  }
+
+  $effect(() => {
+    typed = search;
+    void read();
+  });
+  $effect(() => onChange((change) => change.what === 'template' && void read()));
+  $effect(() => shortcuts([{ key: 'n', label: 'New template', run: () => (adding = true) }]));
+
+  function find() {
+    clearTimeout(timer);
+    timer = setTimeout(() => {
+      if (typed) searchParams.set('find', typed);
+      else searchParams.delete('find');
+    }, 120);
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      const body = { ...draft, subject: '', previewText: '', body: '' } as Schemas['Draft'];
+      const made = await ask('post', '/api/templates', { body });
+      go(`/templates/${made.template.id}`);
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) wrong = { name: sentence(failure) };
+    }
+  }
+
+  async function duplicate(line: Line) {
+    more = null;
+    try {
+      const made = await ask('post', '/api/templates/{id}/duplicate', { params: { id: line.id } });
+      go(`/templates/${made.template.id}`);
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  async function remove(line: Line) {
+    more = null;
+    try {
+      await ask('delete', '/api/templates/{id}', { params: { id: line.id } });
+      await read();
+      notify(`“${line.name}” is deleted.`, {
+        undo: async () => {
+          await ask('post', '/api/templates/{id}/restore', { params: { id: line.id } });
+          await read();
+        },
+      });
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    const way = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    const links = [...document.querySelectorAll<HTMLElement>('.templates a')];
+    const at = links.indexOf(document.activeElement as HTMLElement);
+    if (!way || at < 0) return;
+    event.preventDefault();
+    links[at + way]?.focus();
+  }
+</script>
+
+<Page title="Templates">
+  {#snippet actions()}
+    <input
+      data-finder
+      type="search"
+      placeholder="Find in names and texts  /"
+      aria-label="Find in names and texts"
+      bind:value={typed}
+      oninput={find}
+    />
+    <Button main bind:element={opener} onclick={() => (adding = !adding)}>New template</Button>
+  {/snippet}
+  {#snippet foot()}
+    <span aria-live="polite"
+      >{lines ? `${lines.length} template${lines.length === 1 ? '' : 's'}` : ''}{search ? ' found' : ''}</span
+    >
+    <span class="keys">n new · / find · ? keys</span>
+  {/snippet}
+  {#if failed}
+    <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
+  {:else if lines?.length === 0}
+    <p class="said">
+      {search
+        ? 'No template has these words in its name or text.'
+        : 'There is no template yet. Begin with one you write every week.'}
+    </p>
+  {:else if lines}
+    <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+    <table class="templates" {onkeydown}>
+      <thead>
+        <tr>
+          <th scope="col">Name</th>
+          <th scope="col">Subject</th>
+          <th scope="col">About</th>
+          <th scope="col">Whose</th>
+          <th scope="col" class="figures">Used</th>
+          <th scope="col" class="figures">Changed</th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        {#each lines as line (line.id)}
+          <tr>
+            <td class="name">
+              <a href="/templates/{line.id}">{line.name}</a>
+              {#if line.purpose}<small>{line.purpose}</small>{/if}
+            </td>
+            <td class="subject">{line.subject}</td>
+            <td>{aboutLabels[line.about]}</td>
+            <td>{line.mine ? 'mine' : line.owner}</td>
+            <td class="figures">{line.used || ''}</td>
+            <td class="figures">{day(line.changedAt)}</td>
+            <td class="figures">
+              <Button
+                quiet
+                aria-label="More for {line.name}"
+                onclick={(event: MouseEvent) => (more = { line, anchor: event.currentTarget as HTMLElement })}
+                >more</Button
+              >
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</Page>
+{#if adding}
+  <Slip title="New template" anchor={opener} placement="bottom-end" onclose={() => (adding = false)}>
+    <form onsubmit={add}>
+      <Field label="Name for colleagues" required bind:value={draft.name} error={wrong.name} />
+      <Choose label="It is about" bind:value={draft.about} options={aboutOptions} />
+      <Field
+        label="Purpose"
+        placeholder="After a call, Quotes …"
+        bind:value={draft.purpose}
+        error={wrong.purpose}
+      />
+      <Button main type="submit">Begin</Button>
+    </form>
+  </Slip>
+{/if}
+{#if more}
+  {@const { line, anchor } = more}
+  <Slip title={line.name} {anchor} placement="bottom-end" onclose={() => (more = null)}>
+    <p class="ways">
+      <Button onclick={() => void duplicate(line)}>Duplicate</Button>
+      {#if line.mayChange}<Button danger onclick={() => void remove(line)}>Delete template</Button>{/if}
+    </p>
+    <p class="remark">
+      {line.mayChange
+        ? 'Deleting can be undone for ten seconds.'
+        : `${line.owner} keeps this template. A duplicate is yours.`}
+    </p>
+  </Slip>
+{/if}
+
+<style>
+  input {
+    width: 230px;
+    padding: 6px 10px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
+  }
+
+  .keys {
+    margin-left: auto;
+  }
+
+  .said {
+    padding: 24px 20px;
+    color: var(--ink-soft);
+  }
+
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    table-layout: fixed;
+  }
+
+  th {
+    position: sticky;
+    top: 0;
+    background: var(--paper);
+    color: var(--ink-soft);
+    font-weight: 500;
+    font-size: 12.5px;
+    text-align: left;
+  }
+
+  th,
+  td {
+    padding: 6px 9px;
+    border-bottom: 1px solid var(--rule-soft);
+    color: var(--ink-soft);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  th:first-child,
+  td:first-child {
+    width: 27%;
+    padding-left: 20px;
+  }
+
+  th:nth-child(2) {
+    width: 33%;
+  }
+
+  thead td {
+    width: 72px;
+  }
+
+  tbody tr:hover,
+  tbody tr:focus-within {
+    background: var(--act-tint);
+  }
+
+  .figures {
+    text-align: right;
+  }
+
+  .name a {
+    color: var(--ink);
+    font-weight: 600;
+    text-decoration: none;
+  }
+
+  .name a:hover {
+    text-decoration: underline;
+  }
+
+  small {
+    margin-left: 6px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  .ways {
+    display: flex;
+    gap: 8px;
+  }
+
+  .remark {
+    margin-top: 10px;
+    color: var(--ink-soft);
+  }
+
+  @media (width <= 700px) {
+    th:nth-child(n + 3),
+    td:nth-child(n + 3) {
+      display: none;
+    }
+
+    th:first-child,
+    td:first-child {
+      width: 60%;
+      padding-left: 14px;
+      white-space: normal;
+    }
+  }
+</style>

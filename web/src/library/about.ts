@@ -1,0 +1,11 @@
+/** What a template can be about, in words. */
+export const aboutLabels = {
+  CONTACT: 'a contact',
+  LEAD: 'a lead',
+  DEAL: 'a deal',
+  PERSON: 'any person',
+} as const;
+
+export type About = keyof typeof aboutLabels;
+
+export const aboutOptions = Object.entries(aboutLabels) as [About, string][];

@@ -1,0 +1,130 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client';
+
+  /** A message to be read: as text, by its headers, or as the bytes it was on the wire. */
+  let { read, pieces = [] }: { read: Schemas['SourceText']; pieces?: Schemas['KeptPiece'][] } = $props();
+
+  const ways = ['text', 'headers', 'source'] as const;
+  let way = $state<(typeof ways)[number]>('text');
+  const origins: Record<string, string> = {
+    RECORD: 'from the record',
+    FALLBACK: 'a fallback',
+    CHOSEN: 'chosen for this message',
+    TYPED: 'written for this message',
+  };
+</script>
+
+<div class="mail">
+  <div class="top">
+    <span class="subject"><bdi>{read.subject}</bdi></span>
+    <span class="ways" role="group" aria-label="How to read it">
+      {#each ways as one (one)}
+        <button aria-pressed={way === one} onclick={() => (way = one)}>{one}</button>
+      {/each}
+    </span>
+  </div>
+  {#if way === 'text'}
+    <div class="text">
+      {#if pieces.length}
+        {#each pieces as piece, i (i)}<span
+            class:value={piece.path !== ''}
+            class:typed={piece.origin === 'TYPED' && piece.text.trim() !== ''}
+            title={piece.path ? `${piece.path}, ${origins[piece.origin] ?? ''}` : origins[piece.origin]}
+            >{piece.text}</span
+          >{/each}
+      {:else}{read.text}{/if}
+    </div>
+  {:else if way === 'headers'}
+    <dl>
+      {#each read.headers as header, i (i)}
+        <dt>{header.name}</dt>
+        <dd>{header.value}</dd>
+      {/each}
+    </dl>
+  {:else}
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <pre tabindex="0" aria-label="Source">{read.source}</pre>
+  {/if}
+</div>
+
+<style>
+  .mail {
+    margin-top: 8px;
+    border: 1px solid var(--rule);
+    background: var(--sheet);
+    color: var(--ink);
+  }
+
+  .top {
+    display: flex;
+    gap: 14px;
+    padding: 8px 18px;
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  .subject {
+    font-weight: 600;
+    overflow-wrap: anywhere;
+  }
+
+  .ways {
+    display: flex;
+    gap: 12px;
+    margin-left: auto;
+  }
+
+  .ways button {
+    padding: 0 0 2px;
+    border: 0;
+    border-bottom: 2px solid transparent;
+    background: none;
+    color: var(--ink-soft);
+    font: 13px/1.2 var(--sans);
+    cursor: pointer;
+  }
+
+  .ways button[aria-pressed='true'] {
+    border-color: var(--ink);
+    color: var(--ink);
+  }
+
+  .text {
+    padding: 12px 18px;
+    font: 14px/1.5 var(--letter);
+    white-space: pre-wrap;
+    overflow-wrap: anywhere;
+  }
+
+  .value {
+    border-bottom: 1.5px dotted var(--ink-soft);
+  }
+
+  .typed {
+    background: var(--mine);
+  }
+
+  dl {
+    display: grid;
+    grid-template-columns: max-content minmax(0, 1fr);
+    gap: 4px 14px;
+    padding: 12px 18px;
+    font-size: 13px;
+  }
+
+  dt {
+    color: var(--ink-soft);
+  }
+
+  dd {
+    overflow-wrap: anywhere;
+  }
+
+  pre {
+    max-height: 420px;
+    margin: 0;
+    padding: 12px 18px;
+    overflow: auto;
+    font-size: 12px;
+    line-height: 1.45;
+  }
+</style>

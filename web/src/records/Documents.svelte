@@ -1,0 +1,140 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import Button from '../ui/Button.svelte';
+  import Choose from '../ui/Choose.svelte';
+  import Field from '../ui/Field.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import { notify } from '../ui/notices.svelte';
+
+  /** Quotes, agreements and other papers, with where each stands. They are changed on the deal's page. */
+  let { page, onchanged }: { page: Schemas['RecordPage']; onchanged: () => void } = $props();
+
+  type Shown = Schemas['ShownDocument'];
+  const states = [
+    ['DRAFT', 'draft'],
+    ['SENT', 'sent'],
+    ['SIGNED', 'signed'],
+    ['WITHDRAWN', 'withdrawn'],
+  ] as const;
+  let open = $state<{ id: string; anchor: HTMLElement } | null>(null);
+  let draft = $state({ name: '', link: '', state: 'DRAFT' as Shown['state'] });
+  let wrong = $state<Record<string, string>>({});
+  const onDeal = $derived(page.kind === 'deal');
+
+  function begin(event: MouseEvent, document?: Shown) {
+    draft = document
+      ? { name: document.name, link: document.link, state: document.state }
+      : { name: '', link: '', state: 'DRAFT' };
+    wrong = {};
+    open = { id: document?.id ?? '', anchor: event.currentTarget as HTMLElement };
+  }
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      if (open!.id) {
+        await ask('put', '/api/records/deal/{id}/documents/{document}', {
+          params: { id: page.id, document: open!.id },
+          body: draft,
+        });
+      } else {
+        await ask('post', '/api/records/deal/{id}/documents', { params: { id: page.id }, body: draft });
+      }
+      open = null;
+      onchanged();
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) wrong = { name: sentence(failure) };
+    }
+  }
+
+  async function remove() {
+    const kept = { ...draft };
+    await ask('delete', '/api/records/deal/{id}/documents/{document}', {
+      params: { id: page.id, document: open!.id },
+    });
+    open = null;
+    onchanged();
+    notify(`“${kept.name}” is off this deal.`, {
+      undo: async () => {
+        await ask('post', '/api/records/deal/{id}/documents', { params: { id: page.id }, body: kept });
+        onchanged();
+      },
+    });
+  }
+</script>
+
+{#if page.documents.length || onDeal}
+  <section>
+    <h2>
+      Documents {#if onDeal}<button class="act" onclick={(event) => begin(event)}>add</button>{/if}
+    </h2>
+    <ul>
+      {#each page.documents as document (document.id)}
+        <li>
+          {#if document.link}
+            <a href={document.link} target="_blank" rel="noreferrer">{document.name}</a>
+          {:else}
+            <span>{document.name}</span>
+          {/if}
+          {#if onDeal}
+            <button class="act remark" onclick={(event) => begin(event, document)}>
+              {states.find(([code]) => code === document.state)?.[1]}
+              {document.since}
+            </button>
+          {:else}
+            <span class="remark"
+              >{states.find(([code]) => code === document.state)?.[1]} {document.since}</span
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}
+{#if open}
+  <Slip
+    title={open.id ? 'Document' : 'Add a document'}
+    anchor={open.anchor}
+    placement="left-start"
+    onclose={() => (open = null)}
+  >
+    <form onsubmit={keep}>
+      <Field label="Name" bind:value={draft.name} error={wrong.name} />
+      <Field label="Link" bind:value={draft.link} error={wrong.link} placeholder="https://" />
+      <Choose label="State" bind:value={draft.state} options={states} />
+      <Button main type="submit">Keep</Button>
+      {#if open.id}<Button quiet danger onclick={() => void remove()}>Take off</Button>{/if}
+    </form>
+  </Slip>
+{/if}
+
+<style>
+  h2 {
+    margin-bottom: 4px;
+    font: 500 15.5px/1.2 var(--serif);
+  }
+
+  li {
+    display: flex;
+    gap: 8px;
+    padding: 5px 0;
+    border-top: 1px solid var(--rule-soft);
+    font-size: 13.5px;
+  }
+
+  .remark {
+    margin-left: auto;
+    color: var(--ink-soft);
+    white-space: nowrap;
+  }
+
+  .act {
+    padding: 0 2px;
+    border: 0;
+    background: none;
+    color: var(--act);
+    font: 13.5px/1.2 var(--sans);
+    cursor: pointer;
+  }
+</style>

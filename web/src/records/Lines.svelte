@@ -1,0 +1,216 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import Button from '../ui/Button.svelte';
+
+  /** What is on a deal: blocks, hives, weeks and rate, with the totals the server works out. */
+  let { page, onchanged }: { page: Schemas['RecordPage']; onchanged: (page: Schemas['RecordPage']) => void } =
+    $props();
+
+  interface Typed {
+    block: string;
+    crop: string;
+    hives: string;
+    weeks: string;
+    rate: string;
+  }
+  let typed = $state<Typed[] | null>(null);
+  let wrong = $state<Record<string, string>>({});
+  const columns = [
+    ['block', 'Block'],
+    ['crop', 'Crop'],
+    ['hives', 'Hives'],
+    ['weeks', 'Weeks'],
+    ['rate', 'Rate'],
+  ] as const;
+
+  function open() {
+    typed = page.lines.map((line) => ({
+      block: line.block,
+      crop: line.crop,
+      hives: String(line.hives),
+      weeks: String(line.weeks),
+      rate: line.rate.toFixed(2),
+    }));
+    if (!typed.length) add();
+    wrong = {};
+  }
+
+  function add() {
+    typed = [...(typed ?? []), { block: '', crop: '', hives: '', weeks: '', rate: '' }];
+  }
+
+  async function keep() {
+    try {
+      const lines = typed!.map((line) => ({
+        ...line,
+        hives: Number(line.hives) || 0,
+        weeks: Number(line.weeks) || 0,
+        rate: line.rate.trim() === '' ? -1 : Number(line.rate),
+      }));
+      onchanged(
+        await ask('put', '/api/records/deal/{id}/lines', { params: { id: page.id }, body: lines as never }),
+      );
+      typed = null;
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) wrong = { lines: sentence(failure) };
+    }
+  }
+</script>
+
+<section>
+  <h2>
+    Lines {#if !typed}<button class="act" onclick={open}>change</button>{/if}
+  </h2>
+  {#if typed}
+    <table>
+      <thead>
+        <tr
+          >{#each columns as [name, label] (name)}<th scope="col">{label}</th>{/each}<td></td></tr
+        >
+      </thead>
+      <tbody>
+        {#each typed as line, i (i)}
+          <tr>
+            {#each columns as [name, label] (name)}
+              <td>
+                <input
+                  class={name}
+                  aria-label="{label}, line {i + 1}"
+                  aria-invalid={wrong[`lines.${i}.${name}`] ? true : undefined}
+                  title={wrong[`lines.${i}.${name}`]}
+                  bind:value={line[name]}
+                />
+              </td>
+            {/each}
+            <td>
+              <button
+                class="act"
+                aria-label="Take out line {i + 1}"
+                onclick={() => (typed = typed!.toSpliced(i, 1))}>×</button
+              >
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#each Object.values(wrong) as one, i (i)}<p class="wrong" role="alert">{one}</p>{/each}
+    <p class="ways">
+      <Button main onclick={() => void keep()}>Keep lines</Button>
+      <Button quiet onclick={add}>Add a line</Button>
+      <Button quiet onclick={() => (typed = null)}>Leave</Button>
+    </p>
+  {:else if page.lines.length}
+    <table>
+      <thead>
+        <tr
+          ><th scope="col">Block</th><th scope="col" class="figures">Hives × weeks</th><th
+            scope="col"
+            class="figures">Rate</th
+          ><th scope="col" class="figures">Total</th></tr
+        >
+      </thead>
+      <tbody>
+        {#each page.lines as line, i (i)}
+          <tr>
+            <td>{line.block} <small>{line.crop}</small></td>
+            <td class="figures">{line.hives} × {line.weeks}</td>
+            <td class="figures">{line.rate.toFixed(2)}</td>
+            <td class="figures">{line.total}</td>
+          </tr>
+        {/each}
+      </tbody>
+      <tfoot>
+        <tr><th scope="row" colspan="3">Sum</th><td class="figures">{page.linesTotal}</td></tr>
+      </tfoot>
+    </table>
+  {:else}
+    <p class="none">Nothing on this deal yet.</p>
+  {/if}
+</section>
+
+<style>
+  section {
+    margin-bottom: 16px;
+  }
+
+  h2 {
+    margin-bottom: 4px;
+    font: 500 15.5px/1.2 var(--serif);
+  }
+
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    font-size: 13px;
+  }
+
+  th {
+    padding: 3px 4px 3px 0;
+    color: var(--ink-soft);
+    font-weight: 400;
+    font-size: 12px;
+    text-align: left;
+  }
+
+  td {
+    padding: 4px 4px 4px 0;
+    border-top: 1px solid var(--rule-soft);
+  }
+
+  tfoot td {
+    border-top: 1px solid var(--rule);
+    font-weight: 600;
+  }
+
+  .figures {
+    text-align: right;
+    white-space: nowrap;
+  }
+
+  small {
+    color: var(--ink-soft);
+  }
+
+  input {
+    width: 100%;
+    min-width: 34px;
+    padding: 2px 4px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
+  }
+
+  input.block {
+    min-width: 100px;
+  }
+
+  [aria-invalid] {
+    border-color: var(--stop);
+  }
+
+  .act {
+    padding: 0 2px;
+    border: 0;
+    background: none;
+    color: var(--act);
+    font: 13.5px/1 var(--sans);
+    cursor: pointer;
+  }
+
+  .wrong {
+    color: var(--stop);
+    font-size: 12.5px;
+  }
+
+  .ways {
+    margin-top: 8px;
+  }
+
+  .none {
+    color: var(--ink-soft);
+    font-size: 13.5px;
+  }
+</style>

@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { ask } from '../api/client';
+
+  /** Finds one record by a few letters of its name. */
+  let {
+    label,
+    kind,
+    name = '',
+    error = '',
+    onchoose,
+  }: {
+    label: string;
+    kind: 'contact' | 'organisation';
+    name?: string;
+    error?: string;
+    onchoose: (id: string, name: string) => void;
+  } = $props();
+
+  const id = $props.id();
+  // svelte-ignore state_referenced_locally
+  let typed = $state(name);
+  let found = $state<{ id: string; name: string; remark: string }[]>([]);
+  let open = $state(false);
+  let at = $state(0);
+  let run = 0;
+
+  async function find() {
+    const mine = ++run;
+    open = true;
+    const window = await ask('get', '/api/records/{kind}', {
+      params: { kind },
+      query: { search: typed, most: 7 },
+    }).catch(() => null);
+    if (mine !== run || !window) return;
+    found = window.lines.map((line) => ({ id: line.id, name: line.cells[0], remark: line.cells[1] }));
+    at = 0;
+  }
+
+  function choose(one: (typeof found)[number]) {
+    typed = one.name;
+    open = false;
+    onchoose(one.id, one.name);
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (!open || !found.length) return;
+    if (event.key === 'ArrowDown') at = (at + 1) % found.length;
+    else if (event.key === 'ArrowUp') at = (at + found.length - 1) % found.length;
+    else if (event.key === 'Enter') choose(found[at]);
+    else if (event.key === 'Escape') open = false;
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+</script>
+
+<div class="finder">
+  <label for={id}>{label}</label>
+  <input
+    {id}
+    role="combobox"
+    aria-expanded={open}
+    aria-controls="{id}-found"
+    aria-activedescendant={open && found[at] ? `${id}-${at}` : undefined}
+    autocomplete="off"
+    placeholder="a few letters of its name"
+    bind:value={typed}
+    oninput={() => {
+      if (!typed) onchoose('', '');
+      void find();
+    }}
+    onblur={() => (open = false)}
+    {onkeydown}
+  />
+  <ul id="{id}-found" role="listbox" aria-label={label} hidden={!open}>
+    {#each found as one, i (one.id)}
+      <li
+        id="{id}-{i}"
+        role="option"
+        aria-selected={i === at}
+        onpointerdown={(event) => {
+          event.preventDefault();
+          choose(one);
+        }}
+      >
+        {one.name} <small>{one.remark}</small>
+      </li>
+    {:else}
+      <li role="option" aria-selected="false" aria-disabled="true">Nothing of this name</li>
+    {/each}
+  </ul>
+  {#if error}<p>{error}</p>{/if}
+</div>
+
+<style>
+  .finder {
+    position: relative;
+    margin-bottom: 10px;
+  }
+
+  label {
+    display: block;
+    margin-bottom: 2px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  input {
+    width: 100%;
+    padding: 6px 9px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: var(--base) / 1.35 var(--sans);
+  }
+
+  ul {
+    border: 1px solid var(--rule);
+    border-top: 0;
+    background: var(--sheet);
+  }
+
+  li {
+    padding: 4px 9px;
+    cursor: pointer;
+  }
+
+  li[aria-selected='true'] {
+    background: var(--act-tint);
+  }
+
+  small {
+    color: var(--ink-soft);
+  }
+
+  p {
+    margin-top: 3px;
+    color: var(--stop);
+    font-size: 12.5px;
+  }
+</style>

@@ -1,0 +1,196 @@
+<script lang="ts">
+  import { searchParams } from 'sv-router';
+  import { ask, fieldsOf, sentence } from '../api/client';
+  import { go, recordAddress, route } from '../app/router';
+  import { me } from '../app/session.svelte';
+  import Button from '../ui/Button.svelte';
+  import Field from '../ui/Field.svelte';
+  import Ledger from '../ui/Ledger.svelte';
+  import Page from '../ui/Page.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import RecordFinder from './RecordFinder.svelte';
+
+  const people = [
+    ['contact', 'Contacts', '/people/contacts'],
+    ['lead', 'Leads', '/people/leads'],
+    ['organisation', 'Organisations', '/people/organisations'],
+  ] as const;
+  const kind = $derived(
+    route.pathname.startsWith('/deals')
+      ? 'deal'
+      : (people.find(([, , address]) => address === route.pathname)?.[0] ?? 'contact'),
+  );
+  const search = $derived(String(searchParams.get('find') ?? ''));
+  const sort = $derived(String(searchParams.get('by') ?? ''));
+  const descending = $derived(searchParams.get('down') !== null);
+
+  let typed = $state('');
+  let total = $state<number | null>(null);
+  let timer: ReturnType<typeof setTimeout>;
+  let adding = $state(false);
+  let opener = $state<HTMLButtonElement>();
+  let values = $state<Record<string, string>>({});
+  let email = $state('');
+  let wrong = $state<Record<string, string>>({});
+
+  $effect(() => {
+    typed = search;
+  });
+
+  function find() {
+    clearTimeout(timer);
+    timer = setTimeout(() => {
+      if (typed) searchParams.set('find', typed);
+      else searchParams.delete('find');
+    }, 150);
+  }
+
+  async function load(from: number, most: number) {
+    const window = await ask('get', '/api/records/{kind}', {
+      params: { kind },
+      query: { search, sort, descending, from, most },
+    });
+    total = window.total;
+    return window;
+  }
+
+  function sortBy(column: string, down: boolean) {
+    searchParams.set('by', column);
+    if (down) searchParams.set('down', 'yes');
+    else searchParams.delete('down');
+  }
+
+  function begin() {
+    values = kind === 'deal' ? { stage: 'enquiry' } : kind === 'lead' ? { state: 'new' } : {};
+    values.owner = me().id;
+    email = '';
+    wrong = {};
+    adding = !adding;
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      const made = await ask('post', '/api/records/{kind}', { params: { kind }, body: { values, email } });
+      adding = false;
+      go(recordAddress(kind, made.id));
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) wrong = { last_name: sentence(failure), name: sentence(failure) };
+    }
+  }
+</script>
+
+<Page title={kind === 'deal' ? 'Deals' : 'People'}>
+  {#snippet heading()}
+    <h1>{kind === 'deal' ? 'Deals' : 'People'}</h1>
+    {#if kind !== 'deal'}
+      <nav aria-label="Kinds of people">
+        {#each people as [one, label, address] (one)}
+          <a href={address} aria-current={kind === one ? 'page' : undefined}>{label}</a>
+        {/each}
+      </nav>
+    {/if}
+  {/snippet}
+  {#snippet actions()}
+    <input
+      data-finder
+      type="search"
+      placeholder="Find  /"
+      aria-label="Find in this list"
+      bind:value={typed}
+      oninput={find}
+    />
+    <Button bind:element={opener} onclick={begin}>New {kind}</Button>
+  {/snippet}
+  {#snippet foot()}
+    <span aria-live="polite"
+      >{total === null ? '' : `${total} ${kind}${total === 1 ? '' : 's'}`}{search ? ' found' : ''}</span
+    >
+    <span class="keys">↑ ↓ walk · / find · ? keys</span>
+  {/snippet}
+  <Ledger
+    label={`${kind}s`}
+    address={(id) => recordAddress(kind, id)}
+    {load}
+    reload={`${kind} ${search} ${sort} ${descending}`}
+    {sort}
+    {descending}
+    onsort={sortBy}
+  />
+</Page>
+{#if adding}
+  <Slip title="New {kind}" anchor={opener} placement="bottom-end" onclose={() => (adding = false)}>
+    <form onsubmit={add}>
+      {#if kind === 'contact' || kind === 'lead'}
+        <Field label="First name" bind:value={values.first_name} error={wrong.first_name} />
+        <Field label="Surname" bind:value={values.last_name} error={wrong.last_name} />
+        <Field label="E-mail" bind:value={email} error={wrong.email} />
+      {:else}
+        <Field label="Name" bind:value={values.name} error={wrong.name} />
+      {/if}
+      {#if kind === 'lead'}
+        <Field label="Company" bind:value={values.company} error={wrong.company} />
+      {/if}
+      {#if kind === 'contact' || kind === 'deal'}
+        <RecordFinder
+          label="Organisation"
+          kind="organisation"
+          onchoose={(id) => (values.organisation = id)}
+          error={wrong.organisation}
+        />
+      {/if}
+      <Button main type="submit">Add {kind}</Button>
+    </form>
+  </Slip>
+{/if}
+
+<style>
+  h1 {
+    font: 500 21px/1.2 var(--serif);
+  }
+
+  nav {
+    display: flex;
+    gap: 14px;
+    align-self: stretch;
+    margin-left: 6px;
+  }
+
+  nav a {
+    display: flex;
+    align-items: center;
+    border-bottom: 2px solid transparent;
+    color: var(--ink-soft);
+    text-decoration: none;
+  }
+
+  nav a[aria-current] {
+    border-color: var(--ink);
+    color: var(--ink);
+  }
+
+  input {
+    width: 210px;
+    padding: 6px 10px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
+  }
+
+  .keys {
+    margin-left: auto;
+  }
+
+  @media (width <= 700px) {
+    input {
+      width: 150px;
+    }
+
+    nav a {
+      min-height: 30px;
+    }
+  }
+</style>

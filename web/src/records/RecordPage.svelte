@@ -1,0 +1,168 @@
+<script lang="ts">
+  import { ask, sentence, type Schemas } from '../api/client';
+  import { onChange } from '../app/changes';
+  import { shortcuts } from '../app/keys.svelte';
+  import { route } from '../app/router';
+  import Button from '../ui/Button.svelte';
+  import Page from '../ui/Page.svelte';
+  import Addresses from './Addresses.svelte';
+  import Documents from './Documents.svelte';
+  import Facts from './Facts.svelte';
+  import Lines from './Lines.svelte';
+  import RelatedRecords from './RelatedRecords.svelte';
+  import Said from './Said.svelte';
+  import { draftKey, hasDraft } from '../desk/keptDrafts';
+
+  type RecordPage = Schemas['RecordPage'];
+
+  const kind = $derived(
+    (route.pathname.startsWith('/deals')
+      ? 'deal'
+      : String((route.params as Record<string, string>).kind ?? '').replace(/s$/, '')) as RecordPage['kind'],
+  );
+  const id = $derived(String((route.params as Record<string, string>).id ?? ''));
+  let page = $state<RecordPage | null>(null);
+  let failed = $state('');
+  let writing = $state(false);
+  /** The fields the message being written takes its values from. */
+  let used = $state<string[]>([]);
+
+  const isPerson = $derived(kind === 'contact' || kind === 'lead');
+  const contacts = $derived(page?.related.find((one) => one.title === 'Contacts')?.lines ?? []);
+  const canWrite = $derived(isPerson || (kind === 'deal' && contacts.length > 0));
+
+  async function read() {
+    try {
+      page = await ask('get', '/api/records/{kind}/{id}', { params: { kind, id } });
+      failed = '';
+    } catch (failure) {
+      failed = sentence(failure);
+    }
+  }
+
+  $effect(() => {
+    void kind;
+    void id;
+    page = null;
+    used = [];
+    writing = hasDraft(draftKey(kind, id));
+    void read();
+  });
+
+  $effect(() =>
+    onChange((change) => {
+      if (change.what === 'hello' || (page && change.id === page.id) || change.what === 'outbox') void read();
+    }),
+  );
+
+  $effect(() =>
+    shortcuts([
+      {
+        key: 'w',
+        label: 'Write to this record',
+        run: () => {
+          if (canWrite) writing = true;
+        },
+      },
+    ]),
+  );
+
+  const sent = $derived(page?.said.filter((one) => one.kind === 'MESSAGE').length ?? 0);
+</script>
+
+<Page title={page?.name ?? '…'} crumb={page?.crumb}>
+  {#snippet actions()}
+    {#if canWrite}
+      <Button main onclick={() => (writing = !writing)} aria-expanded={writing}
+        >Write <span class="key">w</span></Button
+      >
+    {/if}
+  {/snippet}
+  {#snippet foot()}
+    {#if page}<span>{sent === 1 ? 'one message' : `${sent} messages`} in its history</span>{/if}
+    <span class="keys">w write · ? keys</span>
+  {/snippet}
+  {#if failed}
+    <p class="failed" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
+  {:else if page}
+    <div class="columns">
+      <section class="said" aria-label="Correspondence">
+        {#if writing && canWrite}
+          {#await import('../desk/Write.svelte') then { default: Write }}
+            <Write
+              {page}
+              {contacts}
+              onclose={() => {
+                writing = false;
+                used = [];
+              }}
+              onsent={() => {
+                writing = false;
+                used = [];
+                void read();
+              }}
+              onused={(paths) => (used = paths)}
+              onfilled={() => void read()}
+            />
+          {/await}
+        {/if}
+        <Said {page} onchanged={() => void read()} />
+      </section>
+      <aside class="facts" aria-label="Facts">
+        <Facts {page} {used} onchanged={(next) => (page = next)} />
+        {#if isPerson}<Addresses {page} onchanged={(next) => (page = next)} />{/if}
+        {#if kind === 'deal'}<Lines {page} onchanged={(next) => (page = next)} />{/if}
+        <RelatedRecords {page} onchanged={() => void read()} />
+        {#if kind !== 'lead'}<Documents {page} onchanged={() => void read()} />{/if}
+      </aside>
+    </div>
+  {/if}
+</Page>
+
+<style>
+  .key {
+    opacity: 0.8;
+  }
+
+  .keys {
+    margin-left: auto;
+  }
+
+  .failed {
+    padding: 20px;
+  }
+
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(280px, 400px);
+    height: 100%;
+  }
+
+  .said {
+    min-height: 0;
+    padding: 12px 30px 20px 20px;
+    overflow: auto;
+    background: var(--shade);
+  }
+
+  .facts {
+    min-height: 0;
+    padding: 14px 20px 20px 26px;
+    overflow: auto;
+    border-left: 1px solid var(--rule);
+  }
+
+  @media (width <= 700px) {
+    .columns {
+      display: block;
+      height: auto;
+    }
+
+    .said,
+    .facts {
+      padding: 12px 14px;
+      overflow: visible;
+      border: 0;
+    }
+  }
+</style>

@@ -1,0 +1,92 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence } from '../api/client';
+  import { me, session } from '../app/session.svelte';
+  import Button from '../ui/Button.svelte';
+  import Field from '../ui/Field.svelte';
+  import Page from '../ui/Page.svelte';
+  import { notify } from '../ui/notices.svelte';
+
+  const who = me();
+  let profile = $state({
+    firstName: who.firstName,
+    lastName: who.lastName,
+    jobTitle: who.jobTitle,
+    phone: who.phone,
+    signature: who.signature,
+  });
+  let password = $state('');
+  let wrong = $state<Record<string, string>>({});
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      session.now!.who = await ask('put', '/api/profile', { body: profile });
+      wrong = {};
+      notify('Your profile is kept.');
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) notify(sentence(failure), { stop: true });
+    }
+  }
+
+  async function change(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      await ask('put', '/api/team/{id}/password', { params: { id: who.id }, body: { password } });
+      password = '';
+      wrong = {};
+      notify('Your password is changed.');
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+    }
+  }
+</script>
+
+<Page title="My profile" crumb="what templates take from you as the sender">
+  <div class="columns">
+    <form onsubmit={keep}>
+      <div class="two">
+        <Field label="First name" bind:value={profile.firstName} error={wrong.firstName} />
+        <Field label="Surname" bind:value={profile.lastName} error={wrong.lastName} />
+      </div>
+      <Field label="Job title" bind:value={profile.jobTitle} error={wrong.jobTitle} />
+      <Field label="Phone" bind:value={profile.phone} error={wrong.phone} />
+      <Field label="Signature" lines={5} bind:value={profile.signature} error={wrong.signature} />
+      <Button main type="submit">Keep</Button>
+    </form>
+    {#if !session.now?.demo}
+      <form onsubmit={change}>
+        <Field
+          label="New password"
+          type="password"
+          autocomplete="new-password"
+          bind:value={password}
+          error={wrong.password}
+          remark="At least 12 characters."
+        />
+        <Button type="submit">Change password</Button>
+      </form>
+    {/if}
+  </div>
+</Page>
+
+<style>
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(0, 480px) minmax(0, 300px);
+    gap: 50px;
+    padding: 20px;
+  }
+
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 12px;
+  }
+
+  @media (width <= 700px) {
+    .columns {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,294 @@
+<script lang="ts">
+  /**
+   * A list of any length, one line a record: sorted by pressing a column's name, read a window at a time while one
+   * scrolls, walked with the arrow keys.
+   */
+  interface Column {
+    name: string;
+    label: string;
+    figures: boolean;
+  }
+  interface Line {
+    id: string;
+    cells: string[];
+  }
+  interface Window {
+    total: number;
+    columns: Column[];
+    lines: Line[];
+  }
+
+  let {
+    label,
+    address,
+    load,
+    reload,
+    sort,
+    descending,
+    onsort,
+  }: {
+    label: string;
+    address: (id: string) => string;
+    load: (from: number, most: number) => Promise<Window>;
+    /** Changes whenever the lines have to be read again from the start. */
+    reload: string;
+    sort: string;
+    descending: boolean;
+    onsort: (column: string, descending: boolean) => void;
+  } = $props();
+
+  const height = 33;
+  const chunk = 100;
+  let total = $state(-1);
+  let columns = $state<Column[]>([]);
+  let lines = $state<Record<number, Line>>({});
+  let failed = $state('');
+  let slow = $state(false);
+  let body = $state<HTMLElement>();
+  let top = $state(0);
+  let viewport = $state(600);
+  let run = 0;
+  const asked = new Set<number>();
+
+  const first = $derived(Math.max(0, Math.floor(top / height) - 8));
+  const last = $derived(Math.min(total, Math.ceil((top + viewport) / height) + 8));
+  const shown = $derived(Array.from({ length: Math.max(0, last - first) }, (_, i) => first + i));
+
+  async function read(part: number, mine: number) {
+    if (asked.has(part)) return;
+    asked.add(part);
+    const late = setTimeout(() => (slow = true), 300);
+    try {
+      const window = await load(part * chunk, chunk);
+      if (mine !== run) return;
+      total = window.total;
+      columns = window.columns;
+      window.lines.forEach((line, i) => (lines[part * chunk + i] = line));
+      failed = '';
+    } catch (failure) {
+      if (mine === run) failed = failure instanceof Error ? failure.message : '';
+      asked.delete(part);
+    } finally {
+      clearTimeout(late);
+      slow = false;
+    }
+  }
+
+  $effect(() => {
+    void reload;
+    run++;
+    asked.clear();
+    lines = {};
+    if (body) body.scrollTop = 0;
+    top = 0;
+    void read(0, run);
+  });
+
+  $effect(() => {
+    if (total < 0) return;
+    for (let part = Math.floor(first / chunk); part <= Math.floor(Math.max(0, last - 1) / chunk); part++) {
+      void read(part, run);
+    }
+  });
+
+  function onkeydown(event: KeyboardEvent) {
+    const steps: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 };
+    const step = steps[event.key];
+    const at = (document.activeElement as HTMLElement | null)?.closest<HTMLElement>('[data-at]');
+    if (!step || !at || !body) return;
+    event.preventDefault();
+    const next = Number(at.dataset.at) + step;
+    if (next < 0 || next >= total) return;
+    const edge = next * height;
+    if (edge < body.scrollTop) body.scrollTop = edge;
+    if (edge + height > body.scrollTop + viewport) body.scrollTop = edge + height - viewport;
+    requestAnimationFrame(() => body?.querySelector<HTMLElement>(`[data-at="${next}"] a`)?.focus());
+  }
+</script>
+
+<div class="ledger" style:--columns={columns.length}>
+  {#if failed}
+    <p class="said" role="alert">{failed} The list is read again when you sort or search.</p>
+  {:else if total === 0}
+    <p class="said">Nothing here fits what you look for.</p>
+  {:else}
+    <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+    <div
+      class="body"
+      role="table"
+      aria-label={label}
+      aria-rowcount={total + 1}
+      tabindex="-1"
+      bind:this={body}
+      bind:clientHeight={viewport}
+      onscroll={() => (top = body?.scrollTop ?? 0)}
+      {onkeydown}
+    >
+      <div class="line head" role="row" aria-rowindex={1}>
+        {#each columns as column (column.name)}
+          <div
+            role="columnheader"
+            class:figures={column.figures}
+            aria-sort={(sort || columns[0].name) === column.name
+              ? descending
+                ? 'descending'
+                : 'ascending'
+              : undefined}
+          >
+            <button
+              onclick={() =>
+                onsort(column.name, (sort || columns[0].name) === column.name ? !descending : false)}
+            >
+              {column.label}<span class="way" aria-hidden="true"
+                >{(sort || columns[0].name) === column.name ? (descending ? ' ↓' : ' ↑') : ''}</span
+              >
+            </button>
+          </div>
+        {/each}
+      </div>
+      <div class="tall" style:height="{Math.max(total, 0) * height}px" role="rowgroup">
+        {#each shown as at (at)}
+          {@const line = lines[at]}
+          <div
+            class="line"
+            role="row"
+            aria-rowindex={at + 2}
+            data-at={at}
+            style:transform="translateY({at * height}px)"
+          >
+            {#if line}
+              {#each line.cells as cell, i (i)}
+                <div role="cell" class:figures={columns[i]?.figures} class:name={i === 0}>
+                  {#if i === 0}
+                    <a href={address(line.id)}><bdi>{cell || 'no name'}</bdi></a>
+                  {:else}
+                    <bdi>{cell}</bdi>
+                  {/if}
+                </div>
+              {/each}
+            {:else}
+              <div role="cell" class="soft">…</div>
+            {/if}
+          </div>
+        {/each}
+      </div>
+    </div>
+    {#if slow}<p class="reading" role="status">reading …</p>{/if}
+  {/if}
+</div>
+
+<style>
+  .ledger {
+    position: relative;
+    height: 100%;
+  }
+
+  .body {
+    height: 100%;
+    overflow: auto;
+    outline: none;
+  }
+
+  .tall {
+    position: relative;
+  }
+
+  .line {
+    display: grid;
+    grid-template-columns: minmax(180px, 1.5fr) repeat(calc(var(--columns) - 1), minmax(90px, 1fr));
+    gap: 18px;
+    align-items: center;
+    height: 33px;
+    padding: 0 20px;
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  .tall .line {
+    position: absolute;
+    top: 0;
+    right: 0;
+    left: 0;
+  }
+
+  .tall .line:hover,
+  .tall .line:focus-within {
+    background: var(--act-tint);
+  }
+
+  .head {
+    position: sticky;
+    top: 0;
+    z-index: 1;
+    border-bottom: 1px solid var(--rule);
+    background: var(--paper);
+  }
+
+  .line > div {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    color: var(--ink-soft);
+  }
+
+  .line > .name {
+    overflow: visible;
+  }
+
+  .figures {
+    text-align: right;
+  }
+
+  .line a {
+    display: block;
+    overflow: hidden;
+    color: var(--ink);
+    font-weight: 600;
+    text-decoration: none;
+    text-overflow: ellipsis;
+  }
+
+  .line a::after {
+    position: absolute;
+    inset: 0;
+    content: '';
+  }
+
+  .line a:focus-visible {
+    outline-offset: -2px;
+  }
+
+  button {
+    padding: 6px 0;
+    border: 0;
+    background: none;
+    color: var(--ink-soft);
+    font: 500 12.5px/1 var(--sans);
+    cursor: pointer;
+  }
+
+  .said {
+    padding: 24px 20px;
+    color: var(--ink-soft);
+  }
+
+  .reading {
+    position: absolute;
+    right: 20px;
+    bottom: 8px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  @media (width <= 700px) {
+    .line {
+      grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+      gap: 10px;
+      padding: 0 14px;
+    }
+
+    .line > div:nth-child(n + 3) {
+      display: none;
+    }
+  }
+</style>
