@@ -34,7 +34,8 @@
   void countWaiting();
 </script>
 
-<svelte:window onkeydown={onKey} />
+<!-- Before the editors see the key: they keep some for themselves. -->
+<svelte:window onkeydowncapture={onKey} />
 
 <a class="skip" href="#view">Skip to the page</a>
 <div class="shell">

@@ -1,3 +1,5 @@
+import { untrack } from 'svelte';
+
 /** What a key does on the view that is open. */
 export interface Shortcut {
   /** As `KeyboardEvent.key`, with `Ctrl+`, `Alt+` or `Shift+` before it. */
@@ -23,9 +25,10 @@ export function turnSingleKeys(on: boolean): void {
 
 /** Adds shortcuts while a view is open: `$effect(() => shortcuts([…]))`. */
 export function shortcuts(list: Shortcut[]): () => void {
-  keys.list = [...keys.list, ...list];
+  // Reading the list here would make the effect that adds to it run again for ever.
+  keys.list = [...untrack(() => keys.list), ...list];
   return () => {
-    keys.list = keys.list.filter((one) => !list.includes(one));
+    keys.list = untrack(() => keys.list).filter((one) => !list.includes(one));
   };
 }
 

@@ -9,7 +9,7 @@
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
-  import { time } from '../ui/when';
+  import { timeOrDay } from '../ui/when';
   import { aboutLabels, aboutOptions, type About } from '../library/about';
   import ChipSlip from './ChipSlip.svelte';
   import DraftField from './DraftField.svelte';
@@ -182,7 +182,7 @@
   {#snippet foot()}
     <span role="status" class={desk.keeping.is}>
       {#if !desk.mayChange}read only
-      {:else if desk.keeping.is === 'kept'}kept {time(desk.keeping.at)}
+      {:else if desk.keeping.is === 'kept'}kept {timeOrDay(desk.keeping.at)}
       {:else if desk.keeping.is === 'keeping'}keeping …
       {:else if desk.keeping.is === 'unkept'}not kept yet: {desk.keeping.why} Your words are safe in this browser.
       {:else}not kept: {desk.keeping.why}{/if}

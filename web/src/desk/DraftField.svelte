@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { baseKeymap } from 'prosemirror-commands';
   import { history, redo, undo } from 'prosemirror-history';
   import { keymap } from 'prosemirror-keymap';
@@ -235,15 +236,17 @@
   /** Takes the place of a stretch of the source, as when a note's remedy is taken. */
   export function replaceSource(start: number, end: number, text: string): void {
     if (!view) return;
-    const now = sourceOf(view.state.doc);
-    setSource(now.slice(0, start) + text + now.slice(end), []);
-  }
-
-  /** Takes the place of everything. */
-  export function setSource(next: string, nextChips: Chip[]): void {
-    if (!view) return;
-    const doc = documentOf(next, nextChips);
-    view.dispatch(view.state.tr.replaceWith(0, view.state.doc.content.size, doc.content));
+    const doc = view.state.doc;
+    const at = positionOf(doc, start);
+    const node = doc.nodeAt(at);
+    if (node?.type.name === 'field') {
+      const begins = doc.textBetween(0, at, '\n').length;
+      const written = (node.attrs.chip as Chip).written;
+      const mended = written.slice(0, start - begins) + text + written.slice(end - begins);
+      view.dispatch(view.state.tr.replaceWith(at, at + 1, draftSchema.text(mended)));
+    } else {
+      view.dispatch(view.state.tr.insertText(text, at, positionOf(doc, end)));
+    }
   }
 
   /** Puts the cursor at an offset of the source. */
@@ -268,7 +271,7 @@
 </script>
 
 <div class="draft" class:one={oneLine} class:empty={!source} data-placeholder={placeholder}>
-  <div class="text" {@attach mount}></div>
+  <div class="text" {@attach (element) => untrack(() => mount(element))}></div>
 </div>
 <FieldFinder id="{id}-finder" rect={finding?.rect} {found} {at} onchoose={putIn} />
 

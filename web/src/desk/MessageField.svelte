@@ -1,10 +1,12 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { baseKeymap } from 'prosemirror-commands';
   import { history, redo, undo } from 'prosemirror-history';
   import { keymap } from 'prosemirror-keymap';
   import { Fragment, Node, Slice } from 'prosemirror-model';
   import { EditorState, Plugin, TextSelection } from 'prosemirror-state';
   import { EditorView } from 'prosemirror-view';
+  import { pastedLines } from './draftText';
   import {
     gapsOf,
     isChanged,
@@ -52,10 +54,8 @@
   }
 
   function paste(text: string): Slice {
-    const clean = text.replace(/\r\n?/g, '\n').replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '');
-    const lines = oneLine ? [clean.replace(/\s*\n\s*/g, ' ')] : clean.split('\n');
     const mine = [messageSchema.mark('mine')];
-    const paragraphs = lines.map((line) =>
+    const paragraphs = pastedLines(text, oneLine).map((line) =>
       messageSchema.node('paragraph', null, line ? [messageSchema.text(line, mine)] : []),
     );
     return new Slice(Fragment.from(paragraphs), 1, 1);
@@ -145,7 +145,7 @@
   }
 </script>
 
-<div class="text" class:one={oneLine} {@attach mount}></div>
+<div class="text" class:one={oneLine} {@attach (element) => untrack(() => mount(element))}></div>
 
 <style>
   .text {

@@ -122,11 +122,17 @@ function isPlain(doc: Node, from: number, chip: Chip): boolean {
   return plain && doc.textBetween(from, from + length).startsWith('{');
 }
 
-/** Pasted text as paragraphs; on one line, line breaks become spaces. */
+/** The lines of pasted text without control characters; on one line, line breaks become spaces. */
+export function pastedLines(text: string, oneLine: boolean): string[] {
+  const clean = [...text.replace(/\r\n?/g, '\n')]
+    .filter((one) => one === '\n' || one === '\t' || (one >= ' ' && one !== '\u007f'))
+    .join('');
+  return oneLine ? [clean.replace(/\s*\n\s*/g, ' ')] : clean.split('\n');
+}
+
+/** Pasted text as paragraphs of a draft. */
 export function pasted(text: string, oneLine: boolean): Slice {
-  const clean = text.replace(/\r\n?/g, '\n').replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '');
-  const lines = oneLine ? [clean.replace(/\s*\n\s*/g, ' ')] : clean.split('\n');
-  const paragraphs = lines.map((line) =>
+  const paragraphs = pastedLines(text, oneLine).map((line) =>
     draftSchema.node('paragraph', null, line ? [draftSchema.text(line)] : []),
   );
   return new Slice(Fragment.from(paragraphs), 1, 1);

@@ -140,18 +140,13 @@ export const keepsValuesHonest = new Plugin({
   appendTransaction: (transactions, _, state) => {
     if (!transactions.some((one) => one.docChanged)) return null;
     const stretches = new Map<number, { text: string; piece: Piece; places: [number, number][] }>();
-    let lastAt = -1;
     state.doc.descendants((node, position) => {
-      if (node.type.name === 'paragraph') {
-        const first = valueOf(node.firstChild);
-        const open = stretches.get(lastAt);
-        if (open && first?.at === lastAt) open.text += '\n';
-      }
-      if (!node.isText) return;
-      const value = valueOf(node);
-      lastAt = value?.at ?? -1;
+      const value = node.isText ? valueOf(node) : null;
       if (!value) return;
       const stretch = stretches.get(value.at) ?? { text: '', piece: value.piece, places: [] };
+      const end = stretch.places.at(-1)?.[1];
+      // Right behind the last part, or first in the next paragraph; anything else means words were put between.
+      if (end !== undefined && position !== end) stretch.text += position === end + 2 ? '\n' : '\uFFFC';
       stretch.text += node.text;
       stretch.places.push([position, position + node.nodeSize]);
       stretches.set(value.at, stretch);

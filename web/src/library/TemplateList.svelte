@@ -147,7 +147,10 @@
               <a href="/templates/{line.id}">{line.name}</a>
               {#if line.purpose}<small>{line.purpose}</small>{/if}
             </td>
-            <td class="subject">{line.subject}</td>
+            <td class="subject"
+              >{#each line.subject as part, i (i)}{#if part.field}<span class="field">{part.text}</span
+                  >{:else}{part.text}{/if}{/each}</td
+            >
             <td>{aboutLabels[line.about]}</td>
             <td>{line.mine ? 'mine' : line.owner}</td>
             <td class="figures">{line.used || ''}</td>
@@ -279,6 +282,12 @@
     margin-left: 6px;
     color: var(--ink-soft);
     font-size: 12.5px;
+  }
+
+  .field {
+    padding: 0 2px;
+    border-bottom: 1.5px solid var(--rule);
+    color: var(--ink);
   }
 
   .ways {

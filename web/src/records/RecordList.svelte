@@ -24,7 +24,7 @@
   const sort = $derived(String(searchParams.get('by') ?? ''));
   const descending = $derived(searchParams.get('down') !== null);
 
-  let typed = $state('');
+  let typed = $derived(search);
   let total = $state<number | null>(null);
   let timer: ReturnType<typeof setTimeout>;
   let adding = $state(false);
@@ -32,10 +32,6 @@
   let values = $state<Record<string, string>>({});
   let email = $state('');
   let wrong = $state<Record<string, string>>({});
-
-  $effect(() => {
-    typed = search;
-  });
 
   function find() {
     clearTimeout(timer);

@@ -28,6 +28,11 @@ export function time(instant: string | Date): string {
   return new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
 
+/** The time if it is today's, else the day. */
+export function timeOrDay(at: Date): string {
+  return at.toDateString() === serverNow().toDateString() ? time(at) : day(at.toISOString());
+}
+
 /** Day and time: "30 Apr, 14:02". */
 export function dayAndTime(instant: string): string {
   return `${day(instant)}, ${time(instant)}`;

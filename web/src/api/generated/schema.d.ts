@@ -1094,6 +1094,10 @@ export interface components {
             /** Format: int32 */
             total: number;
         };
+        SubjectPart: {
+            field: boolean;
+            text: string;
+        };
         Taken: {
             /** Format: uuid */
             id: string;
@@ -1129,7 +1133,7 @@ export interface components {
             name: string;
             owner: string;
             purpose: string;
-            subject: string;
+            subject: components["schemas"]["SubjectPart"][];
             /** Format: int32 */
             used: number;
         };

@@ -36,14 +36,14 @@ insert into field_definition (kind, name, label, type, column_name, section, pos
   ('lead', 'time_zone',         'Time zone',    'CHOICE',   'time_zone',       'Facts',  12, false, false, 60, null),
   ('lead', 'owner',             'Looked after by', 'RELATION', 'owner_id',     'Facts',  13, false, false, 36, 'user'),
 
-  ('deal', 'name',              'Name',         'TEXT',     'name',            'Facts',   1, true,  false, 160, null),
+  ('deal', 'name',              'Deal name',         'TEXT',     'name',            'Facts',   1, true,  false, 160, null),
   ('deal', 'organisation',      'Organisation', 'RELATION', 'organisation_id', 'Facts',   2, false, false, 36, 'organisation'),
   ('deal', 'stage',             'Stage',        'CHOICE',   'stage',           'Facts',   3, true,  false, 20, null),
   ('deal', 'value',             'Value',        'MONEY',    'amount',          'Facts',   4, false, false, 24, null),
   ('deal', 'closes_on',         'Decision by',  'DATE',     'closes_on',       'Facts',   5, false, false, 10, null),
   ('deal', 'owner',             'Looked after by', 'RELATION', 'owner_id',     'Facts',   6, false, false, 36, 'user'),
 
-  ('organisation', 'name',      'Name',         'TEXT',     'name',            'Facts',   1, true,  false, 160, null),
+  ('organisation', 'name',      'Organisation name',         'TEXT',     'name',            'Facts',   1, true,  false, 160, null),
   ('organisation', 'phone',     'Phone',        'PHONE',    'phone',           'Facts',   2, false, false, 40, null),
   ('organisation', 'website',   'Website',      'LINK',     'website',         'Facts',   3, false, false, 200, null),
   ('organisation', 'street',    'Street',       'TEXT',     'street',          'Facts',   4, false, false, 120, null),

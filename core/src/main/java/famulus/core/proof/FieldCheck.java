@@ -23,11 +23,12 @@ final class FieldCheck implements Check {
         String remedy = problem.nearest().isEmpty()
                 ? (unknown ? "Type { to choose one." : "Mend it, or take it out.")
                 : "Did you mean one of these?";
+        String[] sentences = problem.sentence().split("(?<=[.”]) (?=\\p{Lu})", 2);
         return new Note(
                 unknown ? "field-unknown" : "field-broken",
                 Note.Level.STOP,
-                problem.sentence(),
-                remedy,
+                sentences[0].endsWith(".") ? sentences[0].substring(0, sentences[0].length() - 1) : sentences[0],
+                sentences.length > 1 ? sentences[1] : remedy,
                 part,
                 problem.span(),
                 problem.nearest());

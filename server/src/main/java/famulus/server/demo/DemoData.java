@@ -10,6 +10,7 @@ import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateService.Draft;
 import famulus.server.outbox.OutboxService;
+import famulus.server.platform.FamulusProperties;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
 import famulus.server.records.DealService;
@@ -49,6 +50,7 @@ class DemoData implements ApplicationRunner {
     private final OutboxService outbox;
     private final TransactionTemplate transactions;
     private final Clock clock;
+    private final FamulusProperties properties;
 
     DemoData(
             TeamService team,
@@ -60,7 +62,8 @@ class DemoData implements ApplicationRunner {
             ProofService proofs,
             OutboxService outbox,
             TransactionTemplate transactions,
-            Clock clock) {
+            Clock clock,
+            FamulusProperties properties) {
         this.team = team;
         this.catalogue = catalogue;
         this.records = records;
@@ -71,13 +74,15 @@ class DemoData implements ApplicationRunner {
         this.outbox = outbox;
         this.transactions = transactions;
         this.clock = clock;
+        this.properties = properties;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
         if (team.firstRun()) {
             // All or nothing: a demo that was stopped half-way begins anew.
-            transactions.executeWithoutResult(status -> make(new Seeded(SEED), clock.instant()));
+            Instant start = properties.now() == null ? clock.instant() : properties.now();
+            transactions.executeWithoutResult(status -> make(new Seeded(SEED), start));
             LOG.info("The demo's data have been made.");
         }
     }
@@ -85,7 +90,7 @@ class DemoData implements ApplicationRunner {
     private void make(Seeded chance, Instant now) {
         team.keep(DemoTeam.HOUSE);
         DemoTeam people = DemoTeam.of(chance);
-        people.all().forEach(team::keepWithoutPassword);
+        people.all().forEach(one -> team.keepWithoutPassword(one, now));
         DemoFields.add(catalogue);
         DemoRecords made = new DemoRecords(records, deals, history, people, chance, now);
         List<Placement> placements = made.make();
@@ -98,14 +103,17 @@ class DemoData implements ApplicationRunner {
             kept.add(id);
         }
         List<Template> usable = kept.stream().map(templates::get).toList();
+        Grower first = made.growers().getFirst();
+        message(chance, usable.get(2), first, null, made.ago(20));
+        message(chance, usable.get(3), first, placements.get(0).id(), made.ago(12));
+        message(chance, usable.get(3), first, placements.get(1).id(), made.ago(4));
         for (int i = 0; i < MESSAGES; i++) {
-            message(chance, made, placements, usable, people);
+            message(chance, made, placements, usable);
         }
     }
 
     /** One message of the last nine months, if the person can be written to and the template has no gap for them. */
-    private void message(
-            Seeded chance, DemoRecords made, List<Placement> placements, List<Template> templates, DemoTeam people) {
+    private void message(Seeded chance, DemoRecords made, List<Placement> placements, List<Template> templates) {
         Template template = chance.one(templates);
         Placement placement = chance.one(placements);
         Grower grower = template.about() == About.DEAL ? placement.main() : chance.one(made.growers());
@@ -113,12 +121,15 @@ class DemoData implements ApplicationRunner {
             return;
         }
         UUID deal = template.about() == About.DEAL ? placement.id() : null;
+        message(chance, template, grower, deal, made.ago(chance.between(1, 270)));
+    }
+
+    private void message(Seeded chance, Template template, Grower grower, UUID deal, Instant at) {
         Colleague sender = grower.farm().owner();
         Proof proof = proofs.proof(
                 template.source(), template.about(), new For(CrmKind.CONTACT, grower.id(), deal), sender, Map.of());
         boolean mayLeave =
                 proof.notes().isEmpty() && !proof.person().addresses().isEmpty();
-        Instant at = made.ago(chance.between(1, 270));
         UUID id = chance.id();
         if (mayLeave) {
             outbox.keepSent(

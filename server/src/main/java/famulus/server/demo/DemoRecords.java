@@ -80,7 +80,10 @@ final class DemoRecords {
         placements.add(placement(growers.get(0), "quoted", 12));
         while (placements.size() < DEALS) {
             int at = placements.size();
-            placements.add(placement(chance.one(growers), STAGES.get(at % STAGES.size()), chance.between(2, 420)));
+            placements.add(placement(
+                    growers.get(chance.between(1, growers.size() - 1)),
+                    STAGES.get(at % STAGES.size()),
+                    chance.between(2, 420)));
         }
         return placements;
     }

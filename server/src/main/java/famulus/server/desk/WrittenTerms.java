@@ -47,10 +47,10 @@ final class WrittenTerms {
         program.problems().stream().findFirst().ifPresent(problem -> {
             throw Refusal.field("field", problem.sentence());
         });
-        return program.fields().stream()
-                .findFirst()
-                .map(field -> field.expression().terms().getFirst())
-                .orElseThrow(() -> Refusal.field("field", "Choose a field."));
+        if (program.nodes().size() != 1 || !(program.nodes().getFirst() instanceof Node.Field field)) {
+            throw Refusal.field("field", "Choose a field.");
+        }
+        return field.expression().terms().getFirst();
     }
 
     private static String line(String value) {

@@ -1,12 +1,18 @@
 package famulus.server.library;
 
 import famulus.core.merge.About;
+import famulus.core.merge.FieldCatalogue;
+import famulus.core.merge.FieldDefinition;
+import famulus.core.merge.MergeParser;
+import famulus.core.merge.Node;
+import famulus.core.merge.Path;
 import famulus.core.record.PlainLine;
 import famulus.server.library.TemplateMapper.TemplateRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.platform.SearchWords;
+import famulus.server.records.CatalogueService;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import java.time.Clock;
@@ -14,7 +20,9 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,12 +37,14 @@ public class TemplateService {
     private final Ids ids;
     private final Clock clock;
     private final Events events;
+    private final CatalogueService catalogues;
 
-    TemplateService(TemplateMapper mapper, Ids ids, Clock clock, Events events) {
+    TemplateService(TemplateMapper mapper, Ids ids, Clock clock, Events events, CatalogueService catalogues) {
         this.mapper = mapper;
         this.ids = ids;
         this.clock = clock;
         this.events = events;
+        this.catalogues = catalogues;
     }
 
     /** What can be said of a template from outside: everything but who changed it when. */
@@ -63,12 +73,15 @@ public class TemplateService {
             String name,
             String purpose,
             About about,
-            String subject,
+            List<SubjectPart> subject,
             String owner,
             Instant changedAt,
             int used,
             boolean mayChange,
             boolean mine) {}
+
+    /** A stretch of a subject as it is read in a list: words, or a field by its label. */
+    public record SubjectPart(String text, boolean field) {}
 
     /** Templates in which all of the words occur, by name. */
     public List<TemplateLine> lines(String search, Colleague asking) {
@@ -78,17 +91,22 @@ public class TemplateService {
     }
 
     /**
-     * Templates for writing to a record: those about exactly its kind first, then those about any person; in each group
+     * Templates for writing to a record: those that have the words in their name first, then those about exactly its kind, then those about any person; in each group
      * the ones used last by whoever asks, then the others by name. Those that don't fit are left out.
      */
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
         return mapper.lines(SearchWords.of(search), asking.id()).stream()
                 .filter(line -> fits(About.valueOf(line.about()), about))
-                .sorted(Comparator.comparing((TemplateRow line) -> !line.about().equals(about.name()))
+                .sorted(Comparator.comparing((TemplateRow line) -> !named(line, search))
+                        .thenComparing(line -> !line.about().equals(about.name()))
                         .thenComparing(TemplateRow::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()))
                         .thenComparing(TemplateRow::name))
                 .map(line -> line(line, asking))
                 .toList();
+    }
+
+    private static boolean named(TemplateRow line, String search) {
+        return line.name().toLowerCase(Locale.ROOT).contains(search.strip().toLowerCase(Locale.ROOT));
     }
 
     /** Whether a template can be used where a record of some kind is written to. A deal is written to by a contact. */
@@ -99,18 +117,38 @@ public class TemplateService {
                 || (place == About.CONTACT && template == About.DEAL);
     }
 
-    private static TemplateLine line(TemplateRow line, Colleague asking) {
+    private TemplateLine line(TemplateRow line, Colleague asking) {
         return new TemplateLine(
                 line.id(),
                 line.name(),
                 line.purpose(),
                 About.valueOf(line.about()),
-                line.subject(),
+                subject(line),
                 line.ownerName(),
                 line.changedAt(),
                 line.used(),
                 mayChange(line.ownerId(), asking),
                 line.ownerId().equals(asking.id()));
+    }
+
+    private List<SubjectPart> subject(TemplateRow line) {
+        FieldCatalogue fields = catalogues.catalogue();
+        About about = About.valueOf(line.about());
+        return MergeParser.parse(line.subject()).nodes().stream()
+                .map(node -> switch (node) {
+                    case Node.Literal literal -> new SubjectPart(literal.text(), false);
+                    case Node.Broken broken -> new SubjectPart(broken.source(), false);
+                    case Node.Field field -> new SubjectPart(label(field, fields, about), true);
+                })
+                .toList();
+    }
+
+    private static String label(Node.Field field, FieldCatalogue fields, About about) {
+        Optional<Path> path = field.expression().leadingPath();
+        return path.flatMap(one -> fields.resolve(one, about))
+                .map(FieldDefinition::label)
+                .or(() -> path.map(Path::toString))
+                .orElse("…");
     }
 
     /** One template; refused when it is not there or has been deleted. */

@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -36,6 +38,12 @@ public class Events {
      */
     public void tell(String what, String id) {
         browsers.forEach(browser -> send(browser, what, id));
+    }
+
+    /** Ends all streams when the application stops, which would otherwise wait for the browsers to leave. */
+    @EventListener(ContextClosedEvent.class)
+    void close() {
+        browsers.forEach(SseEmitter::complete);
     }
 
     private void send(SseEmitter browser, String what, String id) {

@@ -44,7 +44,18 @@ public final class Launch {
         } catch (Refused refused) {
             System.err.println("famulus: " + refused.getMessage());
             System.exit(1);
+        } catch (RuntimeException failed) {
+            System.err.println("famulus: it could not start: " + rootOf(failed).getMessage());
+            System.exit(1);
         }
+    }
+
+    private static Throwable rootOf(Throwable failure) {
+        Throwable root = failure;
+        while (root.getCause() != null && root.getCause() != root) {
+            root = root.getCause();
+        }
+        return root;
     }
 
     private static void prepare(Options options) throws Refused {

@@ -2,9 +2,8 @@ package famulus.server.practicepost;
 
 import com.icegreen.greenmail.mail.MailAddress;
 import com.icegreen.greenmail.mail.MovingMessage;
+import com.icegreen.greenmail.store.FolderException;
 import com.icegreen.greenmail.user.GreenMailUser;
-import com.icegreen.greenmail.user.UserException;
-import com.icegreen.greenmail.user.UserManager;
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
 import famulus.server.outbox.MailRoute;
@@ -28,6 +27,7 @@ class PracticePost implements MailRoute {
     private final Clock clock;
     private final FamulusProperties properties;
     private GreenMail server;
+    private GreenMailUser everybody;
     private int port;
     private boolean open;
 
@@ -48,9 +48,9 @@ class PracticePost implements MailRoute {
                 ? new ServerSetup(0, LOOPBACK, ServerSetup.PROTOCOL_SMTP).dynamicPort()
                 : new ServerSetup(port, LOOPBACK, ServerSetup.PROTOCOL_SMTP);
         server = new GreenMail(setup);
-        UserManager users = server.getManagers().getUserManager();
-        users.setMessageDeliveryHandler((message, address) -> deliver(users, message, address));
+        server.getManagers().getUserManager().setMessageDeliveryHandler(this::deliver);
         server.start();
+        everybody = server.setUser("everybody@practice.example", "");
         port = server.getSmtp().getPort();
         open = true;
     }
@@ -78,15 +78,16 @@ class PracticePost implements MailRoute {
         return port;
     }
 
-    private GreenMailUser deliver(UserManager users, MovingMessage message, MailAddress address)
-            throws MessagingException, UserException {
+    /** Keeps a letter in the database. The library's own copy goes to one user for all, and goes with the next letter. */
+    private synchronized GreenMailUser deliver(MovingMessage message, MailAddress address) throws MessagingException {
         ByteArrayOutputStream source = new ByteArrayOutputStream();
         try {
+            server.purgeEmailFromAllMailboxes();
             message.getMessage().writeTo(source);
-        } catch (IOException failed) {
-            throw new MessagingException("This message can't be kept", failed);
+        } catch (IOException | FolderException failed) {
+            throw new MessagingException("This letter can't be kept", failed);
         }
         mapper.insert(clock.instant(), address.getEmail().toLowerCase(Locale.ROOT), source.toByteArray());
-        return users.createUser(address.getEmail(), address.getEmail(), "");
+        return everybody;
     }
 }

@@ -1,5 +1,6 @@
 package famulus.server.records;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.UUID;
 
 /**
@@ -8,4 +9,4 @@ import java.util.UUID;
  * @param id absent for a new one
  * @param label what it is for, such as "farm office"; may be empty
  */
-public record PersonAddress(UUID id, String address, String label) {}
+public record PersonAddress(@Schema(nullable = true) UUID id, String address, String label) {}

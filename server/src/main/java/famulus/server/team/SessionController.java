@@ -31,7 +31,10 @@ class SessionController {
     private final Clock clock;
 
     SessionController(
-            TeamService team, SignInService signIn, SecurityContextRepository contexts, FamulusProperties properties,
+            TeamService team,
+            SignInService signIn,
+            SecurityContextRepository contexts,
+            FamulusProperties properties,
             Clock clock) {
         this.team = team;
         this.signIn = signIn;

@@ -5,6 +5,7 @@ import famulus.core.record.PlainLine;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -78,8 +79,8 @@ public class TeamService {
 
     /** Puts a colleague in place as they are, without a password; for the demo's data. */
     @Transactional
-    public void keepWithoutPassword(Colleague colleague) {
-        mapper.insert(colleague, null, clock.instant());
+    public void keepWithoutPassword(Colleague colleague, Instant at) {
+        mapper.insert(colleague, null, at);
     }
 
     /** Adds a colleague. */

@@ -1,0 +1,184 @@
+package famulus.server;
+
+import famulus.server.team.Colleague;
+import famulus.server.team.House;
+import famulus.server.team.Role;
+import famulus.server.team.SignedIn;
+import famulus.server.team.TeamService;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Import;
+import org.springframework.context.annotation.Primary;
+import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The whole server on a database in memory, with a clock that stands still until a test moves it. */
+@SpringBootTest(properties = "famulus.data=memory")
+@AutoConfigureMockMvc
+@Import(ServerTest.StillTime.class)
+public abstract class ServerTest {
+    protected static final String PASSWORD = "a long enough one";
+
+    @Autowired
+    protected MockMvc mvc;
+
+    @Autowired
+    protected TeamService team;
+
+    @Autowired
+    protected JdbcTemplate sql;
+
+    @Autowired
+    protected StillClock clock;
+
+    @Autowired
+    protected JsonMapper json;
+
+    protected Colleague signe;
+    protected Colleague dov;
+    protected Colleague petra;
+    protected Colleague oriel;
+    protected Colleague amos;
+
+    @TestConfiguration
+    static class StillTime {
+        @Bean
+        @Primary
+        StillClock stillClock() {
+            return new StillClock();
+        }
+    }
+
+    /** Empties what a test before may have left, and lets the made-up team in. */
+    @BeforeEach
+    void startFromNothing() {
+        sql.execute("set referential_integrity false");
+        for (String table : List.of(
+                "colleague",
+                "house",
+                "failed_sign_in",
+                "organisation",
+                "contact",
+                "lead",
+                "deal",
+                "deal_contact",
+                "deal_line",
+                "document",
+                "email_address",
+                "field_value",
+                "template",
+                "template_version",
+                "outgoing_message",
+                "message_attempt",
+                "history_entry",
+                "practice_letter",
+                "scheduled_tasks")) {
+            sql.execute("delete from " + table);
+        }
+        sql.execute("set referential_integrity true");
+        clock.setBack();
+        House house = new House(
+                "Brindlewing",
+                "brindlewing.example",
+                "+441632960100",
+                "",
+                "",
+                "",
+                "",
+                "GB",
+                "en",
+                "Europe/London",
+                "GBP");
+        amos = team.setUp(house, colleague("Amos", Role.ADMINISTRATOR), PASSWORD);
+        signe = team.add(colleague("Signe", Role.AGENT), PASSWORD);
+        dov = team.add(colleague("Dov", Role.AGENT), PASSWORD);
+        petra = team.add(colleague("Petra", Role.ASSISTANT), PASSWORD);
+        oriel = team.add(colleague("Oriel", Role.KEEPER), PASSWORD);
+    }
+
+    private static Colleague colleague(String first, Role role) {
+        return new Colleague(
+                null,
+                first.toLowerCase(java.util.Locale.ROOT) + "@brindlewing.example",
+                first,
+                "Tester",
+                role,
+                "",
+                "",
+                first + "\nBrindlewing",
+                true);
+    }
+
+    /** Signs a request in. */
+    protected static RequestPostProcessor as(Colleague colleague) {
+        return SecurityMockMvcRequestPostProcessors.authentication(
+                UsernamePasswordAuthenticationToken.authenticated(new SignedIn(colleague.id()), null, List.of()));
+    }
+
+    /** A request with a body, signed in and with its token. */
+    protected MockHttpServletRequestBuilder request(String method, String path, Object body, Colleague as) {
+        MockHttpServletRequestBuilder request = MockMvcRequestBuilders.request(
+                        org.springframework.http.HttpMethod.valueOf(method), path)
+                .with(SecurityMockMvcRequestPostProcessors.csrf())
+                .with(as(as));
+        return body == null
+                ? request
+                : request.contentType(MediaType.APPLICATION_JSON).content(json.writeValueAsString(body));
+    }
+
+    /** Does a request and reads the answer, whatever its status. */
+    protected JsonNode done(String method, String path, Object body, Colleague as) throws Exception {
+        byte[] answer = mvc.perform(request(method, path, body, as))
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+        return answer.length == 0 ? json.createObjectNode() : json.readTree(answer);
+    }
+
+    /** Makes a contact with an address and returns its identifier. */
+    protected UUID contact(String first, String last, String email) throws Exception {
+        JsonNode made = done(
+                "POST",
+                "/api/records/contact",
+                Map.of("values", Map.of("first_name", first, "last_name", last), "email", email),
+                signe);
+        return UUID.fromString(made.get("id").asString());
+    }
+
+    /** Makes a template of Signe's and returns its identifier. */
+    protected UUID template(String about, String subject, String body) throws Exception {
+        JsonNode made = done(
+                "POST",
+                "/api/templates",
+                Map.of(
+                        "name",
+                        "A template",
+                        "purpose",
+                        "",
+                        "about",
+                        about,
+                        "subject",
+                        subject,
+                        "previewText",
+                        "",
+                        "body",
+                        body),
+                signe);
+        return UUID.fromString(made.get("template").get("id").asString());
+    }
+}

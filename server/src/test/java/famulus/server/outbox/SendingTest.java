@@ -1,0 +1,246 @@
+package famulus.server.outbox;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import famulus.server.ServerTest;
+import famulus.server.team.Colleague;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Import;
+import tools.jackson.databind.JsonNode;
+
+/** From the button to the line: a real database, the real worker, a mail server that answers as it is told. */
+@Import(SendingTest.Post.class)
+class SendingTest extends ServerTest {
+    @TestConfiguration
+    static class Post {
+        @Bean
+        FakeMailServer fakeMailServer() throws IOException {
+            return new FakeMailServer();
+        }
+    }
+
+    @Autowired
+    private FakeMailServer post;
+
+    @Autowired
+    private OutboxWorker worker;
+
+    private UUID ines;
+    private UUID template;
+
+    @BeforeEach
+    void somebodyToWriteTo() throws Exception {
+        post.answerToRecipient("250 fine");
+        post.hangUp(false);
+        post.taken().clear();
+        ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        template = template(
+                "CONTACT",
+                "Hives for {person.first_name}",
+                "Dear {person.first_name},\nKind regards\n{sender.first_name}");
+    }
+
+    private Map<String, Object> run(String text, String written) {
+        return Map.of("text", text, "written", written, "gap", false);
+    }
+
+    private Map<String, Object> message(UUID id) {
+        Map<String, Object> message = new HashMap<>();
+        message.put("id", id.toString());
+        message.put("template", template.toString());
+        message.put("kind", "contact");
+        message.put("person", ines.toString());
+        message.put("chosen", Map.of());
+        message.put("subject", List.of(run("Hives for ", ""), run("Ines", "{person.first_name}")));
+        message.put("body", List.of(run("Dear ", ""), run("Ines", "{person.first_name}"), run(",\nGrüße 🐝", "")));
+        return message;
+    }
+
+    private JsonNode send(Map<String, Object> message, Colleague as) throws Exception {
+        return done("POST", "/api/messages", message, as);
+    }
+
+    private String state(UUID id) {
+        return sql.queryForObject("select state from outgoing_message where id = ?", String.class, id);
+    }
+
+    private void reaches(UUID id, String state) {
+        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals(state));
+    }
+
+    @Test
+    void arrivesExactlyAsItIsKept() throws Exception {
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        reaches(id, "SENT");
+
+        String wire = post.taken().remove();
+        byte[] kept = sql.queryForObject("select source from outgoing_message where id = ?", byte[].class, id);
+        assertThat(wire.stripTrailing())
+                .isEqualTo(new String(kept, java.nio.charset.StandardCharsets.UTF_8).stripTrailing());
+
+        JsonNode read = done("GET", "/api/messages/" + id, null, dov);
+        assertThat(read.get("read").get("text").asString()).isEqualTo("Dear Ines,\nGrüße 🐝");
+        assertThat(read.get("read").get("from").asString()).isEqualTo("Signe Tester <signe@brindlewing.example>");
+        assertThat(wire).contains("Message-ID: <" + id + "@brindlewing.example>", "format=flowed");
+        assertThat(done("GET", "/api/records/contact/" + ines, null, signe)
+                        .get("said")
+                        .get(0)
+                        .get("state")
+                        .asString())
+                .isEqualTo("SENT");
+    }
+
+    @Test
+    void remembersWhereItsWordsCameFrom() throws Exception {
+        UUID id = UUID.randomUUID();
+        Map<String, Object> message = message(id);
+        message.put(
+                "body",
+                List.of(
+                        run("Dear ", ""),
+                        run("Ines", "{person.first_name}"),
+                        run("\nsee you", ""),
+                        run("Forged", "{person.first_name}")));
+        send(message, signe);
+
+        JsonNode pieces = done("GET", "/api/messages/" + id, null, signe).get("pieces");
+        assertThat(pieces.valueStream().map(piece -> piece.get("origin").asString()))
+                .containsExactly("WRITTEN", "RECORD", "TYPED", "TYPED");
+        assertThat(sql.queryForObject(
+                        "select count(*) from template_version where template_id = ?", Integer.class, template))
+                .isEqualTo(1);
+    }
+
+    @Test
+    void theSameMessageSentTwiceGoesOnce() throws Exception {
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        send(message(id), signe);
+        reaches(id, "SENT");
+
+        assertThat(post.taken()).hasSize(1);
+        assertThat(send(message(id), dov).get("code").asString()).isEqualTo("forbidden");
+    }
+
+    @Test
+    void waitsAndTriesAgainWhenRefusedForNow() throws Exception {
+        post.answerToRecipient("451 come back later");
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
+
+        JsonNode line = done("GET", "/api/outbox", null, signe).get("lines").get(0);
+        assertThat(line.get("lastAnswer").asString()).contains("come back later");
+        assertThat(line.get("nextAttemptAt").asString()).isEqualTo("2026-05-04T09:01:00Z");
+
+        post.answerToRecipient("250 fine");
+        clock.forward(Duration.ofMinutes(2));
+        reaches(id, "SENT");
+        assertThat(post.taken()).hasSize(1);
+    }
+
+    private int attempts(UUID id) {
+        return sql.queryForObject("select count(*) from message_attempt where message_id = ?", Integer.class, id);
+    }
+
+    @Test
+    void pausesGrowAndEndSomeday() throws Exception {
+        post.hangUp(true);
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
+        Duration before = Duration.ofMinutes(1);
+        for (int attempt = 2; attempt < 9; attempt++) {
+            Duration pause = Duration.between(clock.instant(), worker.send(id).orElseThrow());
+            assertThat(pause).isGreaterThan(before);
+            before = pause;
+        }
+        assertThat(worker.send(id)).isEmpty();
+        assertThat(state(id)).isEqualTo("REFUSED");
+    }
+
+    @Test
+    void endsWhenRefusedForGood() throws Exception {
+        post.answerToRecipient("550 nobody of that name");
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        reaches(id, "REFUSED");
+
+        assertThat(done("DELETE", "/api/outbox/" + id, null, dov).get("code").asString())
+                .isEqualTo("forbidden");
+        done("DELETE", "/api/outbox/" + id, null, signe);
+        assertThat(done("GET", "/api/outbox", null, signe).get("lines")).isEmpty();
+    }
+
+    @Test
+    void doesNotLeaveWithAGap() throws Exception {
+        Map<String, Object> message = message(UUID.randomUUID());
+        message.put("body", List.of(run("Dear ", ""), Map.of("text", "", "written", "{person.title}", "gap", true)));
+
+        assertThat(send(message, signe).get("code").asString()).isEqualTo("gap");
+        assertThat(sql.queryForObject("select count(*) from outgoing_message", Integer.class))
+                .isZero();
+    }
+
+    @Test
+    void needsASubjectWordsAndAnAddress() throws Exception {
+        Map<String, Object> noSubject = message(UUID.randomUUID());
+        noSubject.put("subject", List.of());
+        Map<String, Object> noText = message(UUID.randomUUID());
+        noText.put("body", List.of(run("  \n", "")));
+        Map<String, Object> noAddress = message(UUID.randomUUID());
+        noAddress.put("person", contact("Tobias", "Wren", "").toString());
+
+        assertThat(send(noSubject, signe).get("fields").propertyNames()).containsExactly("subject");
+        assertThat(send(noText, signe).get("fields").propertyNames()).containsExactly("body");
+        assertThat(send(noAddress, signe).get("fields").propertyNames()).containsExactly("address");
+    }
+
+    @Test
+    void aLineBreakNeverMakesASecondHeader() throws Exception {
+        Map<String, Object> message = message(UUID.randomUUID());
+        message.put("subject", List.of(run("Hives\r\nBcc: all@club.example", "")));
+
+        assertThat(send(message, signe).get("fields").propertyNames()).containsExactly("subject");
+        byte[] bytes = MimeWriter.write(
+                "<1@x.example>",
+                new MimeWriter.Mailbox("Signe\r\nBcc: a@b.example", "signe@x.example"),
+                new MimeWriter.Mailbox("Inés \"Q\"", "ines@müller.example"),
+                "Hives\r\nX-Evil: yes",
+                "Text",
+                clock.instant());
+        SourceText read = SourceText.of(bytes);
+        assertThat(read.headers()).extracting(SourceText.HeaderLine::name).doesNotContain("Bcc", "X-Evil");
+        assertThat(read.to()).contains("xn--mller-kva.example", "Inés");
+    }
+
+    @Test
+    void assistantsSendForAgentsAndNobodyElseDoes() throws Exception {
+        UUID id = UUID.randomUUID();
+        Map<String, Object> message = message(id);
+        message.put("sender", signe.id().toString());
+
+        assertThat(send(message, dov).get("code").asString()).isEqualTo("forbidden");
+        send(message, petra);
+        assertThat(done("GET", "/api/messages/" + id, null, signe)
+                        .get("read")
+                        .get("from")
+                        .asString())
+                .startsWith("Signe");
+        Map<String, Object> asAdministrator = message(UUID.randomUUID());
+        asAdministrator.put("sender", amos.id().toString());
+        assertThat(send(asAdministrator, petra).get("fields").propertyNames()).containsExactly("sender");
+    }
+}

@@ -1,0 +1,133 @@
+package famulus.server.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.server.ServerTest;
+import famulus.server.team.Colleague;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Walks every endpoint of the API as nobody and in every role. */
+class EveryEndpointTest extends ServerTest {
+    /** What a visitor may ask before signing in. */
+    private static final Set<String> OPEN = Set.of("/api/session", "/api/session/demo", "/api/first-run");
+    /** What only administrators may do; the password is one's own or an administrator's business. */
+    private static final Set<String> ADMINISTRATORS =
+            Set.of("POST /api/team", "PUT /api/team/{id}", "PUT /api/team/{id}/password");
+
+    @Autowired
+    private RequestMappingHandlerMapping requestMappingHandlerMapping;
+
+    private record Endpoint(String method, String path) {
+        @Override
+        public String toString() {
+            return method + " " + path;
+        }
+    }
+
+    private List<Endpoint> endpoints() {
+        List<Endpoint> endpoints = new ArrayList<>();
+        for (RequestMappingInfo info :
+                requestMappingHandlerMapping.getHandlerMethods().keySet()) {
+            for (String path : info.getPatternValues()) {
+                if (path.startsWith("/api/") && !path.endsWith("openapi.json") && !path.equals("/api/events")) {
+                    info.getMethodsCondition()
+                            .getMethods()
+                            .forEach(method -> endpoints.add(new Endpoint(method.name(), path)));
+                }
+            }
+        }
+        return endpoints;
+    }
+
+    /** Bodies that would do, so that it is the role that is refused. */
+    private static final Map<String, String> GOOD_BODIES = Map.of(
+            "POST /api/team",
+                    """
+                    {"firstName": "A", "lastName": "B", "email": "a@b.example", "role": "AGENT", "jobTitle": "", "password": "x"}
+                    """,
+            "PUT /api/team/{id}", "{\"role\": \"AGENT\", \"active\": true}",
+            "PUT /api/team/{id}/password", "{\"password\": \"a long enough one\"}");
+
+    private static MockHttpServletRequestBuilder request(Endpoint endpoint) {
+        String path = endpoint.path().replace("{kind}", "contact").replaceAll("\\{[a-z]+}", new UUID(4, 2).toString());
+        return MockMvcRequestBuilders.request(HttpMethod.valueOf(endpoint.method()), path)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(GOOD_BODIES.getOrDefault(endpoint.toString(), "{}"));
+    }
+
+    @Test
+    void thereAreEndpoints() {
+        assertThat(endpoints()).hasSizeGreaterThan(30);
+    }
+
+    @Test
+    void nobodyGetsIn() throws Exception {
+        for (Endpoint endpoint : endpoints()) {
+            int status = mvc.perform(request(endpoint).with(SecurityMockMvcRequestPostProcessors.csrf()))
+                    .andReturn()
+                    .getResponse()
+                    .getStatus();
+            if (!OPEN.contains(endpoint.path())) {
+                assertThat(status).as("%s as nobody", endpoint).isEqualTo(401);
+            }
+        }
+    }
+
+    @Test
+    void nothingIsChangedWithoutItsToken() throws Exception {
+        for (Endpoint endpoint : endpoints()) {
+            if (!endpoint.method().equals("GET")) {
+                int status = mvc.perform(request(endpoint).with(as(amos)))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus();
+                assertThat(status).as("%s without a token", endpoint).isEqualTo(403);
+            }
+        }
+    }
+
+    @Test
+    void onlyAdministratorsKeepTheTeam() throws Exception {
+        for (Colleague who : List.of(signe, petra, oriel)) {
+            for (Endpoint endpoint : endpoints()) {
+                if (ADMINISTRATORS.contains(endpoint.toString())) {
+                    int status = mvc.perform(
+                                    request(endpoint).with(as(who)).with(SecurityMockMvcRequestPostProcessors.csrf()))
+                            .andReturn()
+                            .getResponse()
+                            .getStatus();
+                    assertThat(status).as("%s as %s", endpoint, who.role()).isEqualTo(403);
+                }
+            }
+        }
+    }
+
+    @Test
+    void nothingAnswersWithAFailureOfOurs() throws Exception {
+        for (Colleague who : List.of(signe, petra, oriel, amos)) {
+            for (Endpoint endpoint : endpoints()) {
+                int status = mvc.perform(
+                                request(endpoint).with(as(who)).with(SecurityMockMvcRequestPostProcessors.csrf()))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus();
+                assertThat(status)
+                        .as("%s as %s, with an empty body", endpoint, who.role())
+                        .isLessThan(500);
+            }
+        }
+    }
+}

@@ -1,0 +1,134 @@
+package famulus.server.team;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import famulus.server.ServerTest;
+import famulus.server.platform.Refusal;
+import java.time.Duration;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpSession;
+import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
+import org.springframework.test.web.servlet.MvcResult;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import tools.jackson.databind.JsonNode;
+
+class SignInTest extends ServerTest {
+    @Autowired
+    private SignInService signIn;
+
+    @Test
+    void letsInWhoKnowsThePassword() {
+        assertThat(signIn.signIn(" Signe@Brindlewing.example ", PASSWORD).id()).isEqualTo(signe.id());
+    }
+
+    @Test
+    void saysTheSameForAWrongPasswordAndAnUnknownAddress() {
+        assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", "wrong"))
+                .hasMessageContaining("do not belong");
+        assertThatThrownBy(() -> signIn.signIn("nobody@brindlewing.example", "wrong"))
+                .hasMessageContaining("do not belong");
+    }
+
+    @Test
+    void slowsDownWhoGuesses() {
+        for (int i = 0; i < 5; i++) {
+            assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", "wrong"))
+                    .isInstanceOf(Refusal.class);
+        }
+        assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", PASSWORD))
+                .hasMessageContaining("Too many");
+
+        clock.forward(Duration.ofMinutes(16));
+        assertThat(signIn.signIn("signe@brindlewing.example", PASSWORD)).isNotNull();
+    }
+
+    @Test
+    void aSessionEndsWithTheAccess() throws Exception {
+        MvcResult in = mvc.perform(MockMvcRequestBuilders.post("/api/session")
+                        .with(SecurityMockMvcRequestPostProcessors.csrf())
+                        .contentType("application/json")
+                        .content(json.writeValueAsString(
+                                Map.of("email", "dov@brindlewing.example", "password", PASSWORD))))
+                .andReturn();
+        MockHttpSession session = (MockHttpSession) in.getRequest().getSession();
+        assertThat(status(session)).isEqualTo(200);
+
+        done("PUT", "/api/team/" + dov.id(), Map.of("role", "AGENT", "active", false), amos);
+        assertThat(status(session)).isEqualTo(401);
+    }
+
+    private int status(MockHttpSession session) throws Exception {
+        return mvc.perform(MockMvcRequestBuilders.get("/api/team").session(session))
+                .andReturn()
+                .getResponse()
+                .getStatus();
+    }
+
+    @Test
+    void theDemosOneClickIsForTheDemoOnly() throws Exception {
+        JsonNode answer =
+                done("POST", "/api/session/demo", Map.of("id", signe.id().toString()), signe);
+        assertThat(answer.get("code").asString()).isEqualTo("forbidden");
+    }
+
+    @Test
+    void theFirstRunHappensOnce() throws Exception {
+        Map<String, String> again = Map.of(
+                "houseName",
+                "Other",
+                "country",
+                "GB",
+                "timeZone",
+                "Europe/London",
+                "currency",
+                "GBP",
+                "firstName",
+                "A",
+                "lastName",
+                "B",
+                "email",
+                "a@b.example",
+                "password",
+                PASSWORD);
+        assertThat(done("POST", "/api/first-run", again, signe).get("code").asString())
+                .isEqualTo("forbidden");
+    }
+
+    @Test
+    void somebodyStaysAdministrator() throws Exception {
+        JsonNode answer = done("PUT", "/api/team/" + amos.id(), Map.of("role", "AGENT", "active", true), amos);
+        assertThat(answer.get("fields").get("role").asString()).contains("has to be administrator");
+    }
+
+    @Test
+    void refusesShortPasswordsAndTakenAddresses() throws Exception {
+        JsonNode answer = done(
+                "POST",
+                "/api/team",
+                Map.of(
+                        "firstName",
+                        "X\u0007",
+                        "lastName",
+                        "",
+                        "email",
+                        "signe@brindlewing.example",
+                        "role",
+                        "AGENT",
+                        "jobTitle",
+                        "",
+                        "password",
+                        "short"),
+                amos);
+        assertThat(answer.get("fields").propertyNames()).contains("firstName", "lastName", "password");
+    }
+
+    @Test
+    void passwordsAreKeptHashed() {
+        String kept = sql.queryForObject(
+                "select password_hash from colleague where email = 'signe@brindlewing.example'", String.class);
+        assertThat(kept).startsWith("$2").doesNotContain(PASSWORD);
+    }
+}
