@@ -66,19 +66,31 @@
     props: { decorations: (state) => marksKey.getState(state) },
   });
 
-  function backspace(state: EditorState, dispatch?: EditorView['dispatch']): boolean {
-    const selected = state.selection instanceof NodeSelection ? state.selection.node : null;
-    const before = selected ?? (state.selection.empty ? state.selection.$from.nodeBefore : null);
-    if (before?.type.name !== 'field') return false;
-    const from = selected ? state.selection.from : state.selection.from - 1;
+  /** Opens the chip before the cursor to its written form. */
+  function openChip(editor: EditorView): boolean {
+    const { state } = editor;
+    const selected = state.selection instanceof NodeSelection ? state.selection : null;
+    const from = selected ? selected.from : cursor(editor) - 1;
+    const node = from >= 0 ? state.doc.nodeAt(from) : null;
+    if ((!selected && !state.selection.empty) || node?.type.name !== 'field') return false;
     // Without its closing brace it stays text until the writer closes it again.
-    const written = (before.attrs.chip as Chip).written.slice(0, -1);
+    const written = (node.attrs.chip as Chip).written.slice(0, -1);
     asked = true;
-    dispatch?.(state.tr.replaceWith(from, from + 1, draftSchema.text(written)).scrollIntoView());
+    const tr = state.tr.replaceWith(from, from + 1, draftSchema.text(written));
+    editor.dispatch(tr.setSelection(TextSelection.create(tr.doc, from + written.length)).scrollIntoView());
     return true;
   }
 
-  function onKey(_: EditorView, event: KeyboardEvent): boolean {
+  /** Where the browser has its cursor; the editor hears of a move a moment later. */
+  function cursor(editor: EditorView): number {
+    const dom = window.getSelection();
+    return dom?.anchorNode && dom.isCollapsed && editor.dom.contains(dom.anchorNode)
+      ? editor.posAtDOM(dom.anchorNode, dom.anchorOffset)
+      : editor.state.selection.from;
+  }
+
+  function onKey(editor: EditorView, event: KeyboardEvent): boolean {
+    if (event.key === 'Backspace' && !event.ctrlKey && !event.altKey) return openChip(editor);
     if (!finding) return false;
     if (event.key === 'ArrowDown') at = (at + 1) % Math.max(found.length, 1);
     else if (event.key === 'ArrowUp') at = (at + found.length - 1) % Math.max(found.length, 1);
@@ -132,7 +144,7 @@
           plugins: [
             ...(oneLine ? [oneLineOnly] : []),
             history({ newGroupDelay: 400 }),
-            keymap({ Backspace: backspace, 'Mod-z': undo, 'Mod-y': redo, 'Mod-Shift-z': redo }),
+            keymap({ 'Mod-z': undo, 'Mod-y': redo, 'Mod-Shift-z': redo }),
             keymap(baseKeymap),
             marks,
           ],

@@ -79,6 +79,7 @@
   }
 
   button {
+    min-height: 24px;
     padding: 0;
     border: 0;
     background: none;

@@ -128,6 +128,8 @@
 
   .step,
   .person {
+    min-width: 24px;
+    min-height: 26px;
     padding: 0 4px;
     border: 0;
     background: none;

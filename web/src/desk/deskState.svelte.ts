@@ -40,6 +40,7 @@ export class DeskState {
   private proofRunning = false;
   private proofWanted = false;
   private closed = false;
+  private stepping: Promise<void> = Promise.resolve();
 
   constructor(readonly id: string) {}
 
@@ -144,8 +145,13 @@ export class DeskState {
     await this.step(true);
   }
 
-  /** Goes on to the next or previous person the template could go to. */
-  async step(forward: boolean): Promise<void> {
+  /** Goes on to the next or previous person the template could go to; quick presses are taken one after another. */
+  step(forward: boolean): Promise<void> {
+    this.stepping = this.stepping.then(() => this.stepOnce(forward));
+    return this.stepping;
+  }
+
+  private async stepOnce(forward: boolean): Promise<void> {
     if (!this.draft) return;
     try {
       const from = this.draft.about === 'DEAL' ? this.person?.deal : this.person?.id;

@@ -117,6 +117,7 @@
 
   .value,
   .act {
+    min-height: 24px;
     padding: 2px 0;
     border: 0;
     background: none;

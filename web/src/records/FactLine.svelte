@@ -109,6 +109,7 @@
   }
 
   .value {
+    min-height: 24px;
     max-width: 100%;
     padding: 2px 4px;
     border: 0;
@@ -160,6 +161,7 @@
   }
 
   .keep {
+    min-height: 24px;
     padding: 2px 4px;
     border: 0;
     background: none;

@@ -10,6 +10,13 @@
   import Slip from '../ui/Slip.svelte';
   import RecordFinder from './RecordFinder.svelte';
 
+  /** What a new record of each kind begins with. */
+  const beginnings = {
+    contact: { first_name: '', last_name: '' },
+    lead: { first_name: '', last_name: '', company: '', state: 'new' },
+    organisation: { name: '' },
+    deal: { name: '', stage: 'enquiry' },
+  };
   const people = [
     ['contact', 'Contacts', '/people/contacts'],
     ['lead', 'Leads', '/people/leads'],
@@ -57,7 +64,7 @@
   }
 
   function begin() {
-    values = kind === 'deal' ? { stage: 'enquiry' } : kind === 'lead' ? { state: 'new' } : {};
+    values = { ...beginnings[kind] };
     values.owner = me().id;
     email = '';
     wrong = {};

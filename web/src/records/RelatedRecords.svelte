@@ -132,6 +132,8 @@
   }
 
   .act {
+    min-width: 24px;
+    min-height: 24px;
     padding: 0 2px;
     border: 0;
     background: none;

@@ -216,6 +216,7 @@
   }
 
   .back {
+    min-height: 24px;
     border: 0;
     background: none;
     color: var(--act);

@@ -887,7 +887,7 @@ export interface components {
         PersonAddress: {
             address: string;
             /** Format: uuid */
-            id: string;
+            id: string | null;
             label: string;
         };
         Post: {

@@ -1,0 +1,146 @@
+package famulus.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import famulus.server.Famulus;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The real application with its demo, in Debian's Chromium, driven as a hand would. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+abstract class BrowserTest {
+    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+
+    private ConfigurableApplicationContext application;
+    private Playwright playwright;
+    private Browser browser;
+    private final List<BrowserContext> contexts = new ArrayList<>();
+
+    /** Whether the application runs with the made-up company. */
+    boolean demo() {
+        return true;
+    }
+
+    @BeforeAll
+    void start() {
+        List<String> arguments =
+                new ArrayList<>(List.of("--server.port=0", "--famulus.data=memory", "--famulus.demo=" + demo()));
+        if (demo()) {
+            arguments.add("--famulus.now=2026-05-04T09:00:00Z");
+        }
+        application = SpringApplication.run(Famulus.class, arguments.toArray(String[]::new));
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(CHROMIUM)
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-dev-shm-usage",
+                                "--disable-gpu",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync",
+                                "--no-first-run")));
+    }
+
+    @AfterEach
+    void closePages() {
+        contexts.forEach(BrowserContext::close);
+        contexts.clear();
+    }
+
+    @AfterAll
+    void stop() {
+        browser.close();
+        playwright.close();
+        application.close();
+    }
+
+    String address(String path) {
+        int port = ((WebServerApplicationContext) application).getWebServer().getPort();
+        return "http://localhost:" + port + path;
+    }
+
+    /** Opens a page of 1280 × 800 in a browser of its own. */
+    Page open(String path) {
+        return open(path, 1280, 800, ColorScheme.LIGHT);
+    }
+
+    Page open(String path, int width, int height, ColorScheme scheme) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setColorScheme(scheme)
+                .setTimezoneId("Europe/London"));
+        contexts.add(context);
+        context.setDefaultTimeout(20_000);
+        Page page = context.newPage();
+        page.onPageError(error -> {
+            throw new AssertionError("The page failed: " + error);
+        });
+        page.navigate(address(path));
+        return page;
+    }
+
+    /** Opens a page and signs in to the demo. */
+    Page openAs(String name, String path) {
+        return signIn(open(path), name);
+    }
+
+    static Page signIn(Page page, String name) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)))
+                .click();
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places"))
+                .waitFor();
+        return page;
+    }
+
+    static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    static Locator link(Page page, String name) {
+        return page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    static Locator textbox(Page page, String name) {
+        return page.getByRole(
+                AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    /** Goes to somebody's page by the list and its search. */
+    static void find(Page page, String name) {
+        link(page, "People").click();
+        page.getByRole(AriaRole.TABLE).waitFor();
+        page.keyboard().press("/");
+        page.keyboard().type(name);
+        link(page, name).click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What was said"))
+                .waitFor();
+    }
+
+    /** Puts the cursor at the end of a text, as somebody who goes on writing. */
+    static void goToEnd(Page page, Locator text) {
+        text.focus();
+        page.keyboard().press("Control+End");
+    }
+}

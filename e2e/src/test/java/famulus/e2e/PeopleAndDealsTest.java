@@ -1,0 +1,132 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Lists and pages of people and deals. */
+class PeopleAndDealsTest extends BrowserTest {
+    @Test
+    void theLedgerSortsFiltersAndScrollsWithoutPaging() {
+        Page page = openAs("Signe", "/people/contacts");
+        assertThat(page.getByText("240 contacts")).isVisible();
+
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Name")))
+                .click();
+        assertThat(page.getByRole(AriaRole.COLUMNHEADER).first()).hasAttribute("aria-sort", "descending");
+        assertThat(page).hasURL(Pattern.compile("down=yes"));
+
+        page.getByRole(AriaRole.TABLE).hover();
+        page.mouse().wheel(0, 240 * 33);
+        assertThat(link(page, "Despina Anthopoulou").first()).isVisible();
+
+        page.keyboard().press("/");
+        page.keyboard().type("okafor larkfield");
+        assertThat(page.getByText("1 contact found")).isVisible();
+        page.goBack();
+        page.reload();
+        assertThat(page.getByRole(AriaRole.TABLE)).isVisible();
+    }
+
+    @Test
+    void theArrowKeysWalkTheLines() {
+        Page page = openAs("Signe", "/deals");
+        Locator first = page.locator("[data-at='0'] a");
+        first.focus();
+        page.keyboard().press("ArrowDown");
+        assertThat(page.locator("[data-at='1'] a")).isFocused();
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Lines")))
+                .isVisible();
+    }
+
+    @Test
+    void aFactIsChangedInItsPlaceAndBadOnesAreRefusedThere() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Phone"))
+                .first()
+                .click();
+        Locator phone = textbox(page, "Phone");
+        phone.fill("call me");
+        phone.press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("is no telephone number");
+        assertThat(phone).hasValue("call me");
+        phone.fill("01632 960 444");
+        phone.press("Enter");
+        assertThat(page.getByText("+44 1632 960444")).isVisible();
+
+        button(page, "add another").click();
+        Locator address = textbox(page, "E-mail address");
+        address.fill("ines at home");
+        address.press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("is no e-mail address");
+        address.press("Escape");
+    }
+
+    @Test
+    void callsAreNotedAndTakenBackWithUndo() {
+        Page page = openAs("Dov", "/people");
+        find(page, "Ines Okafor-Brandt");
+
+        button(page, "Note a call").click();
+        textbox(page, "Minutes").fill("7");
+        textbox(page, "What was said").fill("Prefers <b>Thursdays</b>.");
+        button(page, "Keep").click();
+        assertThat(page.getByText("Prefers <b>Thursdays</b>.")).isVisible();
+
+        button(page, "take back").first().click();
+        assertThat(page.getByText("Prefers <b>Thursdays</b>.")).hasCount(0);
+        button(page, "Undo").click();
+        assertThat(page.getByText("Prefers <b>Thursdays</b>.")).isVisible();
+    }
+
+    @Test
+    void aNewContactIsMadeAndItsMistakesAreSaidAtTheField() {
+        Page page = openAs("Signe", "/people/contacts");
+        button(page, "New contact").click();
+        textbox(page, "E-mail").fill("nobody");
+        button(page, "Add contact").click();
+        assertThat(page.getByText("is no e-mail address")).isVisible();
+        assertThat(page.getByText("Something has to stand here.")).isVisible();
+
+        textbox(page, "Surname").fill("Saltmarsh");
+        textbox(page, "E-mail").fill("s@saltmarsh.example");
+        button(page, "Add contact").click();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName("Saltmarsh").setLevel(1)))
+                .isVisible();
+    }
+
+    @Test
+    void aDealShowsItsLinesAndTakesDocuments() {
+        Page page = openAs("Signe", "/deals?find=larkfield+east");
+        link(page, "Larkfield East, 48 hives").click();
+        assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^Sum"))))
+                .containsText("£9,600.00");
+
+        button(page, "change").click();
+        page.getByLabel("Hives, line 1").fill("50");
+        button(page, "Keep lines").click();
+        assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^Sum"))))
+                .containsText("£10,000.00");
+
+        page.locator("section", new Page.LocatorOptions().setHasText("Documents"))
+                .last()
+                .getByText("add")
+                .click();
+        textbox(page, "Name").fill("Map of the rows");
+        textbox(page, "Link").fill("somewhere");
+        button(page, "Keep").click();
+        assertThat(page.getByText("is no address")).isVisible();
+        textbox(page, "Link").fill("https://brindlewing.example/map");
+        button(page, "Keep").click();
+        assertThat(link(page, "Map of the rows")).isVisible();
+    }
+}

@@ -1,0 +1,142 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Writing to one record, from the key to the recipient's inbox. */
+class WriteTest extends BrowserTest {
+    private static void choose(Page page, String template) {
+        page.keyboard().press("w");
+        Locator chooser = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"));
+        chooser.waitFor();
+        page.keyboard().type(template);
+        assertThat(page.getByRole(AriaRole.OPTION).first()).containsText(template);
+        page.keyboard().press("Enter");
+        textbox(page, "Subject of this message").waitFor();
+    }
+
+    @Test
+    void aMessageGoesFromTheKeyToTheInboxExactlyAsWritten() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        choose(page, "Placement notice");
+        assertThat(page.getByText("used").first()).isVisible();
+
+        goToEnd(page, textbox(page, "Text of this message"));
+        page.keyboard().type("PS: Grüße & <b>thanks</b>");
+        assertThat(textbox(page, "Text of this message").locator(".mine")).hasText("PS: Grüße & <b>thanks</b>");
+        page.keyboard().press("Control+Enter");
+        page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Send this message?"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Send now"))
+                .click();
+
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
+        Locator sent = page.locator(".message", new Page.LocatorOptions().setHasText("21 May"))
+                .first();
+        sent.click();
+        assertThat(page.locator(".mail .text")).containsText("PS: Grüße & <b>thanks</b>");
+
+        link(page, "Practice post").click();
+        assertThat(page.locator(".letter .text")).containsText("PS: Grüße & <b>thanks</b>");
+        button(page, "headers").click();
+        assertThat(page.locator(".letter dl")).containsText("@brindlewing.example>");
+        button(page, "source").click();
+        assertThat(page.locator(".letter pre")).containsText("format=flowed");
+    }
+
+    @Test
+    void aGapIsFilledForThisMessageOrOnTheRecord() {
+        Page page = openAs("Signe", "/templates");
+        button(page, "New template").click();
+        textbox(page, "Name for colleagues").fill("Gaps");
+        page.getByLabel("It is about").selectOption("CONTACT");
+        button(page, "Begin").click();
+        textbox(page, "Subject").focus();
+        page.keyboard().type("For {contact.title} Okafor");
+        textbox(page, "Text").focus();
+        page.keyboard().type("Call {contact.mobile}, {contact.title}.");
+        assertThat(textbox(page, "Text").locator(".chip")).hasCount(2);
+        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+
+        find(page, "Ines Okafor-Brandt");
+        choose(page, "Gaps");
+        Locator title = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Title is missing"));
+        textbox(page, "Title").fill("Dr");
+        title.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put on the record"))
+                .click();
+        assertThat(textbox(page, "Subject of this message")).hasText("For Dr Okafor");
+        assertThat(page.getByText("one gap to fill")).isVisible();
+
+        button(page, "Send now").click();
+        Locator mobile = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Mobile is missing"));
+        textbox(page, "Mobile").fill("no number");
+        mobile.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("For this message"))
+                .click();
+        assertThat(mobile.getByRole(AriaRole.ALERT)).containsText("is no telephone number");
+        textbox(page, "Mobile").fill("01632 960 500");
+        textbox(page, "Mobile").press("Enter");
+        assertThat(textbox(page, "Text of this message")).hasText("Call +44 1632 960500, Dr.");
+
+        button(page, "Send now").click();
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
+    }
+
+    @Test
+    void aMessageBegunSurvivesAReload() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        choose(page, "After a call");
+        goToEnd(page, textbox(page, "Text of this message"));
+        page.keyboard().type("Half a thou");
+        page.reload();
+        assertThat(textbox(page, "Text of this message")).containsText("Half a thou");
+        button(page, "Discard").click();
+    }
+
+    @Test
+    void whatWaitsIsShownAndGoesWhenThePostOpens() {
+        Page page = openAs("Dov", "/practice-post");
+        button(page, "Close the post").click();
+        assertThat(page.getByText("the post is closed")).isVisible();
+        find(page, "Ines Okafor-Brandt");
+        choose(page, "After a call");
+        button(page, "Send now").click();
+        page.getByText("waits in the outbox").first().waitFor();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Outbox")))
+                .click();
+        assertThat(page.getByText("The mail server can't be reached.")).isVisible();
+
+        link(page, "Practice post").click();
+        button(page, "Open the post").click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Outbox")))
+                .click();
+        assertThat(page.getByText("nothing waits")).isVisible();
+    }
+
+    @Test
+    void anAssistantWritesForAnAgent() {
+        Page page = openAs("Petra", "/people");
+        find(page, "Ines Okafor-Brandt");
+        choose(page, "After a call");
+        page.getByLabel("from")
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Signe Halloran"));
+        assertThat(textbox(page, "Text of this message")).containsText("Signe Halloran");
+        button(page, "Send now").click();
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
+    }
+
+    @Test
+    void aDealIsWrittenToByItsContact() {
+        Page page = openAs("Signe", "/deals?find=larkfield+east");
+        link(page, "Larkfield East, 48 hives").click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What was said"))
+                .waitFor();
+        choose(page, "Quote cover");
+        assertThat(textbox(page, "Subject of this message")).hasText("Our quote: Larkfield East, 48 hives");
+    }
+}
