@@ -114,6 +114,7 @@
     border-radius: var(--corner);
     background: var(--sheet);
     box-shadow: var(--shadow);
+    color: var(--ink);
     font-size: 13.5px;
     outline: none;
   }
