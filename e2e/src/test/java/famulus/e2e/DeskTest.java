@@ -64,6 +64,7 @@ class DeskTest extends BrowserTest {
         Locator text = textbox(page, "Text");
         text.focus();
         page.keyboard().type("Blossom: {contact.access_notes} and {today}");
+        assertThat(text.locator(".chip")).hasCount(2);
         text.locator(".chip").last().click();
         page.getByLabel("Written as").selectOption("month");
         page.keyboard().press("Escape");
