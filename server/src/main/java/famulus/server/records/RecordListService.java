@@ -73,14 +73,7 @@ public class RecordListService {
 
     private static List<String> cells(CrmKind kind, Line line, Merger printer, House house) {
         return switch (kind) {
-            case CONTACT ->
-                List.of(
-                        line.name(),
-                        text(line.cellTwo()),
-                        text(line.cellThree()),
-                        text(line.cellFour()),
-                        moment(line.lastAt(), printer, house));
-            case LEAD ->
+            case CONTACT, LEAD ->
                 List.of(
                         line.name(),
                         text(line.cellTwo()),
