@@ -8,6 +8,7 @@
   import { notify } from '../ui/notices.svelte';
   import GapSlip from './GapSlip.svelte';
   import MessageField from './MessageField.svelte';
+  import Route from './Route.svelte';
   import TemplateChooser from './TemplateChooser.svelte';
   import { draftKey, dropDraft, keepDraft, readDraft } from './keptDrafts';
   import type { Piece } from './messageText';
@@ -290,54 +291,20 @@
       </Button>
       <Button quiet onclick={discard}>Discard</Button>
       {#if gaps}<span class="gaps" role="status">{gaps === 1 ? 'one gap' : `${gaps} gaps`} to fill</span>{/if}
-      <span class="route">
-        {#if senders.length}
-          <label
-            >from <select
-              value={sender}
-              onchange={(event) => change(() => (sender = (event.target as HTMLSelectElement).value))}
-            >
-              {#if !senders.some((one) => one.id === sender)}<option value={sender}
-                  >{message.senderName}</option
-                >{/if}
-              {#each senders as one (one.id)}<option value={one.id}>{one.firstName} {one.lastName}</option
-                >{/each}
-            </select></label
-          >
-        {:else}
-          from {message.senderName}
-        {/if}
-        {#if onDeal && contacts.length > 1}
-          <label
-            >to <select
-              value={person}
-              onchange={(event) => change(() => (person = (event.target as HTMLSelectElement).value))}
-            >
-              {#each contacts as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-            </select></label
-          >
-        {/if}
-        {#if addresses.length > 1}
-          <label
-            >to <select bind:value={address} onchange={keep}>
-              {#each addresses as one (one.id)}<option value={one.id}>{one.address}</option>{/each}
-            </select></label
-          >
-        {:else}
-          to {addresses[0]?.address ?? 'nobody yet: there is no address'}
-        {/if}
-        {#if !onDeal && message.proof.person.deals.length > 1}
-          <label
-            >· deal <select
-              value={deal}
-              onchange={(event) => change(() => (deal = (event.target as HTMLSelectElement).value))}
-            >
-              {#each message.proof.person.deals as one (one.id)}<option value={one.id}>{one.name}</option
-                >{/each}
-            </select></label
-          >
-        {/if}
-      </span>
+      <Route
+        {message}
+        {contacts}
+        {senders}
+        {onDeal}
+        {sender}
+        {person}
+        {deal}
+        bind:address
+        onaddress={keep}
+        onsender={(to) => change(() => (sender = to))}
+        onperson={(to) => change(() => (person = to))}
+        ondeal={(to) => change(() => (deal = to))}
+      />
     </div>
   {/if}
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
@@ -412,23 +379,6 @@
     margin-top: 10px;
     color: var(--ink-soft);
     font-size: 12.5px;
-  }
-
-  .route {
-    margin-left: auto;
-  }
-
-  select {
-    max-width: 190px;
-    border: 0;
-    border-bottom: 1px solid var(--edge);
-    background: none;
-    color: var(--ink);
-    font: inherit;
-  }
-
-  option {
-    background: var(--sheet);
   }
 
   .gaps,

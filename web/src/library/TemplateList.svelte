@@ -7,6 +7,7 @@
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
+  import Find from '../ui/Find.svelte';
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
@@ -102,14 +103,7 @@
 
 <Page title="Templates">
   {#snippet actions()}
-    <input
-      data-finder
-      type="search"
-      placeholder="Find in names and texts  /"
-      aria-label="Find in names and texts"
-      bind:value={typed}
-      oninput={find}
-    />
+    <Find label="Find in names and texts" bind:value={typed} onfind={find} />
     <Button main bind:element={opener} onclick={() => (adding = !adding)}>New template</Button>
   {/snippet}
   {#snippet foot()}
@@ -200,16 +194,6 @@
 {/if}
 
 <style>
-  input {
-    width: 230px;
-    padding: 6px 10px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: inherit;
-  }
-
   .keys {
     margin-left: auto;
   }

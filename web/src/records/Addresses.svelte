@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Act from '../ui/Act.svelte';
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
 
   /** A person's e-mail addresses; the first is written to first. */
@@ -60,7 +61,7 @@
     {onkeydown}
     {@attach focus}
   />
-  <button class="act" onclick={keepTyped}>keep</button>
+  <Act onclick={keepTyped}>keep</Act>
   {#if wrong}<p role="alert">{wrong}</p>{/if}
 {/snippet}
 
@@ -75,10 +76,8 @@
           <button class="value" onclick={() => open(i)}>{address.address}</button>
           <small>{address.label}</small>
           {#if i > 0}
-            <button
-              class="act"
-              onclick={() => void keep([address, ...page.addresses.filter((one) => one !== address)])}
-              >write here first</button
+            <Act onclick={() => void keep([address, ...page.addresses.filter((one) => one !== address)])}
+              >write here first</Act
             >
           {/if}
         {/if}
@@ -88,9 +87,9 @@
   {#if editing === page.addresses.length}
     {@render input()}
   {:else}
-    <button class="act" onclick={() => open(page.addresses.length)}>
+    <Act onclick={() => open(page.addresses.length)}>
       {page.addresses.length ? 'add another' : 'add an address'}
-    </button>
+    </Act>
   {/if}
 </section>
 
@@ -115,8 +114,7 @@
     font: inherit;
   }
 
-  .value,
-  .act {
+  .value {
     min-height: 24px;
     padding: 2px 0;
     border: 0;
@@ -130,10 +128,6 @@
 
   .value:hover {
     background: var(--act-tint);
-  }
-
-  .act {
-    color: var(--act);
   }
 
   small {

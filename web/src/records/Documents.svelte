@@ -1,5 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import Act from '../ui/Act.svelte';
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
@@ -67,7 +68,7 @@
 {#if page.documents.length || onDeal}
   <section>
     <h2>
-      Documents {#if onDeal}<button class="act" onclick={(event) => begin(event)}>add</button>{/if}
+      Documents {#if onDeal}<Act onclick={(event) => begin(event)}>add</Act>{/if}
     </h2>
     <ul>
       {#each page.documents as document (document.id)}
@@ -78,10 +79,12 @@
             <span>{document.name}</span>
           {/if}
           {#if onDeal}
-            <button class="act remark" onclick={(event) => begin(event, document)}>
-              {states.find(([code]) => code === document.state)?.[1]}
-              {document.since}
-            </button>
+            <span class="remark"
+              ><Act soft onclick={(event) => begin(event, document)}>
+                {states.find(([code]) => code === document.state)?.[1]}
+                {document.since}
+              </Act></span
+            >
           {:else}
             <span class="remark"
               >{states.find(([code]) => code === document.state)?.[1]} {document.since}</span
@@ -127,16 +130,5 @@
     margin-left: auto;
     color: var(--ink-soft);
     white-space: nowrap;
-  }
-
-  .act {
-    min-width: 24px;
-    min-height: 24px;
-    padding: 0 2px;
-    border: 0;
-    background: none;
-    color: var(--act);
-    font: 13.5px/1.2 var(--sans);
-    cursor: pointer;
   }
 </style>

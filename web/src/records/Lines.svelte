@@ -1,5 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import Act from '../ui/Act.svelte';
   import Button from '../ui/Button.svelte';
 
   /** What is on a deal: blocks, hives, weeks and rate, with the totals the server works out. */
@@ -60,7 +61,7 @@
 
 <section>
   <h2>
-    Lines {#if !typed}<button class="act" onclick={open}>change</button>{/if}
+    Lines {#if !typed}<Act onclick={open}>change</Act>{/if}
   </h2>
   {#if typed}
     <table>
@@ -84,11 +85,7 @@
               </td>
             {/each}
             <td>
-              <button
-                class="act"
-                aria-label="Take out line {i + 1}"
-                onclick={() => (typed = typed!.toSpliced(i, 1))}>×</button
-              >
+              <Act aria-label="Take out line {i + 1}" onclick={() => (typed = typed!.toSpliced(i, 1))}>×</Act>
             </td>
           </tr>
         {/each}
@@ -189,17 +186,6 @@
 
   [aria-invalid] {
     border-color: var(--stop);
-  }
-
-  .act {
-    min-width: 24px;
-    min-height: 24px;
-    padding: 0 2px;
-    border: 0;
-    background: none;
-    color: var(--act);
-    font: 13.5px/1 var(--sans);
-    cursor: pointer;
   }
 
   .wrong {

@@ -6,6 +6,7 @@
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
   import Ledger from '../ui/Ledger.svelte';
+  import Find from '../ui/Find.svelte';
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
   import RecordFinder from './RecordFinder.svelte';
@@ -96,14 +97,7 @@
     {/if}
   {/snippet}
   {#snippet actions()}
-    <input
-      data-finder
-      type="search"
-      placeholder="Find  /"
-      aria-label="Find in this list"
-      bind:value={typed}
-      oninput={find}
-    />
+    <Find label="Find in this list" bind:value={typed} onfind={find} />
     <Button bind:element={opener} onclick={begin}>New {kind}</Button>
   {/snippet}
   {#snippet foot()}
@@ -173,25 +167,11 @@
     color: var(--ink);
   }
 
-  input {
-    width: 210px;
-    padding: 6px 10px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: inherit;
-  }
-
   .keys {
     margin-left: auto;
   }
 
   @media (width <= 700px) {
-    input {
-      width: 150px;
-    }
-
     nav a {
       min-height: 30px;
     }

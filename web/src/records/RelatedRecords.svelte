@@ -3,6 +3,7 @@
   import { recordAddress } from '../app/router';
   import Mark from '../ui/Mark.svelte';
   import Slip from '../ui/Slip.svelte';
+  import Act from '../ui/Act.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
   import RecordFinder from './RecordFinder.svelte';
@@ -59,7 +60,7 @@
       <h2>
         {group.title}
         {#if page.kind === 'deal'}
-          <button class="act" bind:this={opener} onclick={() => (adding = !adding)}>add</button>
+          <Act bind:element={opener} onclick={() => (adding = !adding)}>add</Act>
         {/if}
       </h2>
       <ul>
@@ -69,10 +70,10 @@
             <a href={recordAddress(line.kind, line.id)}><bdi>{line.name}</bdi></a>
             <span class="remark">{line.remark}</span>
             {#if page.kind === 'deal'}
-              <button
-                class="act off"
+              <Act
+                soft
                 aria-label="Take {line.name} off this deal"
-                onclick={() => void remove(line.id, line.name, line.remark)}>×</button
+                onclick={() => void remove(line.id, line.name, line.remark)}>×</Act
               >
             {/if}
           </li>
@@ -129,21 +130,6 @@
     margin-left: auto;
     color: var(--ink-soft);
     text-align: right;
-  }
-
-  .act {
-    min-width: 24px;
-    min-height: 24px;
-    padding: 0 2px;
-    border: 0;
-    background: none;
-    color: var(--act);
-    font: 13.5px/1 var(--sans);
-    cursor: pointer;
-  }
-
-  .off {
-    color: var(--ink-soft);
   }
 
   p {

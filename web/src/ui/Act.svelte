@@ -1,0 +1,31 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import type { HTMLButtonAttributes } from 'svelte/elements';
+
+  /** A small button within a line of text or a heading; `soft` where it must not call for attention. */
+  let {
+    soft = false,
+    children,
+    element = $bindable(),
+    ...rest
+  }: HTMLButtonAttributes & { soft?: boolean; children: Snippet; element?: HTMLButtonElement } = $props();
+</script>
+
+<button type="button" bind:this={element} class:soft {...rest}>{@render children()}</button>
+
+<style>
+  button {
+    min-width: 24px;
+    min-height: 24px;
+    padding: 0 2px;
+    border: 0;
+    background: none;
+    color: var(--act);
+    font: 13.5px/1.2 var(--sans);
+    cursor: pointer;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+  }
+</style>
