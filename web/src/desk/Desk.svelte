@@ -40,13 +40,18 @@
 
   $effect(() => {
     const opened = new DeskState(id);
+    let begun = false;
     untrack(() => {
       desk = opened;
       opened.onproof = (draft, proof) => {
         subject?.chipUp(draft.subject, proof.subject.chips);
         preview?.chipUp(draft.previewText, proof.previewText.chips);
         body?.chipUp(draft.body, proof.body.chips);
-        void tick().then(() => layout++);
+        void tick().then(() => {
+          layout++;
+          if (!begun && opened.mayChange && !draft.subject && !draft.body) subject?.focus();
+          begun = true;
+        });
       };
       void opened.open();
     });

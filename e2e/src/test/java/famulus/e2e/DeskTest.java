@@ -44,6 +44,19 @@ class DeskTest extends BrowserTest {
     }
 
     @Test
+    void aNewTemplateIsWrittenFromTheKeyboardAtOnce() {
+        Page page = newTemplate("At once");
+        assertThat(textbox(page, "Subject")).isFocused();
+        page.keyboard().type("Straps");
+        page.keyboard().press("Tab");
+        page.keyboard().press("Tab");
+        page.keyboard().type("They hold.");
+
+        assertThat(proof(page).locator(".inbox")).containsText("Straps");
+        assertThat(proof(page).locator(".mail")).hasText("They hold.");
+    }
+
+    @Test
     void aFieldThatIsTypedOutBecomesAChipAndBackspaceOpensItAgain() {
         Page page = newTemplate("Typed");
         Locator text = textbox(page, "Text");
