@@ -1,14 +1,26 @@
 package famulus.core.merge;
 
+import famulus.core.calendar.Reckoning;
+import famulus.core.calendar.TimeUnit;
+import famulus.core.condition.ConditionAnalyser;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldType;
+import famulus.core.field.Path;
+import famulus.core.field.PathReading;
+import famulus.core.field.RecordKind;
+import famulus.core.syntax.Problem;
+import famulus.core.syntax.Span;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
 /** Says what is wrong with a program before any record is looked at. */
 public final class Analyser {
-    private final FieldCatalogue catalogue;
-    private final About about;
-    private final List<String> known;
+    private final PathReading paths;
+    private final ConditionAnalyser conditions;
 
     /**
      * An analyser for templates about one kind of record.
@@ -17,23 +29,32 @@ public final class Analyser {
      * @param about what the template is about
      */
     public Analyser(FieldCatalogue catalogue, About about) {
-        this.catalogue = catalogue;
-        this.about = about;
-        this.known =
-                catalogue.reachable(about).keySet().stream().map(Path::toString).toList();
+        this.paths = new PathReading(catalogue, about);
+        this.conditions = new ConditionAnalyser(paths);
     }
 
     /** Returns every problem of a program in the order of its text; empty when it can be merged for anybody. */
     public List<Problem> analyse(Program program) {
         List<Problem> problems = new ArrayList<>();
-        for (Node node : program.nodes()) {
+        for (Node node : program.all()) {
             switch (node) {
                 case Node.Broken broken -> problems.add(broken.problem());
                 case Node.Field field -> field(field, problems);
                 case Node.Literal literal -> {}
+                case Node.Choice choice -> choice.branches().forEach(branch -> guard(branch.guard(), problems));
             }
         }
-        return problems;
+        return problems.stream()
+                .sorted(Comparator.comparingInt(problem -> problem.span().start()))
+                .toList();
+    }
+
+    private void guard(Guard guard, List<Problem> problems) {
+        switch (guard) {
+            case Guard.When when -> problems.addAll(conditions.analyse(when.condition()));
+            case Guard.Unreadable unreadable -> problems.add(unreadable.problem());
+            case Guard.Otherwise otherwise -> {}
+        }
     }
 
     private void field(Node.Field field, List<Problem> problems) {
@@ -41,12 +62,14 @@ public final class Analyser {
         for (int i = 0; i < terms.size(); i++) {
             Expression.Term term = terms.get(i);
             switch (term.operand()) {
-                case Operand.Reference reference -> reference(reference.path(), term, problems);
+                case Operand.Reference reference -> reference(reference, term, problems);
                 case Operand.Figure figure -> format(FieldType.NUMBER, "A number", term, problems);
                 case Operand.Words words -> noFormat("A text in quotes", term, problems);
+                case Operand.Ask ask -> format(FieldType.TEXT, "An answer", term, problems);
                 case Operand.Nothing nothing -> noFormat("“nothing”", term, problems);
             }
-            boolean alwaysPrints = !(term.operand() instanceof Operand.Reference);
+            boolean alwaysPrints =
+                    !(term.operand() instanceof Operand.Reference || term.operand() instanceof Operand.Ask);
             if (alwaysPrints && i + 1 < terms.size()) {
                 problems.add(broken(
                         terms.get(i + 1).span(),
@@ -56,46 +79,30 @@ public final class Analyser {
         }
     }
 
-    private void reference(Path path, Expression.Term term, List<Problem> problems) {
-        Optional<FieldDefinition> field = catalogue.resolve(path, about);
+    private void reference(Operand.Reference reference, Expression.Term term, List<Problem> problems) {
+        Path path = reference.path();
+        Optional<FieldDefinition> field = paths.field(path);
         if (field.isEmpty()) {
-            Span place = new Span(
-                    term.span().start(),
-                    Math.min(
-                            term.span().end(),
-                            term.span().start() + path.toString().length()));
-            problems.add(new Problem(
-                    Problem.Code.FIELD_UNKNOWN, place, unknown(path), NearestNames.of(path.toString(), known)));
+            problems.add(paths.unknown(path, term.span().start()));
             return;
         }
-        if (field.get().type() == FieldType.RELATION
-                && field.get().relation().filter(RecordKind.USER::equals).isEmpty()) {
+        boolean user = field.get().relation().filter(RecordKind.USER::equals).isPresent();
+        if (field.get().type() == FieldType.RELATION && !user) {
             problems.add(
                     broken(term.span(), "“" + path + "” leads to another record. Add which of its fields you mean."));
             return;
         }
-        FieldType type = field.get().type() == FieldType.RELATION
-                ? FieldType.USER
-                : field.get().type();
-        format(type, field.get().label(), term, problems);
-    }
-
-    private String unknown(Path path) {
-        Optional<Root> root = Root.of(path);
-        boolean known = path.words().size() > 1 && root.isPresent();
-        if (known && !about.roots().contains(root.get())) {
-            return "A template about " + described() + " has no " + root.get().word() + " to take “" + path + "” from.";
+        FieldType type = user ? FieldType.USER : field.get().type();
+        if (reference.reckoning().reckoned() && !FieldType.DATED.contains(type)) {
+            problems.add(broken(term.span(), field.get().label() + " is no day, so nothing can be added to it."));
+            return;
         }
-        return "There is no field “" + path + "”.";
+        format(reckonedType(reference.reckoning(), type), field.get().label(), term, problems);
     }
 
-    private String described() {
-        return switch (about) {
-            case CONTACT -> "a contact";
-            case LEAD -> "a lead";
-            case DEAL -> "a deal";
-            case PERSON -> "any person";
-        };
+    /** Hours make a moment of a day. */
+    private static FieldType reckonedType(Reckoning reckoning, FieldType type) {
+        return reckoning.steps().stream().anyMatch(step -> step.unit() == TimeUnit.HOUR) ? FieldType.DATE_TIME : type;
     }
 
     private static void noFormat(String what, Expression.Term term, List<Problem> problems) {

@@ -1,5 +1,7 @@
 package famulus.core.merge;
 
+import famulus.core.field.Path;
+import famulus.core.syntax.Span;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,5 +1,12 @@
 package famulus.core.merge;
 
+import famulus.core.calendar.ReckoningReader;
+import famulus.core.syntax.NearestNames;
+import famulus.core.syntax.ParseFailure;
+import famulus.core.syntax.Span;
+import famulus.core.syntax.Token;
+import famulus.core.syntax.TokenCursor;
+import famulus.core.syntax.Tokens;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.ZonedDateTime;
@@ -16,17 +23,16 @@ final class ExpressionParser {
     /** Longest number that is still read as one; longer runs of digits are a slip of the hand. */
     private static final int LONGEST_NUMBER = 30;
 
-    private final List<Token> tokens;
-    private int at;
+    private final TokenCursor tokens;
 
-    private ExpressionParser(List<Token> tokens) {
+    private ExpressionParser(TokenCursor tokens) {
         this.tokens = tokens;
     }
 
     /** Returns a field, or a broken node that says what is wrong, for the braces at {@code span}. */
     static Node parse(String source, Span span) {
         try {
-            List<Token> tokens = Tokens.of(source, span.start() + 1, span.end() - 1);
+            TokenCursor tokens = new TokenCursor(Tokens.of(source, span.start() + 1, span.end() - 1));
             return new Node.Field(new ExpressionParser(tokens).expression(span), span);
         } catch (ParseFailure failure) {
             return new Node.Broken(source.substring(span.start(), span.end()), failure.problem(), span);
@@ -34,51 +40,60 @@ final class ExpressionParser {
     }
 
     private Expression expression(Span whole) throws ParseFailure {
-        if (peek().kind() == Token.Kind.END) {
+        if (tokens.peek().kind() == Token.Kind.END) {
             throw new ParseFailure(
                     whole, "There is nothing between these braces. Name a field, or write \\{ for a plain brace.");
         }
         List<Expression.Term> terms = new ArrayList<>();
         terms.add(term());
-        while (peek().isWord("else")) {
-            at++;
+        while (tokens.takeIf("else")) {
             terms.add(term());
         }
-        if (peek().kind() != Token.Kind.END) {
+        if (tokens.peek().kind() != Token.Kind.END) {
             throw new ParseFailure(
-                    peek().span(),
-                    "After a field comes “else”, “as” or the closing brace, not “" + peek().text() + "”.");
+                    tokens.peek().span(),
+                    "After a field comes “else”, “as” or the closing brace, not “"
+                            + tokens.peek().text() + "”.");
         }
         return new Expression(terms);
     }
 
     private Expression.Term term() throws ParseFailure {
-        Span start = peek().span();
+        Span start = tokens.peek().span();
         Operand operand = operand();
         Optional<Format> format = Optional.empty();
-        if (peek().isWord("as")) {
-            at++;
+        if (tokens.takeIf("as")) {
             format = Optional.of(format());
         }
-        return new Expression.Term(
-                operand,
-                format,
-                new Span(start.start(), tokens.get(at - 1).span().end()));
+        return new Expression.Term(operand, format, new Span(start.start(), tokens.lastEnd()));
     }
 
     private Operand operand() throws ParseFailure {
-        Token token = take();
+        Token token = tokens.peek();
         return switch (token.kind()) {
-            case STRING -> new Operand.Words(token.text());
-            case NUMBER -> number(token);
-            case WORD -> {
-                if (token.isWord("nothing")) {
-                    yield new Operand.Nothing();
-                }
-                yield new Operand.Reference(path(token));
-            }
+            case STRING -> new Operand.Words(tokens.take().text());
+            case NUMBER -> number(tokens.take());
+            case WORD -> word(token);
             default -> throw new ParseFailure(token.span(), "A field, a text in quotes or “nothing” is missing here.");
         };
+    }
+
+    private Operand word(Token token) throws ParseFailure {
+        boolean path = tokens.peekAfter().kind() == Token.Kind.POINT;
+        if (!path && tokens.takeIf("nothing")) {
+            return new Operand.Nothing();
+        }
+        if (!path && tokens.takeIf("ask")) {
+            Token hint = tokens.take();
+            if (hint.kind() != Token.Kind.STRING || hint.text().isBlank()) {
+                throw new ParseFailure(hint.span(), "After “ask” comes what the sender should put in, in quotes.");
+            }
+            return new Operand.Ask(hint.text().strip());
+        }
+        if (KEYWORDS.contains(token.text())) {
+            throw new ParseFailure(token.span(), "A field is missing before “" + token.text() + "”.");
+        }
+        return new Operand.Reference(ReckoningReader.read(tokens));
     }
 
     private static Operand number(Token token) throws ParseFailure {
@@ -88,36 +103,20 @@ final class ExpressionParser {
         return new Operand.Figure(new BigDecimal(token.text()));
     }
 
-    private Path path(Token first) throws ParseFailure {
-        if (KEYWORDS.contains(first.text())) {
-            throw new ParseFailure(first.span(), "A field is missing before “" + first.text() + "”.");
-        }
-        List<String> words = new ArrayList<>(List.of(first.text()));
-        while (peek().kind() == Token.Kind.POINT) {
-            at++;
-            Token word = take();
-            if (word.kind() != Token.Kind.WORD) {
-                throw new ParseFailure(word.span(), "After the point comes the name of a field.");
-            }
-            words.add(word.text());
-        }
-        return new Path(words);
-    }
-
     private Format format() throws ParseFailure {
-        Token first = peek();
+        Token first = tokens.peek();
         if (first.kind() == Token.Kind.STRING) {
-            return quotedFormat(take());
+            return quotedFormat(tokens.take());
         }
         StringBuilder words = new StringBuilder();
-        while (!peek().isWord("else") && (peek().kind() == Token.Kind.WORD || peek().kind() == Token.Kind.NUMBER)) {
-            words.append(words.isEmpty() ? "" : " ").append(take().text());
+        while (!tokens.peek().isWord("else")
+                && (tokens.peek().kind() == Token.Kind.WORD || tokens.peek().kind() == Token.Kind.NUMBER)) {
+            words.append(words.isEmpty() ? "" : " ").append(tokens.take().text());
         }
-        Span span = new Span(
-                first.span().start(), tokens.get(Math.max(at - 1, 0)).span().end());
         if (words.isEmpty()) {
             throw new ParseFailure(first.span(), "After “as” comes a format, such as “long date”.");
         }
+        Span span = new Span(first.span().start(), tokens.lastEnd());
         if (words.toString().matches("[0-9] decimals?")) {
             return new Format.Decimals(words.charAt(0) - '0');
         }
@@ -134,9 +133,8 @@ final class ExpressionParser {
     }
 
     private Format quotedFormat(Token text) throws ParseFailure {
-        if (peek().isWord("or")) {
-            at++;
-            Token other = take();
+        if (tokens.takeIf("or")) {
+            Token other = tokens.take();
             if (other.kind() != Token.Kind.STRING) {
                 throw new ParseFailure(other.span(), "After “or” comes the text for no, in quotes.");
             }
@@ -149,17 +147,5 @@ final class ExpressionParser {
             throw new ParseFailure(
                     text.span(), "“" + text.text() + "” is no date pattern. Try one such as “d MMMM yyyy”.");
         }
-    }
-
-    private Token peek() {
-        return tokens.get(at);
-    }
-
-    private Token take() {
-        Token token = tokens.get(at);
-        if (token.kind() != Token.Kind.END) {
-            at++;
-        }
-        return token;
     }
 }

@@ -1,5 +1,7 @@
 package famulus.core.merge;
 
+import famulus.core.syntax.Quoted;
+
 /** How a value is printed, as asked for after {@code as}. */
 public sealed interface Format {
 
@@ -38,7 +40,7 @@ public sealed interface Format {
     record Pattern(String pattern) implements Format {
         @Override
         public String written() {
-            return WrittenForm.quoted(pattern);
+            return Quoted.of(pattern);
         }
     }
 
@@ -51,7 +53,7 @@ public sealed interface Format {
     record YesOrNo(String yes, String no) implements Format {
         @Override
         public String written() {
-            return WrittenForm.quoted(yes) + " or " + WrittenForm.quoted(no);
+            return Quoted.of(yes) + " or " + Quoted.of(no);
         }
     }
 }

@@ -1,5 +1,6 @@
 package famulus.core.merge;
 
+import famulus.core.field.FieldType;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;

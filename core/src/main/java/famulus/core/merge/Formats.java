@@ -9,6 +9,7 @@ import com.ibm.icu.text.RuleBasedNumberFormat;
 import com.ibm.icu.util.Currency;
 import com.ibm.icu.util.MeasureUnit;
 import com.ibm.icu.util.ULocale;
+import famulus.core.field.Value;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;

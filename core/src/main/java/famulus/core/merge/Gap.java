@@ -1,5 +1,8 @@
 package famulus.core.merge;
 
+import famulus.core.field.Path;
+import famulus.core.syntax.Span;
+
 /**
  * A field that had neither a value nor a fallback for one person.
  *

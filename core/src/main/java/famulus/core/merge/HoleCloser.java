@@ -25,7 +25,7 @@ final class HoleCloser {
         removable = new boolean[length];
         gone = new boolean[length];
         for (Piece piece : pieces) {
-            if (piece.origin() == Origin.BLANK) {
+            if (piece.leavesHole()) {
                 blanks.add(text.length());
             }
             boolean literal =
@@ -36,7 +36,7 @@ final class HoleCloser {
     }
 
     static List<Piece> close(List<Piece> pieces) {
-        if (pieces.stream().noneMatch(piece -> piece.origin() == Origin.BLANK)) {
+        if (pieces.stream().noneMatch(Piece::leavesHole)) {
             return pieces;
         }
         HoleCloser closer = new HoleCloser(pieces);

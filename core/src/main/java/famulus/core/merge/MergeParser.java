@@ -1,6 +1,7 @@
 package famulus.core.merge;
 
-import java.util.ArrayList;
+import famulus.core.syntax.Problem;
+import famulus.core.syntax.Span;
 import java.util.List;
 
 /**
@@ -10,20 +11,21 @@ import java.util.List;
  * grammar, in the notation of ISO/IEC 14977:
  *
  * <pre>
- * text       = { literal | field } ;
+ * text       = { literal | field | choice } ;
  * literal    = any characters but "{" ; "\{" stands for a brace, "\\{" for a backslash before a field ;
  * field      = "{", expression, "}" ;                    (on one line)
+ * choice     = "{when", condition, "}", text, { "{otherwise when", condition, "}", text },
+ *              [ "{otherwise}", text ], "{end}" ; (condition as in ConditionParser)
  * expression = term, { "else", term } ;
  * term       = operand, [ "as", format ] ;
- * operand    = path | string | number | "nothing" ;
- * path       = word, { ".", word } ;
+ * operand    = reckoning | string | number | "nothing" | "ask", string ;   (reckoning as in ReckoningReader)
  * format     = a name of FormatName | digit, "decimals" | string | string, "or", string ;
  * string     = a text in straight or typographic quotes; \" \\ \{ \} stand for these characters ;
  * </pre>
  */
 public final class MergeParser {
     private final String source;
-    private final List<Node> nodes = new ArrayList<>();
+    private final ChoiceBuilder nodes = new ChoiceBuilder();
     private final StringBuilder literal = new StringBuilder();
     private int literalStart;
 
@@ -55,7 +57,7 @@ public final class MergeParser {
             }
         }
         endLiteral(at);
-        return new Program(source, nodes);
+        return new Program(source, nodes.finish());
     }
 
     /** Backslashes mean something only right before an opening brace: two are one, an odd one makes the brace plain. */
@@ -92,7 +94,7 @@ public final class MergeParser {
         }
         Span span = new Span(from, end);
         if (closed) {
-            nodes.add(ExpressionParser.parse(source, span));
+            Tag.read(source, span).ifPresentOrElse(nodes::add, () -> nodes.add(ExpressionParser.parse(source, span)));
         } else {
             nodes.add(new Node.Broken(
                     source.substring(from, end),

@@ -1,5 +1,9 @@
 package famulus.core.merge;
 
+import famulus.core.calendar.Reckoner;
+import famulus.core.calendar.WorkingDays;
+import famulus.core.field.Path;
+import famulus.core.field.Value;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Locale;
@@ -11,15 +15,29 @@ import java.util.Map;
  * @param locale language and region of the person written to, else of the house
  * @param zone time zone of the person, else of the house
  * @param now the moment the message is merged for
+ * @param workingDays of the country the person is in, else of the house
  * @param chosen values given for this one message, by path; they win over what is stored
+ * @param answers what the sender put in where the template asks, by hint
  */
-public record MergeSettings(Locale locale, ZoneId zone, Instant now, Map<Path, Value> chosen) {
+public record MergeSettings(
+        Locale locale,
+        ZoneId zone,
+        Instant now,
+        WorkingDays workingDays,
+        Map<Path, Value> chosen,
+        Map<String, String> answers) {
     public MergeSettings {
         chosen = Map.copyOf(chosen);
+        answers = Map.copyOf(answers);
     }
 
-    /** Settings without values of their own. */
+    /** Settings with plain working days, and without values and answers of their own. */
     public MergeSettings(Locale locale, ZoneId zone, Instant now) {
-        this(locale, zone, now, Map.of());
+        this(locale, zone, now, WorkingDays.PLAIN, Map.of(), Map.of());
+    }
+
+    /** What works out days and moments for this merge. */
+    public Reckoner reckoner() {
+        return new Reckoner(now, zone, workingDays);
     }
 }

@@ -26,8 +26,16 @@ public record Merged(List<Piece> pieces) {
                 .toList();
     }
 
+    /** The ask places that wait for an answer, in the order they stand. */
+    public List<Piece> asked() {
+        return pieces.stream().filter(piece -> piece.origin() == Origin.ASKED).toList();
+    }
+
     /** Whether everything could be read and filled. */
     public boolean complete() {
-        return pieces.stream().noneMatch(piece -> piece.origin() == Origin.GAP || piece.origin() == Origin.BROKEN);
+        return pieces.stream().noneMatch(piece -> switch (piece.origin()) {
+            case GAP, BROKEN, ASKED -> true;
+            default -> false;
+        });
     }
 }

@@ -1,18 +1,26 @@
 package famulus.core.merge;
 
+import famulus.core.calendar.Reckoner;
+import famulus.core.condition.Judge;
+import famulus.core.field.MergeContext;
+import famulus.core.field.Path;
+import famulus.core.field.Value;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Merges programs for one person. Holds no state of a merge; may be used for many texts. */
 public final class Merger {
     private final MergeSettings settings;
     private final Formats formats;
+    private final Reckoner reckoner;
 
     /** A merger for one person's language, zone and moment. */
     public Merger(MergeSettings settings) {
         this.settings = settings;
         this.formats = Formats.in(settings.locale());
+        this.reckoner = settings.reckoner();
     }
 
     /**
@@ -25,23 +33,50 @@ public final class Merger {
      */
     public Merged merge(Program program, MergeContext context, Place place) {
         List<Piece> pieces = new ArrayList<>(program.nodes().size());
-        for (Node node : program.nodes()) {
-            pieces.add(
-                    switch (node) {
-                        case Node.Literal literal -> Piece.literal(place.safe(literal.text()), literal.span());
-                        case Node.Broken broken ->
-                            new Piece(
-                                    place.safe(broken.source()),
-                                    Origin.BROKEN,
-                                    broken.span(),
-                                    Optional.empty(),
-                                    Optional.empty(),
-                                    "",
-                                    0);
-                        case Node.Field field -> field(field, context, place);
-                    });
-        }
+        Function<Path, Optional<Value>> values = path -> value(path, context);
+        merge(program.nodes(), values, new Judge(reckoner, values), place, pieces);
         return new Merged(HoleCloser.close(pieces));
+    }
+
+    private void merge(
+            List<Node> nodes, Function<Path, Optional<Value>> values, Judge judge, Place place, List<Piece> pieces) {
+        for (Node node : nodes) {
+            switch (node) {
+                case Node.Literal literal -> pieces.add(Piece.literal(place.safe(literal.text()), literal.span()));
+                case Node.Broken broken -> pieces.add(Piece.broken(place.safe(broken.source()), broken.span()));
+                case Node.Field field -> pieces.add(field(field, values, place));
+                case Node.Choice choice -> choice(choice, values, judge, place, pieces);
+            }
+        }
+    }
+
+    private void choice(
+            Node.Choice choice, Function<Path, Optional<Value>> values, Judge judge, Place place, List<Piece> pieces) {
+        for (Node.Branch branch : choice.branches()) {
+            boolean taken =
+                    switch (branch.guard()) {
+                        case Guard.When when -> judge.holds(when.condition());
+                        case Guard.Otherwise otherwise -> true;
+                        case Guard.Unreadable unreadable -> {
+                            pieces.add(Piece.broken(place.safe(unreadable.source()), branch.tag()));
+                            yield false;
+                        }
+                    };
+            if (taken) {
+                pieces.add(Piece.mark(Origin.BRANCH, branch.tag()));
+                merge(branch.nodes(), values, judge, place, pieces);
+                pieces.add(Piece.mark(Origin.CHOICE_END, choice.end()));
+                return;
+            }
+        }
+        pieces.add(Piece.mark(Origin.CHOICE_PASSED, choice.end()));
+    }
+
+    /** What is given for this message, else what is stored; nothing when that is missing. */
+    private Optional<Value> value(Path path, MergeContext context) {
+        return Optional.ofNullable(settings.chosen().get(path))
+                .or(() -> context.value(path))
+                .filter(found -> !found.missing());
     }
 
     /**
@@ -53,10 +88,11 @@ public final class Merger {
         return formats.print(value, format, settings.zone(), settings.now());
     }
 
-    private Piece field(Node.Field field, MergeContext context, Place place) {
+    private Piece field(Node.Field field, Function<Path, Optional<Value>> values, Place place) {
         List<Expression.Term> terms = field.expression().terms();
         String written = WrittenForm.of(field.expression());
         Optional<Path> asked = field.expression().leadingPath();
+        Optional<Piece> open = Optional.empty();
         for (int turn = 0; turn < terms.size(); turn++) {
             Expression.Term term = terms.get(turn);
             switch (term.operand()) {
@@ -71,40 +107,34 @@ public final class Merger {
                     String text = print(new Value.Number(figure.number()), term, place);
                     return new Piece(text, fallback(turn), field.span(), asked, Optional.empty(), written, turn);
                 }
+                case Operand.Ask ask -> {
+                    String answer = settings.answers().getOrDefault(ask.hint(), "");
+                    String text = answer.isBlank() ? "" : print(new Value.Text(answer), term, place);
+                    Optional<String> hint = Optional.of(ask.hint());
+                    if (!text.isBlank()) {
+                        return new Piece(text, Origin.ANSWERED, field.span(), asked, hint, written, turn);
+                    }
+                    open = open.or(
+                            () -> Optional.of(new Piece("", Origin.ASKED, field.span(), asked, hint, written, 0)));
+                }
                 case Operand.Reference reference -> {
                     Path path = reference.path();
-                    Optional<Value> chosen =
-                            Optional.ofNullable(settings.chosen().get(path));
-                    Optional<Value> value =
-                            chosen.or(() -> lookUp(path, context)).filter(found -> !found.missing());
+                    Optional<Value> value = reckoner.value(reference.reckoning(), values);
                     String text = value.map(found -> print(found, term, place)).orElse("");
                     if (!text.isBlank()) {
-                        Origin origin =
-                                chosen.isPresent() ? Origin.CHOSEN : turn == 0 ? Origin.RECORD : Origin.FALLBACK;
+                        boolean chosen = settings.chosen().containsKey(path);
+                        Origin origin = chosen ? Origin.CHOSEN : turn == 0 ? Origin.RECORD : Origin.FALLBACK;
                         Optional<String> stored = value.map(Formats::stored);
                         return new Piece(text, origin, field.span(), Optional.of(path), stored, written, turn);
                     }
                 }
             }
         }
-        return new Piece("", Origin.GAP, field.span(), asked, Optional.empty(), written, 0);
+        return open.orElseGet(() -> new Piece("", Origin.GAP, field.span(), asked, Optional.empty(), written, 0));
     }
 
     private static Origin fallback(int turn) {
         return turn == 0 ? Origin.WRITTEN : Origin.FALLBACK;
-    }
-
-    private Optional<Value> lookUp(Path path, MergeContext context) {
-        if (path.words().size() == 1) {
-            return switch (path.root()) {
-                case "today" ->
-                    Optional.of(
-                            new Value.Day(settings.now().atZone(settings.zone()).toLocalDate()));
-                case "now" -> Optional.of(new Value.Moment(settings.now()));
-                default -> Optional.empty();
-            };
-        }
-        return context.value(path);
     }
 
     private String print(Value value, Expression.Term term, Place place) {

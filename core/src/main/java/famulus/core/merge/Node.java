@@ -1,5 +1,9 @@
 package famulus.core.merge;
 
+import famulus.core.syntax.Problem;
+import famulus.core.syntax.Span;
+import java.util.List;
+
 /** One part of a parsed text. Knows where it stood in the source, and nothing of records or output. */
 public sealed interface Node {
     /** Where the node stood in the source it was parsed from. */
@@ -20,6 +24,41 @@ public sealed interface Node {
      * @param span from the opening to the closing brace, both included
      */
     record Field(Expression expression, Span span) implements Node {}
+
+    /**
+     * A choice between passages. The first branch whose guard lets it prints; none may.
+     *
+     * @param branches at least one, in order; an {@code otherwise} without a condition can only be the last
+     * @param span from the opening of the first tag to the end of {@code {end}}
+     * @param end where {@code {end}} stands
+     */
+    record Choice(List<Branch> branches, Span span, Span end) implements Node {
+        public Choice {
+            branches = List.copyOf(branches);
+        }
+    }
+
+    /**
+     * One passage of a choice.
+     *
+     * @param guard when it prints
+     * @param tag where its opening tag stands
+     * @param nodes what it prints
+     */
+    record Branch(Guard guard, Span tag, List<Node> nodes) {
+        public Branch {
+            nodes = List.copyOf(nodes);
+        }
+
+        /**
+         * The opening tag in its canonical written form.
+         *
+         * @param first whether it is the first branch of its choice
+         */
+        public String written(boolean first) {
+            return WrittenForm.tag(guard, first);
+        }
+    }
 
     /**
      * A brace that opens nothing the language knows. Kept word for word, so that nothing a writer typed is lost.

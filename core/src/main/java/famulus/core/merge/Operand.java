@@ -1,16 +1,30 @@
 package famulus.core.merge;
 
+import famulus.core.calendar.Reckoning;
+import famulus.core.field.Path;
 import java.math.BigDecimal;
 
 /** Where a term's value comes from. */
 public sealed interface Operand {
 
     /**
-     * A value of a record, or a moment such as {@code today}.
+     * A value of a record, a moment such as {@code today}, or a day reckoned from one.
      *
-     * @param path which
+     * @param reckoning which, and what is reckoned from it
      */
-    record Reference(Path path) implements Operand {}
+    record Reference(Reckoning reckoning) implements Operand {
+        /** Where the value stands, or what it is reckoned from. */
+        public Path path() {
+            return reckoning.path();
+        }
+    }
+
+    /**
+     * An ask place: something the sender fills in at each use.
+     *
+     * @param hint tells the sender what to put in; the same hint twice is one answer
+     */
+    record Ask(String hint) implements Operand {}
 
     /**
      * A text given in the template itself.

@@ -10,6 +10,16 @@ public enum Origin {
     FALLBACK,
     /** Given by the sender for this one message. */
     CHOSEN,
+    /** Put in by the sender, where the template asks for it. */
+    ANSWERED,
+    /** Asked of the sender, who has not put it in yet. */
+    ASKED,
+    /** Prints nothing: here the branch of a choice begins that was taken. */
+    BRANCH,
+    /** Prints nothing: here a choice ends of which a branch was taken. */
+    CHOICE_END,
+    /** Prints nothing: here a choice ends of which no branch was taken. */
+    CHOICE_PASSED,
     /** Blank on purpose. */
     BLANK,
     /** Neither value nor fallback. */

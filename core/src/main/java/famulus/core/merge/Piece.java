@@ -1,5 +1,7 @@
 package famulus.core.merge;
 
+import famulus.core.field.Path;
+import famulus.core.syntax.Span;
 import java.util.Optional;
 
 /**
@@ -9,7 +11,7 @@ import java.util.Optional;
  * @param origin why
  * @param span the literal or field in the template's source
  * @param path which value was asked for first, for fields that ask for one
- * @param stored the value as stored, for what came from a record
+ * @param stored the value as stored, for what came from a record; the hint, for what is asked of the sender
  * @param written the field's written form; empty for literals
  * @param fallback which term of the chain printed: 0 for the first, 1 for the first fallback, and so on
  */
@@ -24,6 +26,24 @@ public record Piece(
 
     static Piece literal(String text, Span span) {
         return new Piece(text, Origin.WRITTEN, span, Optional.empty(), Optional.empty(), "", 0);
+    }
+
+    static Piece broken(String text, Span span) {
+        return new Piece(text, Origin.BROKEN, span, Optional.empty(), Optional.empty(), "", 0);
+    }
+
+    static Piece mark(Origin origin, Span span) {
+        return new Piece("", origin, span, Optional.empty(), Optional.empty(), "", 0);
+    }
+
+    /** Whether it prints nothing on purpose, so that the hole it leaves is closed. */
+    boolean leavesHole() {
+        return origin == Origin.BLANK || marksChoice();
+    }
+
+    /** Whether it only marks where a branch begins or a choice ends. */
+    public boolean marksChoice() {
+        return origin == Origin.BRANCH || origin == Origin.CHOICE_END || origin == Origin.CHOICE_PASSED;
     }
 
     Piece withText(String changed) {

@@ -1,5 +1,6 @@
 package famulus.core.merge;
 
+import famulus.core.syntax.Quoted;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -9,14 +10,36 @@ final class WrittenForm {
 
     static String of(List<Node> nodes) {
         StringBuilder written = new StringBuilder();
+        write(nodes, written, false);
+        return written.toString();
+    }
+
+    private static void write(List<Node> nodes, StringBuilder written, boolean braceAfter) {
         for (int index = 0; index < nodes.size(); index++) {
             switch (nodes.get(index)) {
-                case Node.Literal literal -> literal(written, literal.text(), index + 1 < nodes.size());
+                case Node.Literal literal -> literal(written, literal.text(), braceAfter || index + 1 < nodes.size());
                 case Node.Field field -> written.append(of(field.expression()));
                 case Node.Broken broken -> written.append(broken.source());
+                case Node.Choice choice -> {
+                    for (int turn = 0; turn < choice.branches().size(); turn++) {
+                        Node.Branch branch = choice.branches().get(turn);
+                        written.append(tag(branch.guard(), turn == 0));
+                        write(branch.nodes(), written, true);
+                    }
+                    written.append("{end}");
+                }
             }
         }
-        return written.toString();
+    }
+
+    /** The opening tag of a branch. */
+    static String tag(Guard guard, boolean first) {
+        return switch (guard) {
+            case Guard.When when ->
+                (first ? "{when " : "{otherwise when ") + when.condition().written() + "}";
+            case Guard.Otherwise otherwise -> "{otherwise}";
+            case Guard.Unreadable unreadable -> unreadable.source();
+        };
     }
 
     static String of(Expression expression) {
@@ -26,23 +49,13 @@ final class WrittenForm {
     private static String of(Expression.Term term) {
         String operand =
                 switch (term.operand()) {
-                    case Operand.Reference reference -> reference.path().toString();
-                    case Operand.Words words -> quoted(words.text());
+                    case Operand.Reference reference -> reference.reckoning().written();
+                    case Operand.Ask ask -> "ask " + Quoted.of(ask.hint());
+                    case Operand.Words words -> Quoted.of(words.text());
                     case Operand.Figure figure -> figure.number().toPlainString();
                     case Operand.Nothing nothing -> "nothing";
                 };
         return term.format().map(format -> operand + " as " + format.written()).orElse(operand);
-    }
-
-    static String quoted(String text) {
-        StringBuilder quoted = new StringBuilder("\"");
-        for (char c : text.toCharArray()) {
-            if (c == '"' || c == '\\' || c == '{' || c == '}') {
-                quoted.append('\\');
-            }
-            quoted.append(c);
-        }
-        return quoted.append('"').toString();
     }
 
     /** A backslash counts only before a brace; there it is doubled, and the brace gets one of its own. */

@@ -1,6 +1,6 @@
 package famulus.core.message;
 
-import famulus.core.merge.MergeContext;
+import famulus.core.field.MergeContext;
 import famulus.core.merge.Merger;
 import famulus.core.merge.Place;
 import famulus.core.merge.Program;

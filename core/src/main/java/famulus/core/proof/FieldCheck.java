@@ -1,11 +1,14 @@
 package famulus.core.proof;
 
-import famulus.core.merge.Problem;
 import famulus.core.message.MessagePart;
+import famulus.core.syntax.Problem;
 import java.util.ArrayList;
 import java.util.List;
 
-/** {@code field-unknown}, {@code field-broken}: fields that can't work for anybody. */
+/**
+ * {@code field-unknown}, {@code field-broken}: fields and conditions that can't work for anybody; {@code foregone}:
+ * conditions that come out the same for everybody.
+ */
 final class FieldCheck implements Check {
     @Override
     public List<Note> read(ProofSubject subject) {
@@ -24,9 +27,10 @@ final class FieldCheck implements Check {
                 ? (unknown ? "Type { to choose one." : "Mend it, or take it out.")
                 : "Did you mean one of these?";
         String[] sentences = problem.sentence().split("(?<=[.”]) (?=\\p{Lu})", 2);
+        boolean foregone = problem.code() == Problem.Code.FOREGONE;
         return new Note(
-                unknown ? "field-unknown" : "field-broken",
-                Note.Level.STOP,
+                foregone ? "foregone" : unknown ? "field-unknown" : "field-broken",
+                foregone ? Note.Level.QUERY : Note.Level.STOP,
                 sentences[0].endsWith(".") ? sentences[0].substring(0, sentences[0].length() - 1) : sentences[0],
                 sentences.length > 1 ? sentences[1] : remedy,
                 part,

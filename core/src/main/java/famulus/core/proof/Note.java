@@ -1,7 +1,7 @@
 package famulus.core.proof;
 
-import famulus.core.merge.Span;
 import famulus.core.message.MessagePart;
+import famulus.core.syntax.Span;
 import java.util.List;
 
 /**

@@ -1,10 +1,10 @@
 package famulus.core.proof;
 
-import famulus.core.merge.Path;
-import famulus.core.merge.Problem;
+import famulus.core.field.Path;
 import famulus.core.message.MergedMessage;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageSource;
+import famulus.core.syntax.Problem;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -17,10 +17,12 @@ import java.util.function.Function;
  * @param merged the message merged for one person
  * @param personName how that person is called in a note
  * @param label what a path is called on screen
+ * @param sending whether it is about to be sent, rather than written as a template
  */
 public record ProofSubject(
         MessageSource source,
         Map<MessagePart, List<Problem>> problems,
         MergedMessage merged,
         String personName,
-        Function<Path, String> label) {}
+        Function<Path, String> label,
+        boolean sending) {}

@@ -18,6 +18,7 @@ public final class Proofreader {
         return new Proofreader(List.of(
                 new FieldCheck(),
                 new GapCheck(),
+                new AskCheck(),
                 new EmptyTextCheck(
                         MessagePart.SUBJECT, "no-subject", "There is no subject", "Say in a line what it is about."),
                 new EmptyTextCheck(MessagePart.BODY, "no-body", "There is no text", "Write the message.")));

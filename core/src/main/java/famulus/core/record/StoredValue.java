@@ -1,7 +1,7 @@
 package famulus.core.record;
 
-import famulus.core.merge.FieldDefinition;
-import famulus.core.merge.Value;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.Value;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.Instant;

@@ -2,6 +2,14 @@ package famulus.core.merge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldType;
+import famulus.core.field.Path;
+import famulus.core.field.RecordKind;
+import famulus.core.syntax.Problem;
+import famulus.core.syntax.Span;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

@@ -1,5 +1,6 @@
 package famulus.core.merge;
 
+import famulus.core.field.Value;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Collectors;
@@ -54,6 +55,20 @@ final class Generated {
             "or",
             "{a",
             "{a else \"}",
+            "{when deal.stage is \"Won\"}",
+            "{when contact.water is yes or not (deal.value is more than 5 EUR and today is before \"2026-05-04\")}",
+            "{when }",
+            "{when deal.value is between 1 and 2}",
+            "{otherwise when contact.crop is one of (\"a\", “b”)}",
+            "{otherwise}",
+            "{Otherwise when person.x contains }",
+            "{end}",
+            "{END }",
+            "{end",
+            "{today plus 5 working days as long date}",
+            "{deal.closes_on minus 1 week plus 3 hours}",
+            "{ask \"what we agreed\"}",
+            "{ask „was“ else nothing}",
             "Ω",
             "_x");
 

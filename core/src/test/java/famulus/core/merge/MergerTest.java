@@ -2,6 +2,10 @@ package famulus.core.merge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import famulus.core.calendar.WorkingDays;
+import famulus.core.field.Path;
+import famulus.core.field.Value;
+import famulus.core.syntax.Span;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -139,8 +143,13 @@ class MergerTest {
     @Test
     void aValueChosenForThisMessageWins() {
         Path mobile = Path.of("person.mobile");
-        MergeSettings settings =
-                new MergeSettings(Locale.UK, ZoneId.of("UTC"), NOW, Map.of(mobile, new Value.Phone("+441632960114")));
+        MergeSettings settings = new MergeSettings(
+                Locale.UK,
+                ZoneId.of("UTC"),
+                NOW,
+                WorkingDays.PLAIN,
+                Map.of(mobile, new Value.Phone("+441632960114")),
+                Map.of());
         Merged merged =
                 new Merger(settings).merge(MergeParser.parse("{person.mobile}"), path -> Optional.empty(), Place.BODY);
 
@@ -177,7 +186,7 @@ class MergerTest {
 
         assertThat(header.text()).doesNotContain("\n", "\r", "\u2028", "\u0000", "\u0085");
         assertThat(body.text()).doesNotContain("\r", "\u0000");
-        assertThat(body.pieces()).hasSameSizeAs(program.nodes());
+        assertThat(body.pieces()).hasSizeGreaterThanOrEqualTo(program.nodes().size());
     }
 
     @Test

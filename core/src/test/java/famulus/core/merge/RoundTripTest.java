@@ -2,6 +2,7 @@ package famulus.core.merge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import famulus.core.syntax.Span;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -46,6 +47,10 @@ class RoundTripTest {
                 "{deal.rate as 1 decimal}            | {deal.rate as 1 decimals}",
                 "{today as \"d. MMMM\"}              | {today as \"d. MMMM\"}",
                 "a \\{plain} brace                   | a \\{plain} brace",
+                "{Today PLUS 1 days}                 | {today plus 1 day}",
+                "{ASK “what”}                        | {ask \"what\"}",
+                "{WHEN a.b IS “x”}y{End}             | {when a.b is \"x\"}y{end}",
+                "{when (a.b is 1 or a.c is 2 eur) and a.d is empty}y{end} | {when (a.b is 1 or a.c is 2 EUR) and a.d is empty}y{end}",
             })
     void hasOneCanonicalForm(String typed, String canonical) {
         assertThat(MergeParser.parse(typed).written()).isEqualTo(canonical);
@@ -60,11 +65,20 @@ class RoundTripTest {
     }
 
     private static List<String> shape(Program program) {
-        return program.nodes().stream()
+        return shape(program.nodes());
+    }
+
+    private static List<String> shape(List<Node> nodes) {
+        return nodes.stream()
                 .map(node -> switch (node) {
                     case Node.Literal literal -> "literal " + literal.text();
                     case Node.Field field -> "field " + WrittenForm.of(field.expression());
                     case Node.Broken broken -> "broken " + broken.source();
+                    case Node.Choice choice ->
+                        "choice "
+                                + choice.branches().stream()
+                                        .map(branch -> WrittenForm.tag(branch.guard(), true) + shape(branch.nodes()))
+                                        .toList();
                 })
                 .toList();
     }

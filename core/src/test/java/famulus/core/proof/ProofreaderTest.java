@@ -2,18 +2,18 @@ package famulus.core.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import famulus.core.merge.About;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldType;
+import famulus.core.field.RecordKind;
 import famulus.core.merge.Analyser;
-import famulus.core.merge.FieldCatalogue;
-import famulus.core.merge.FieldDefinition;
-import famulus.core.merge.FieldType;
 import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
-import famulus.core.merge.Problem;
-import famulus.core.merge.RecordKind;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageProgram;
 import famulus.core.message.MessageSource;
+import famulus.core.syntax.Problem;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.EnumMap;
@@ -38,10 +38,15 @@ class ProofreaderTest {
         Merger merger = new Merger(new MergeSettings(Locale.UK, ZoneOffset.UTC, Instant.EPOCH));
         return Proofreader.standard()
                 .read(new ProofSubject(
-                        source, problems, program.merge(merger, path -> Optional.empty()), "Ines", path -> CATALOGUE
+                        source,
+                        problems,
+                        program.merge(merger, path -> Optional.empty()),
+                        "Ines",
+                        path -> CATALOGUE
                                 .resolve(path, About.PERSON)
                                 .orElseThrow()
-                                .label()));
+                                .label(),
+                        true));
     }
 
     @Test
@@ -78,5 +83,27 @@ class ProofreaderTest {
     @Test
     void wantsWords() {
         assertThat(read("Hives", "  \n{nothing}")).extracting(Note::code).containsExactly("no-body");
+    }
+
+    @Test
+    void stopsAtAnAskPlaceThatIsNotFilledIn() {
+        assertThat(read("Hives", "As we said: {ask \"what we agreed\"}."))
+                .singleElement()
+                .satisfies(note -> {
+                    assertThat(note.code()).isEqualTo("ask-open");
+                    assertThat(note.title()).isEqualTo("“what we agreed” is not filled in");
+                    assertThat(note.stops()).isTrue();
+                });
+    }
+
+    @Test
+    void asksAboutAConditionThatComesOutTheSameForEverybody() {
+        assertThat(read("Hives", "Hello{when person.title is empty and person.title is filled}x{end}"))
+                .singleElement()
+                .satisfies(note -> {
+                    assertThat(note.code()).isEqualTo("foregone");
+                    assertThat(note.title()).isEqualTo("This can never hold");
+                    assertThat(note.stops()).isFalse();
+                });
     }
 }

@@ -2,11 +2,11 @@ package famulus.core.record;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import famulus.core.merge.FieldDefinition;
-import famulus.core.merge.FieldDefinition.Choice;
-import famulus.core.merge.FieldType;
-import famulus.core.merge.RecordKind;
-import famulus.core.merge.Value;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldType;
+import famulus.core.field.RecordKind;
+import famulus.core.field.Value;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;

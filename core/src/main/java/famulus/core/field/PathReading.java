@@ -1,0 +1,61 @@
+package famulus.core.field;
+
+import famulus.core.syntax.NearestNames;
+import famulus.core.syntax.Problem;
+import famulus.core.syntax.Span;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Follows paths from what a template is about, and says why one leads nowhere. */
+public final class PathReading {
+    private final FieldCatalogue catalogue;
+    private final About about;
+    private final List<String> known;
+
+    /** Reads paths of templates about one kind of record. */
+    public PathReading(FieldCatalogue catalogue, About about) {
+        this.catalogue = catalogue;
+        this.about = about;
+        this.known =
+                catalogue.reachable(about).keySet().stream().map(Path::toString).toList();
+    }
+
+    /** The field a path ends at. */
+    public Optional<FieldDefinition> field(Path path) {
+        return catalogue.resolve(path, about);
+    }
+
+    /**
+     * Why a path can't be used; to be asked for one that leads nowhere.
+     *
+     * @param start where the path begins in the source
+     */
+    public Problem unknown(Path path, int start) {
+        Span span = new Span(start, start + path.toString().length());
+        Optional<Root> root = Root.of(path);
+        if (path.words().size() > 1 && root.isPresent() && !about.roots().contains(root.get())) {
+            String can = about.roots().stream().map(Root::word).collect(Collectors.joining(", "));
+            return new Problem(
+                    Problem.Code.FIELD_UNKNOWN,
+                    span,
+                    "A template about " + described() + " has no " + root.get().word() + " to take “" + path
+                            + "” from. It can use " + can + ".",
+                    NearestNames.of(path.toString(), known));
+        }
+        return new Problem(
+                Problem.Code.FIELD_UNKNOWN,
+                span,
+                "There is no field “" + path + "”.",
+                NearestNames.of(path.toString(), known));
+    }
+
+    private String described() {
+        return switch (about) {
+            case CONTACT -> "a contact";
+            case LEAD -> "a lead";
+            case DEAL -> "a deal";
+            case PERSON -> "any person";
+        };
+    }
+}

@@ -1,0 +1,67 @@
+package famulus.core.salutation;
+
+import famulus.core.condition.TextKey;
+import famulus.core.field.Path;
+import famulus.core.field.Value;
+import famulus.core.merge.MergeParser;
+import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merged;
+import famulus.core.merge.Merger;
+import famulus.core.merge.Place;
+import famulus.core.merge.Program;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * One way to greet one person. It fits when the person is addressed with its formality, has one of its titles, and has
+ * every value that its address names.
+ *
+ * @param formality whom it is for
+ * @param titles the titles it is for; none for everybody, with or without a title
+ * @param opening the words before the name, such as {@code Dear}
+ * @param address the name, in the merge language, from {@code person.title}, {@code person.first_name} and
+ *     {@code person.last_name}; empty to greet without a name
+ */
+public record SalutationRule(Formality formality, List<String> titles, String opening, String address) {
+    private static final Set<Path> KNOWN =
+            Set.of(Path.of("person.title"), Path.of("person.first_name"), Path.of("person.last_name"));
+
+    public SalutationRule {
+        titles = List.copyOf(titles);
+    }
+
+    /** What is wrong with the address, in a sentence; empty when it can be used. */
+    public Optional<String> refusal() {
+        Program program = MergeParser.parse(address);
+        if (!program.problems().isEmpty()) {
+            return Optional.of(program.problems().getFirst().sentence());
+        }
+        boolean unknown = program.fields().stream()
+                .map(field -> field.expression().leadingPath())
+                .anyMatch(path -> path.isEmpty() || !KNOWN.contains(path.get()));
+        return unknown || !program.choices().isEmpty()
+                ? Optional.of("A salutation can use {person.title}, {person.first_name} and {person.last_name}.")
+                : Optional.empty();
+    }
+
+    /** The name as this rule writes it; empty when the rule does not fit the person. */
+    Optional<String> name(Greeted person, Formality wanted, Locale locale) {
+        boolean titled =
+                titles.isEmpty() || titles.stream().map(TextKey::of).anyMatch(TextKey.of(person.title())::equals);
+        if (formality != wanted || !titled) {
+            return Optional.empty();
+        }
+        Map<Path, Value> values = Map.of(
+                Path.of("person.title"), new Value.Text(person.title()),
+                Path.of("person.first_name"), new Value.Text(person.firstName()),
+                Path.of("person.last_name"), new Value.Text(person.lastName()));
+        Merged merged = new Merger(new MergeSettings(locale, ZoneOffset.UTC, Instant.EPOCH))
+                .merge(MergeParser.parse(address), path -> Optional.ofNullable(values.get(path)), Place.HEADER);
+        return merged.complete() ? Optional.of(merged.text().strip()) : Optional.empty();
+    }
+}
