@@ -87,9 +87,16 @@ public abstract class ServerTest {
                 "message_attempt",
                 "history_entry",
                 "practice_letter",
-                "scheduled_tasks")) {
+                "scheduled_tasks",
+                "house_fact")) {
             sql.execute("delete from " + table);
         }
+        sql.execute("delete from field_choice where (kind, field_name) in"
+                + " (select kind, name from field_definition where column_name is null and not computed)");
+        sql.execute(
+                "delete from field_definition where column_name is null and not computed or section = 'House facts'");
+        sql.execute("update field_catalogue set revision = revision + 1");
+        sql.execute("update revision set number = number + 1");
         sql.execute("set referential_integrity true");
         clock.setBack();
         House house = new House(

@@ -1,10 +1,11 @@
 package famulus.server.demo;
 
-import famulus.core.merge.About;
+import famulus.core.field.About;
+import famulus.core.field.FieldType;
 import famulus.server.demo.DemoRecords.Grower;
 import famulus.server.demo.DemoRecords.Placement;
 import famulus.server.desk.ProofService;
-import famulus.server.desk.ProofService.For;
+import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
@@ -15,14 +16,17 @@ import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
 import famulus.server.records.DealService;
 import famulus.server.records.HistoryService;
+import famulus.server.records.HouseFactService;
+import famulus.server.records.HouseFactService.TypedFact;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -39,9 +43,12 @@ class DemoData implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
     private static final long SEED = 20_260_504;
     private static final int MESSAGES = 260;
+    /** The newest templates have not been written from yet. */
+    private static final int USED_SO_FAR = 10;
 
     private final TeamService team;
     private final CatalogueService catalogue;
+    private final HouseFactService facts;
     private final RecordService records;
     private final DealService deals;
     private final HistoryService history;
@@ -55,6 +62,7 @@ class DemoData implements ApplicationRunner {
     DemoData(
             TeamService team,
             CatalogueService catalogue,
+            HouseFactService facts,
             RecordService records,
             DealService deals,
             HistoryService history,
@@ -66,6 +74,7 @@ class DemoData implements ApplicationRunner {
             FamulusProperties properties) {
         this.team = team;
         this.catalogue = catalogue;
+        this.facts = facts;
         this.records = records;
         this.deals = deals;
         this.history = history;
@@ -102,7 +111,11 @@ class DemoData implements ApplicationRunner {
             templates.keep(id, drafts.get(i), owner.id(), made.ago(20 + 13 * i));
             kept.add(id);
         }
-        List<Template> usable = kept.stream().map(templates::get).toList();
+        facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
+        facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110)));
+        facts.add(new TypedFact("Liability cover", FieldType.MONEY, "5000000 GBP", day(now, 300)));
+        List<Template> usable =
+                kept.stream().limit(USED_SO_FAR).map(templates::get).toList();
         Grower first = made.growers().getFirst();
         message(chance, usable.get(2), first, null, made.ago(20));
         message(chance, usable.get(3), first, placements.get(0).id(), made.ago(12));
@@ -110,6 +123,13 @@ class DemoData implements ApplicationRunner {
         for (int i = 0; i < MESSAGES; i++) {
             message(chance, made, placements, usable);
         }
+    }
+
+    private static String day(Instant now, int daysAgo) {
+        return now.minus(Duration.ofDays(daysAgo))
+                .atZone(DemoTeam.HOUSE.zone())
+                .toLocalDate()
+                .toString();
     }
 
     /** One message of the last nine months, if the person can be written to and the template has no gap for them. */
@@ -127,7 +147,11 @@ class DemoData implements ApplicationRunner {
     private void message(Seeded chance, Template template, Grower grower, UUID deal, Instant at) {
         Colleague sender = grower.farm().owner();
         Proof proof = proofs.proof(
-                template.source(), template.about(), new For(CrmKind.CONTACT, grower.id(), deal), sender, Map.of());
+                template.source(),
+                template.about(),
+                new For(CrmKind.CONTACT, grower.id(), deal),
+                sender,
+                Given.NOTHING);
         boolean mayLeave =
                 proof.notes().isEmpty() && !proof.person().addresses().isEmpty();
         UUID id = chance.id();

@@ -1,9 +1,9 @@
 package famulus.server.demo;
 
-import famulus.core.merge.FieldDefinition;
-import famulus.core.merge.FieldDefinition.Choice;
-import famulus.core.merge.FieldType;
-import famulus.core.merge.RecordKind;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldType;
+import famulus.core.field.RecordKind;
 import famulus.server.records.CatalogueService;
 import java.util.List;
 import java.util.Optional;
@@ -29,19 +29,43 @@ final class DemoFields {
         deal(catalogue, 23, "hive_strength", "Hive strength", FieldType.CHOICE, choices(STRENGTHS));
         deal(catalogue, 24, "deposit", "Deposit", FieldType.MONEY, List.of());
         deal(catalogue, 25, "spraying_contact", "Spraying contact", FieldType.TEXT, List.of());
-        catalogue.add(field(RecordKind.LEAD, "crop", "Crop", FieldType.CHOICE, choices(CROPS)), "Orchard", 20, 60);
-        catalogue.add(field(RecordKind.LEAD, "hectares", "Hectares", FieldType.NUMBER, List.of()), "Orchard", 21, 20);
+        catalogue.add(
+                field(RecordKind.LEAD, "crop", "Crop", FieldType.CHOICE, choices(CROPS)),
+                "Orchard",
+                20,
+                60,
+                false,
+                true);
+        catalogue.add(
+                field(RecordKind.LEAD, "hectares", "Hectares", FieldType.NUMBER, List.of()),
+                "Orchard",
+                21,
+                20,
+                false,
+                false);
     }
 
     private static void contact(
             CatalogueService catalogue, int position, String name, String label, FieldType type, List<Choice> choices) {
         int most = type == FieldType.LONG_TEXT ? 2000 : 200;
-        catalogue.add(field(RecordKind.CONTACT, name, label, type, choices), "Orchard", position, most);
+        catalogue.add(
+                field(RecordKind.CONTACT, name, label, type, choices),
+                "Orchard",
+                position,
+                most,
+                false,
+                name.equals("crop"));
     }
 
     private static void deal(
             CatalogueService catalogue, int position, String name, String label, FieldType type, List<Choice> choices) {
-        catalogue.add(field(RecordKind.DEAL, name, label, type, choices), "Placement", position, 200);
+        catalogue.add(
+                field(RecordKind.DEAL, name, label, type, choices),
+                "Placement",
+                position,
+                200,
+                false,
+                name.equals("placement_date"));
     }
 
     private static FieldDefinition field(

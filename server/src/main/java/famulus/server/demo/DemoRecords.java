@@ -18,9 +18,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 
@@ -40,6 +42,7 @@ final class DemoRecords {
     private final Instant now;
     private final LocalDate today;
     private final List<Farm> farms = new ArrayList<>();
+    private final Set<String> emails = new HashSet<>();
     private final List<Grower> growers = new ArrayList<>();
 
     /** An organisation as it was made. */
@@ -168,10 +171,14 @@ final class DemoRecords {
         }
         facts.put("language", farm.land().language());
         facts.put("time_zone", farm.land().zone());
+        if (at % 9 == 4) {
+            facts.put("formality", at % 2 == 0 ? "familiar" : "formal");
+        }
         orchard(farm, facts);
         String email = slug(first.isEmpty() || at == 11 ? "yael" : first) + "." + slug(at == 11 ? "ben" : last) + "@"
                 + farm.domain();
-        contact(farm, facts, chance.inHundred(4) ? "" : email);
+        boolean shared = at == 18 || at == 18 + farms.size();
+        contact(farm, facts, shared ? "kitchen.table@" + farm.domain() : chance.inHundred(4) ? "" : email);
     }
 
     private void orchard(Farm farm, Map<String, String> facts) {
@@ -218,7 +225,7 @@ final class DemoRecords {
         facts.put("owner", farm.owner().id().toString());
         List<PersonAddress> addresses = new ArrayList<>();
         if (!email.isEmpty()) {
-            addresses.add(new PersonAddress(chance.id(), email, ""));
+            addresses.add(new PersonAddress(chance.id(), unused(email), ""));
             if (chance.inHundred(15)) {
                 addresses.add(new PersonAddress(chance.id(), "office@" + farm.domain(), "farm office"));
             }
@@ -244,6 +251,15 @@ final class DemoRecords {
                             "Wants stronger hives this time.")),
                     farm.owner());
         }
+    }
+
+    /** Two of one name have two addresses; only the kitchen table is shared. */
+    private String unused(String email) {
+        String free = email;
+        for (int turn = 2; !email.startsWith("kitchen.table") && !emails.add(free); turn++) {
+            free = email.replace("@", turn + "@");
+        }
+        return free;
     }
 
     private void said(UUID contact, EntryKind kind, int daysAgo, int minutes, String words, Colleague by) {

@@ -1,10 +1,10 @@
 package famulus.server.demo;
 
-import famulus.core.merge.About;
+import famulus.core.field.About;
 import famulus.server.library.TemplateService.Draft;
 import java.util.List;
 
-/** Ten plain templates. One has a slip in it, for the proofreader to find. */
+/** Plain templates. One has a slip in it, for the proofreader to find. */
 final class DemoTemplates {
     private DemoTemplates() {}
 
@@ -170,6 +170,54 @@ final class DemoTemplates {
                         Sie erreichen mich unter {sender.phone else house.phone}.
 
                         Freundliche Grüße
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "What we agreed",
+                        "After a call",
+                        About.CONTACT,
+                        "What we agreed for {contact.orchard_name else \"your orchard\"}",
+                        "So that both of us have it in writing",
+                        """
+                        {person.salutation},
+
+                        thank you for your time. We agreed: {ask "what we agreed"}.
+
+                        I will {ask "what I do next"} by {today plus 3 working days as weekday and long date}. {when contact.water_on_site is no}Please remember that the bees need water near the rows; a trough is enough. {end}If I have misheard something, tell me.
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "Before placement",
+                        "Placement week",
+                        About.DEAL,
+                        "{when deal.placement_date is within the next 14 days}Your hives come {deal.placement_date as distance}{otherwise}Your hives and the weeks before them{end}",
+                        "What happens when",
+                        """
+                        {person.salutation},
+
+                        {when deal.placement_date is empty}we have no day for your {deal.hive_count as whole else "new"} hives yet. Shall we choose one?{otherwise when deal.placement_date is before today}your hives have been in the rows since {deal.placement_date as day and month}. I hope they are busy.{otherwise}your {deal.hive_count as whole} hives arrive on {deal.placement_date as weekday and long date}. Two weeks before, around {deal.placement_date minus 2 weeks as day and month}, we come by to mark the places.{end}
+
+                        {when deal.deposit is more than 0 and document.state is "sent"}The deposit of {deal.deposit as money} is due {today plus 5 working days as long date}, and {document.name} still waits for your signature.{end}
+
+                        Kind regards
+                        {sender.signature else sender.full_name}
+                        """),
+                new Draft(
+                        "Season opener",
+                        "Season",
+                        About.CONTACT,
+                        "The bees are awake, {person.first_name as name else organisation.name}",
+                        "",
+                        """
+                        {person.salutation},
+
+                        {when history.last_called is within the last 60 days}it was good to talk the other day. {otherwise when history.times_written is more than 0}it has been a while since I last wrote. {end}We keep {house.hives_kept as whole} colonies this season (as of {house.hives_kept_as_of as month and year}), and the first of them are ready to travel.
+
+                        {when contact.blossom_starts is within the next 45 days}Your blossom begins {contact.blossom_starts as distance}, by my notes. Is that still right?{otherwise}When do you expect your blossom to begin?{end}
+
+                        Kind regards
                         {sender.signature else sender.full_name}
                         """));
     }

@@ -1,23 +1,25 @@
 package famulus.server.desk;
 
-import famulus.core.merge.About;
-import famulus.core.merge.FieldCatalogue;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Program;
 import famulus.core.message.MessageSource;
 import famulus.server.desk.FieldFinderService.FoundField;
 import famulus.server.desk.MessageDraftService.MessageDraft;
 import famulus.server.desk.ProofPeopleMapper.ProofPerson;
-import famulus.server.desk.ProofService.For;
+import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ShownProof.Chip;
 import famulus.server.desk.ShownProof.ShownTerm;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -66,7 +68,8 @@ class DeskController {
             UUID id,
             @Schema(nullable = true) UUID deal,
             @Schema(nullable = true) UUID sender,
-            Map<String, String> chosen) {}
+            Map<String, String> chosen,
+            @Schema(nullable = true) Map<String, String> answers) {}
 
     /** A message begun; {@code templateVersion} is 0 for a message from nothing. */
     record BegunMessage(
@@ -90,7 +93,7 @@ class DeskController {
                 text(request.previewText(), "previewText"),
                 text(request.body(), "body"));
         For to = new For(request.kind(), request.id(), request.deal());
-        return ShownProof.of(proofs.proof(source, request.about(), to, asking, Map.of()), request.about());
+        return ShownProof.of(proofs.proof(source, request.about(), to, asking, Given.NOTHING), request.about());
     }
 
     /** The fields that can be put in, with what each prints for one person. */
@@ -112,7 +115,7 @@ class DeskController {
             throw Refusal.field("field", problem.sentence());
         });
         FieldCatalogue catalogue = catalogues.catalogue();
-        List<Chip> chips = ShownProof.chips(program.fields(), catalogue, request.about(), request.kind());
+        List<Chip> chips = ShownProof.chips(program, Set.of(), catalogue, request.about(), request.kind());
         return new WrittenField(program.written(), chips.getFirst());
     }
 
@@ -135,9 +138,9 @@ class DeskController {
     /** A template merged for a person, to be changed and sent. */
     @PostMapping("/message")
     BegunMessage message(Colleague asking, @RequestBody MessageRequest request) {
-        Map<String, String> chosen = request.chosen() == null ? Map.of() : request.chosen();
+        Given given = new Given(request.chosen(), request.answers(), true);
         For to = new For(request.kind(), request.id(), request.deal());
-        MessageDraft draft = messages.begin(request.template(), to, request.sender(), chosen, asking);
+        MessageDraft draft = messages.begin(request.template(), to, request.sender(), given, asking);
         return new BegunMessage(
                 ShownProof.of(draft.proof(), draft.about()),
                 draft.template().map(template -> template.name()).orElse(""),
@@ -148,7 +151,7 @@ class DeskController {
                 draft.sender().email());
     }
 
-    private static String text(String given, String field) {
+    static String text(String given, String field) {
         String text = given == null ? "" : given;
         if (text.length() > LONGEST_TEXT) {
             throw Refusal.field(field, "This is longer than a message can be.");

@@ -1,21 +1,21 @@
 package famulus.server.desk;
 
-import famulus.core.merge.About;
-import famulus.core.merge.FieldCatalogue;
-import famulus.core.merge.FieldDefinition;
-import famulus.core.merge.FieldType;
+import famulus.core.condition.Verb;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldType;
+import famulus.core.field.Path;
+import famulus.core.field.RecordKind;
 import famulus.core.merge.FormatName;
 import famulus.core.merge.MergeParser;
-import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merged;
 import famulus.core.merge.Merger;
-import famulus.core.merge.Path;
 import famulus.core.merge.Place;
 import famulus.core.merge.Program;
-import famulus.core.merge.RecordKind;
-import famulus.server.desk.ProofService.For;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.PeopleContext;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import java.time.Clock;
@@ -44,6 +44,8 @@ class FieldFinderService {
      * @param whose what stands before the label when it is read aloud, such as "deal"
      * @param written its written form
      * @param value what it prints for the person; empty when that is nothing
+     * @param group how it is compared
+     * @param choices the labels that it can have; empty when it can have any
      */
     public record FoundField(
             String path,
@@ -53,12 +55,14 @@ class FieldFinderService {
             FieldType type,
             String written,
             String value,
-            List<String> formats) {}
+            List<String> formats,
+            Verb.Group group,
+            List<String> choices) {}
 
     List<FoundField> fields(About about, For to, Colleague sender) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        Person person = people.person(to.kind(), to.id(), to.deal(), sender, catalogue);
-        Merger merger = new Merger(new MergeSettings(person.locale(), person.zone(), clock.instant()));
+        Person person = people.person(to, sender, catalogue, about == About.DEAL);
+        Merger merger = new Merger(person.settings(clock.instant()));
         return catalogue.reachable(about).entrySet().stream()
                 .map(entry -> found(entry.getKey(), entry.getValue(), person, merger))
                 .toList();
@@ -79,7 +83,9 @@ class FieldFinderService {
                 value.length() > LONGEST_VALUE ? value.substring(0, LONGEST_VALUE) + "…" : value,
                 FormatName.fitting(field.type()).stream()
                         .map(FormatName::written)
-                        .toList());
+                        .toList(),
+                Verb.Group.of(field.type()),
+                field.choices().stream().map(FieldDefinition.Choice::label).toList());
     }
 
     private static String whose(Path path, FieldDefinition field) {

@@ -1,17 +1,17 @@
 package famulus.server.desk;
 
-import famulus.core.merge.About;
+import famulus.core.field.About;
 import famulus.core.message.MessageSource;
-import famulus.server.desk.ProofService.For;
+import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -41,9 +41,9 @@ public class MessageDraftService {
      *
      * @param templateId null for a message from nothing
      * @param senderId who it goes out as; null for whoever asks
-     * @param chosen values for this message only, by path
+     * @param given what the sender gives for this message only
      */
-    public MessageDraft begin(UUID templateId, For to, UUID senderId, Map<String, String> chosen, Colleague asking) {
+    public MessageDraft begin(UUID templateId, For to, UUID senderId, Given given, Colleague asking) {
         if (!to.kind().isPerson()) {
             throw Refusal.because("no-person", "Choose the person to write to.");
         }
@@ -52,7 +52,7 @@ public class MessageDraftService {
         About about = template.map(Template::about)
                 .orElse(to.kind() == CrmKind.LEAD ? About.LEAD : to.deal() == null ? About.CONTACT : About.DEAL);
         MessageSource source = template.map(Template::source).orElse(new MessageSource("", "", ""));
-        return new MessageDraft(proofs.proof(source, about, to, sender, chosen), template, about, sender);
+        return new MessageDraft(proofs.proof(source, about, to, sender, given), template, about, sender);
     }
 
     /** Agents write as themselves; assistants as any agent or keeper. */

@@ -1,6 +1,6 @@
 package famulus.server.desk;
 
-import famulus.core.merge.About;
+import famulus.core.field.About;
 import famulus.server.desk.ProofPeopleMapper.ProofPerson;
 import famulus.server.platform.Refusal;
 import famulus.server.platform.SearchWords;

@@ -1,14 +1,13 @@
 package famulus.server.desk;
 
-import famulus.core.merge.About;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.Path;
+import famulus.core.field.Value;
 import famulus.core.merge.Analyser;
-import famulus.core.merge.FieldCatalogue;
-import famulus.core.merge.FieldDefinition;
 import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
-import famulus.core.merge.Path;
-import famulus.core.merge.Problem;
-import famulus.core.merge.Value;
 import famulus.core.message.MergedMessage;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageProgram;
@@ -17,11 +16,13 @@ import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
 import famulus.core.record.FieldInput;
+import famulus.core.record.PlainLine;
 import famulus.core.record.StoredValue;
+import famulus.core.syntax.Problem;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
-import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
@@ -32,7 +33,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import org.springframework.stereotype.Service;
 
 /**
@@ -41,6 +41,8 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class ProofService {
+    private static final int LONGEST_ANSWER = 4000;
+
     private final CatalogueService catalogues;
     private final PeopleContext people;
     private final TeamService team;
@@ -55,11 +57,21 @@ public class ProofService {
     }
 
     /**
-     * Who a message is for.
+     * What the sender gives for one message.
      *
-     * @param deal which of a contact's deals to take values from; null for the newest open one
+     * @param chosen values typed for this message only, by path; refused when one does not fit its field
+     * @param answers what was put in where the template asks, by hint
+     * @param sending whether it is about to be sent, rather than written as a template
      */
-    public record For(CrmKind kind, UUID id, UUID deal) {}
+    public record Given(Map<String, String> chosen, Map<String, String> answers, boolean sending) {
+        /** Nothing: a template that is being written. */
+        public static final Given NOTHING = new Given(Map.of(), Map.of(), false);
+
+        public Given {
+            chosen = chosen == null ? Map.of() : Map.copyOf(chosen);
+            answers = answers == null ? Map.of() : Map.copyOf(answers);
+        }
+    }
 
     /**
      * A message merged for a person.
@@ -76,23 +88,38 @@ public class ProofService {
      *
      * @param about what its template is about
      * @param sender who it goes out as
-     * @param chosen values typed for this message only, by path; refused when one does not fit its field
      */
-    public Proof proof(MessageSource source, About about, For to, Colleague sender, Map<String, String> chosen) {
+    public Proof proof(MessageSource source, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        Person person = people.person(to.kind(), to.id(), to.deal(), sender, catalogue);
+        Person person = people.person(to, sender, catalogue, about == About.DEAL);
         MessageProgram program = source.parse();
-        Merger merger = new Merger(
-                new MergeSettings(person.locale(), person.zone(), clock.instant(), values(chosen, about, catalogue)));
+        Merger merger = new Merger(new MergeSettings(
+                person.locale(),
+                person.zone(),
+                clock.instant(),
+                person.workingDays(),
+                values(given.chosen(), about, catalogue),
+                answers(given.answers())));
         MergedMessage merged = program.merge(merger, person.context());
         Analyser analyser = new Analyser(catalogue, about);
         Map<MessagePart, List<Problem>> problems = new EnumMap<>(MessagePart.class);
         for (MessagePart part : MessagePart.values()) {
             problems.put(part, analyser.analyse(program.program(part)));
         }
-        List<Note> notes = proofreader.read(
-                new ProofSubject(source, problems, merged, person.name(), path -> label(catalogue, path, about)));
+        List<Note> notes = proofreader.read(new ProofSubject(
+                source, problems, merged, person.name(), path -> label(catalogue, path, about), given.sending()));
         return new Proof(person, catalogue, program, merged, notes);
+    }
+
+    /** An answer is words, on as many lines as the sender likes. */
+    private static Map<String, String> answers(Map<String, String> typed) {
+        Map<String, String> wrong = new HashMap<>();
+        typed.forEach((hint, answer) -> PlainLine.refusalOfLines(answer, LONGEST_ANSWER, false)
+                .ifPresent(sentence -> wrong.put("answers." + hint, sentence)));
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        return typed;
     }
 
     static String label(FieldCatalogue catalogue, Path path, About about) {

@@ -1,29 +1,42 @@
 package famulus.server.desk;
 
-import famulus.core.merge.About;
+import famulus.core.calendar.Reckoning;
+import famulus.core.calendar.TimeUnit;
+import famulus.core.condition.ConditionWords;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldType;
+import famulus.core.field.Path;
 import famulus.core.merge.Expression;
-import famulus.core.merge.FieldCatalogue;
-import famulus.core.merge.FieldDefinition;
-import famulus.core.merge.FieldType;
 import famulus.core.merge.Format;
 import famulus.core.merge.FormatName;
+import famulus.core.merge.Guard;
 import famulus.core.merge.Node;
 import famulus.core.merge.Operand;
 import famulus.core.merge.Origin;
-import famulus.core.merge.Path;
 import famulus.core.merge.Piece;
 import famulus.core.merge.Program;
 import famulus.core.message.MessagePart;
 import famulus.core.proof.Note;
+import famulus.core.syntax.Span;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.DealChoice;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PersonAddress;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * A proof as the browser shows it.
@@ -36,7 +49,11 @@ public record ShownProof(
         ShownPart previewText,
         ShownPart body,
         List<ShownNote> notes,
+        List<ShownAsk> asks,
         int words) {
+
+    /** An ask place; {@code answer} is empty until the sender puts one in. */
+    public record ShownAsk(String hint, String answer) {}
 
     /** Who it is merged for; {@code deal} is empty when there is none. */
     public record ProvedPerson(
@@ -52,16 +69,29 @@ public record ShownProof(
     /** One text: its fields as they stand in the draft, and its pieces as they are read. */
     public record ShownPart(List<Chip> chips, List<ShownPiece> pieces) {}
 
+    /** What a chip stands for: a field, an ask place, or one of the marks of a choice. */
+    public enum Role {
+        FIELD,
+        ASK,
+        WHEN,
+        OTHERWISE,
+        END
+    }
+
     /**
-     * A field in the draft.
+     * A field, an ask place or a mark of a choice in the draft.
      *
      * @param start where its written form begins in the draft, in UTF-16 units
-     * @param source whose field it is: contact, lead, deal, organisation, user, house or date
+     * @param label a field's label, an ask place's hint, or a condition as a sentence
+     * @param source whose field it is: contact, lead, deal, organisation, user, house, history, document or date
      * @param fallback what is printed when the value is missing, in a few words; empty when there is nothing
+     * @param choice for marks: which choice they belong to, counted from 0; else -1
+     * @param taken for marks: whether the branch that begins here is the one the person gets
      */
     public record Chip(
             int start,
             int end,
+            Role role,
             String written,
             String label,
             String source,
@@ -69,12 +99,29 @@ public record ShownProof(
             boolean known,
             FieldType type,
             List<ShownTerm> terms,
-            List<String> formats) {}
+            List<String> formats,
+            int choice,
+            boolean taken) {}
 
-    /** One term: {@code kind} is field, text, number or nothing; {@code format} is empty for the type's own way. */
-    public record ShownTerm(String kind, String value, String format) {}
+    /**
+     * One term.
+     *
+     * @param kind field, text, number, ask or nothing
+     * @param format empty for the type's own way
+     * @param steps what is reckoned from the field's day
+     */
+    public record ShownTerm(String kind, String value, String format, @Schema(nullable = true) List<ShownStep> steps) {}
 
-    /** A piece of the merged text; {@code source} and {@code label} are empty for what stands so in the template. */
+    /** So many units on; fewer than none for back. */
+    public record ShownStep(long number, TimeUnit unit) {}
+
+    /**
+     * A piece of the merged text; {@code source} and {@code label} are empty for what stands so in the template.
+     *
+     * @param format how it is printed; empty for the type's own way
+     * @param fallback which term of the chain printed: 0 for the first
+     * @param place where the value is kept; null when it is on no record
+     */
     public record ShownPiece(
             String text,
             Origin origin,
@@ -83,9 +130,15 @@ public record ShownProof(
             String path,
             String stored,
             String written,
+            String format,
+            int fallback,
             FieldType type,
+            @Schema(nullable = true) ValuePlace place,
             int start,
             int end) {}
+
+    /** Where a value is kept. */
+    public record ValuePlace(CrmKind kind, UUID id, String field) {}
 
     /** A margin note; {@code level} is STOP or QUERY. */
     public record ShownNote(
@@ -115,25 +168,89 @@ public record ShownProof(
                 part(proof, about, MessagePart.PREVIEW_TEXT),
                 part(proof, about, MessagePart.BODY),
                 proof.notes().stream().map(ShownProof::note).toList(),
+                asks(proof),
                 words(proof.merged().body().text()));
     }
 
+    private static List<ShownAsk> asks(Proof proof) {
+        Map<String, String> asks = new LinkedHashMap<>();
+        for (MessagePart part : MessagePart.values()) {
+            proof.program().program(part).asks().forEach(hint -> asks.put(hint, ""));
+            proof.merged().merged(part).pieces().stream()
+                    .filter(piece -> piece.origin() == Origin.ANSWERED)
+                    .forEach(piece -> asks.put(piece.stored().orElse(""), piece.text()));
+        }
+        return asks.entrySet().stream()
+                .map(ask -> new ShownAsk(ask.getKey(), ask.getValue()))
+                .toList();
+    }
+
     private static ShownPart part(Proof proof, About about, MessagePart part) {
+        Program program = proof.program().program(part);
+        List<Piece> pieces = proof.merged().merged(part).pieces();
+        Set<Span> taken = pieces.stream()
+                .filter(piece -> piece.origin() == Origin.BRANCH)
+                .map(Piece::span)
+                .collect(Collectors.toSet());
+        Map<Span, Node.Field> fields =
+                program.fields().stream().collect(Collectors.toMap(Node.Field::span, Function.identity()));
         return new ShownPart(
-                chips(
-                        proof.program().program(part).fields(),
-                        proof.catalogue(),
-                        about,
-                        proof.person().kind()),
-                proof.merged().merged(part).pieces().stream()
-                        .map(piece -> piece(piece, proof, about))
+                chips(program, taken, proof.catalogue(), about, proof.person().kind()),
+                pieces.stream()
+                        .filter(piece -> !piece.marksChoice())
+                        .map(piece -> piece(piece, fields.get(piece.span()), proof, about))
                         .toList());
     }
 
-    static List<Chip> chips(List<Node.Field> fields, FieldCatalogue catalogue, About about, CrmKind person) {
-        return fields.stream()
-                .map(field -> chip(field, catalogue, about, person))
-                .toList();
+    /** The chips of a text in the order they stand. */
+    static List<Chip> chips(Program program, Set<Span> taken, FieldCatalogue catalogue, About about, CrmKind person) {
+        List<Chip> chips = new ArrayList<>();
+        program.fields().forEach(field -> chips.add(chip(field, catalogue, about, person)));
+        ConditionWords words = new ConditionWords(path -> ProofService.label(catalogue, path, about));
+        List<Node.Choice> choices = program.choices();
+        for (int at = 0; at < choices.size(); at++) {
+            List<Node.Branch> branches = choices.get(at).branches();
+            for (int turn = 0; turn < branches.size(); turn++) {
+                Node.Branch branch = branches.get(turn);
+                chips.add(mark(
+                        turn == 0 ? Role.WHEN : Role.OTHERWISE,
+                        branch.tag(),
+                        branch.written(turn == 0),
+                        sentence(branch.guard(), words),
+                        !(branch.guard() instanceof Guard.Unreadable),
+                        at,
+                        taken.contains(branch.tag())));
+            }
+            chips.add(mark(Role.END, choices.get(at).end(), "{end}", "", true, at, false));
+        }
+        chips.sort(Comparator.comparingInt(Chip::start));
+        return chips;
+    }
+
+    private static String sentence(Guard guard, ConditionWords words) {
+        return switch (guard) {
+            case Guard.When when -> words.of(when.condition());
+            case Guard.Otherwise otherwise -> "";
+            case Guard.Unreadable unreadable -> unreadable.source().replaceAll("^\\{(otherwise )?when |}$", "");
+        };
+    }
+
+    private static Chip mark(
+            Role role, Span span, String written, String label, boolean known, int choice, boolean taken) {
+        return new Chip(
+                span.start(),
+                span.end(),
+                role,
+                written,
+                label,
+                "",
+                "",
+                known,
+                FieldType.TEXT,
+                List.of(),
+                List.of(),
+                choice,
+                taken);
     }
 
     private static Chip chip(Node.Field field, FieldCatalogue catalogue, About about, CrmKind person) {
@@ -147,21 +264,40 @@ public record ShownProof(
                         .resolve(((Operand.Reference) one).path(), about)
                         .isPresent());
         FieldType type = definition.map(FieldDefinition::type).orElse(FieldType.TEXT);
-        String label = definition
-                .map(FieldDefinition::label)
-                .or(() -> path.map(Path::toString))
-                .orElse("Text");
+        Operand first = terms.getFirst().operand();
+        boolean asks = first instanceof Operand.Ask;
+        String label =
+                switch (first) {
+                    case Operand.Ask ask -> ask.hint();
+                    case Operand.Reference reference ->
+                        definition
+                                        .map(FieldDefinition::label)
+                                        .orElse(reference.path().toString())
+                                + reckoned(reference.reckoning());
+                    default ->
+                        path.map(one -> ProofService.label(catalogue, one, about))
+                                .orElse("Text");
+                };
         return new Chip(
                 field.span().start(),
                 field.span().end(),
+                asks ? Role.ASK : Role.FIELD,
                 new Program("", List.of(field)).written(),
                 label,
-                definition.map(one -> source(one, path.get(), person)).orElse("date"),
+                asks
+                        ? "ask"
+                        : definition.map(one -> source(one, path.get(), person)).orElse("date"),
                 terms.size() < 2 ? "" : fallback(terms, catalogue, about),
                 known,
                 type,
                 terms.stream().map(ShownProof::term).toList(),
-                FormatName.fitting(type).stream().map(FormatName::written).toList());
+                FormatName.fitting(type).stream().map(FormatName::written).toList(),
+                -1,
+                false);
+    }
+
+    private static String reckoned(Reckoning reckoning) {
+        return reckoning.written().substring(reckoning.path().toString().length());
     }
 
     private static String fallback(List<Expression.Term> terms, FieldCatalogue catalogue, About about) {
@@ -171,7 +307,9 @@ public record ShownProof(
                     case Operand.Nothing nothing -> "blank";
                     case Operand.Words words -> words.text();
                     case Operand.Figure figure -> figure.number().toPlainString();
-                    case Operand.Reference reference -> ProofService.label(catalogue, reference.path(), about);
+                    case Operand.Ask ask -> "ask " + ask.hint();
+                    case Operand.Reference reference ->
+                        ProofService.label(catalogue, reference.path(), about) + reckoned(reference.reckoning());
                 })
                 .reduce((left, right) -> left + " ⁄ " + right)
                 .orElse("");
@@ -180,13 +318,20 @@ public record ShownProof(
     private static ShownTerm term(Expression.Term term) {
         String format = term.format().map(Format::written).orElse("");
         return switch (term.operand()) {
-            case Operand.Nothing nothing -> new ShownTerm("nothing", "", format);
-            case Operand.Words words -> new ShownTerm("text", words.text(), format);
+            case Operand.Nothing nothing -> new ShownTerm("nothing", "", format, List.of());
+            case Operand.Words words -> new ShownTerm("text", words.text(), format, List.of());
+            case Operand.Ask ask -> new ShownTerm("ask", ask.hint(), format, List.of());
             case Operand.Figure figure ->
-                new ShownTerm("number", figure.number().toPlainString(), format);
+                new ShownTerm("number", figure.number().toPlainString(), format, List.of());
             case Operand.Reference reference ->
-                new ShownTerm("field", reference.path().toString(), format);
+                new ShownTerm("field", reference.path().toString(), format, steps(reference.reckoning()));
         };
+    }
+
+    static List<ShownStep> steps(Reckoning reckoning) {
+        return reckoning.steps().stream()
+                .map(step -> new ShownStep(step.number(), step.unit()))
+                .toList();
     }
 
     /** Whose field it is; {@code person} takes the mark of who it is. */
@@ -200,23 +345,56 @@ public record ShownProof(
         };
     }
 
-    private static ShownPiece piece(Piece piece, Proof proof, About about) {
-        Optional<FieldDefinition> field =
+    private static ShownPiece piece(Piece piece, Node.Field field, Proof proof, About about) {
+        Optional<FieldDefinition> definition =
                 piece.path().flatMap(path -> proof.catalogue().resolve(path, about));
+        List<Expression.Term> terms =
+                field == null ? List.of() : field.expression().terms();
+        boolean asked = piece.origin() == Origin.ASKED || piece.origin() == Origin.ANSWERED;
         return new ShownPiece(
                 piece.text(),
                 piece.origin(),
-                field.map(one -> source(one, piece.path().get(), proof.person().kind()))
-                        .orElse(""),
-                field.map(FieldDefinition::label)
-                        .or(() -> piece.path().map(Path::toString))
-                        .orElse(""),
+                asked
+                        ? "ask"
+                        : definition
+                                .map(one -> source(
+                                        one, piece.path().get(), proof.person().kind()))
+                                .orElse(""),
+                asked
+                        ? piece.stored().orElse("")
+                        : definition
+                                .map(FieldDefinition::label)
+                                .or(() -> piece.path().map(Path::toString))
+                                .orElse(""),
                 piece.path().map(Path::toString).orElse(""),
                 piece.stored().orElse(""),
                 piece.written(),
-                field.map(FieldDefinition::type).orElse(FieldType.TEXT),
+                piece.fallback() < terms.size()
+                        ? terms.get(piece.fallback())
+                                .format()
+                                .map(Format::written)
+                                .orElse("")
+                        : "",
+                piece.fallback(),
+                definition.map(FieldDefinition::type).orElse(FieldType.TEXT),
+                piece.path().flatMap(path -> place(path, proof.person())).orElse(null),
                 piece.span().start(),
                 piece.span().end());
+    }
+
+    /** The record a value is kept on, for values that stand on one directly. */
+    private static Optional<ValuePlace> place(Path path, Person person) {
+        if (path.words().size() != 2) {
+            return Optional.empty();
+        }
+        String field = path.words().getLast();
+        return switch (path.root()) {
+            case "person", "contact", "lead", "history" ->
+                Optional.of(new ValuePlace(person.kind(), person.id(), field));
+            case "deal", "document" -> person.deal().map(id -> new ValuePlace(CrmKind.DEAL, id, field));
+            case "organisation" -> person.organisation().map(id -> new ValuePlace(CrmKind.ORGANISATION, id, field));
+            default -> Optional.empty();
+        };
     }
 
     private static ShownNote note(Note note) {

@@ -5,7 +5,7 @@ import famulus.core.merge.MergeParser;
 import famulus.core.merge.Node;
 import famulus.core.merge.Operand;
 import famulus.core.merge.Program;
-import famulus.core.merge.Span;
+import famulus.core.syntax.Span;
 import famulus.server.desk.ShownProof.ShownTerm;
 import famulus.server.platform.Refusal;
 import java.math.BigDecimal;
@@ -34,6 +34,7 @@ final class WrittenTerms {
         return switch (term.kind()) {
             case "nothing" -> new Expression.Term(new Operand.Nothing(), Optional.empty(), NOWHERE);
             case "text" -> new Expression.Term(new Operand.Words(line(term.value())), Optional.empty(), NOWHERE);
+            case "ask" -> ask(term);
             case "number" ->
                 new Expression.Term(new Operand.Figure(new BigDecimal(term.value())), Optional.empty(), NOWHERE);
             default -> reference(term);
@@ -43,7 +44,14 @@ final class WrittenTerms {
     /** A path with its format is read by the parser itself, so that the two never differ. */
     private static Expression.Term reference(ShownTerm term) {
         String format = term.format() == null || term.format().isBlank() ? "" : " as " + term.format();
-        Program program = MergeParser.parse("{" + term.value() + format + "}");
+        StringBuilder reckoned = new StringBuilder(term.value());
+        if (term.steps() != null) {
+            term.steps().forEach(step -> reckoned.append(step.number() < 0 ? " minus " : " plus ")
+                    .append(Math.abs(step.number()))
+                    .append(' ')
+                    .append(step.unit().written(step.number())));
+        }
+        Program program = MergeParser.parse("{" + reckoned + format + "}");
         program.problems().stream().findFirst().ifPresent(problem -> {
             throw Refusal.field("field", problem.sentence());
         });
@@ -51,6 +59,14 @@ final class WrittenTerms {
             throw Refusal.field("field", "Choose a field.");
         }
         return field.expression().terms().getFirst();
+    }
+
+    private static Expression.Term ask(ShownTerm term) {
+        String hint = line(term.value()).strip();
+        if (hint.isEmpty()) {
+            throw Refusal.field("field", "Say what the sender should put in here.");
+        }
+        return new Expression.Term(new Operand.Ask(hint), Optional.empty(), NOWHERE);
     }
 
     private static String line(String value) {

@@ -1,6 +1,6 @@
 package famulus.server.library;
 
-import famulus.core.merge.About;
+import famulus.core.field.About;
 import famulus.core.message.MessageSource;
 import java.time.Instant;
 import java.util.UUID;

@@ -1,8 +1,10 @@
 package famulus.server.library;
 
-import famulus.core.merge.About;
+import famulus.core.field.About;
 import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.TemplateService.TemplateLine;
+import famulus.server.library.TemplateService.UsingTemplate;
+import famulus.server.records.CrmKind;
 import famulus.server.team.Colleague;
 import java.util.List;
 import java.util.UUID;
@@ -40,6 +42,12 @@ class TemplateController {
     List<TemplateLine> fitting(
             Colleague asking, @RequestParam About about, @RequestParam(defaultValue = "") String search) {
         return templates.fitting(about, search, asking);
+    }
+
+    /** The templates that use a field, in their texts or their conditions. */
+    @GetMapping("/using")
+    List<UsingTemplate> using(Colleague asking, @RequestParam CrmKind kind, @RequestParam String field) {
+        return templates.using(kind.core(), field);
     }
 
     @GetMapping("/{id}")

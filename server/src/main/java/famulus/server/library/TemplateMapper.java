@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
 /** Templates and the versions that were used. */
@@ -26,6 +27,12 @@ interface TemplateMapper {
             Instant lastUsedByMe) {}
 
     List<TemplateRow> lines(@Param("words") List<String> words, @Param("me") UUID me);
+
+    /** What a template says. */
+    record TemplateText(UUID id, String name, String subject, String previewText, String body) {}
+
+    @Select("select id, name, subject, preview_text, body from template where deleted_at is null order by name, id")
+    List<TemplateText> texts();
 
     Optional<Template> byId(@Param("id") UUID id, @Param("deleted") boolean deletedToo);
 

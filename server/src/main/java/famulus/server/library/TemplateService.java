@@ -1,11 +1,13 @@
 package famulus.server.library;
 
-import famulus.core.merge.About;
-import famulus.core.merge.FieldCatalogue;
-import famulus.core.merge.FieldDefinition;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.Path;
+import famulus.core.field.RecordKind;
+import famulus.core.field.Root;
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Node;
-import famulus.core.merge.Path;
 import famulus.core.record.PlainLine;
 import famulus.server.library.TemplateMapper.TemplateRow;
 import famulus.server.platform.Events;
@@ -24,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -136,11 +139,33 @@ public class TemplateService {
         About about = About.valueOf(line.about());
         return MergeParser.parse(line.subject()).nodes().stream()
                 .map(node -> switch (node) {
+                    case Node.Choice choice -> new SubjectPart("…", true);
                     case Node.Literal literal -> new SubjectPart(literal.text(), false);
                     case Node.Broken broken -> new SubjectPart(broken.source(), false);
                     case Node.Field field -> new SubjectPart(label(field, fields, about), true);
                 })
                 .toList();
+    }
+
+    /** A template that uses something. */
+    public record UsingTemplate(UUID id, String name) {}
+
+    /** The templates that name a field of a kind of record, in use or retired, by name. */
+    public List<UsingTemplate> using(RecordKind kind, String field) {
+        return mapper.texts().stream()
+                .filter(text -> Stream.of(text.subject(), text.previewText(), text.body())
+                        .flatMap(part -> MergeParser.parse(part).paths().stream())
+                        .anyMatch(path -> names(path, kind, field)))
+                .map(text -> new UsingTemplate(text.id(), text.name()))
+                .toList();
+    }
+
+    private static boolean names(Path path, RecordKind kind, String field) {
+        List<String> words = path.words();
+        boolean leads = words.size() > 2
+                ? words.get(words.size() - 2).equals(kind.word())
+                : Root.of(path).filter(root -> root.kind() == kind).isPresent();
+        return words.size() > 1 && leads && words.getLast().equals(field);
     }
 
     private static String label(Node.Field field, FieldCatalogue fields, About about) {

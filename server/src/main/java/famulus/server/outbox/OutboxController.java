@@ -36,6 +36,7 @@ class OutboxController {
             @Schema(nullable = true) UUID address,
             @Schema(nullable = true) UUID sender,
             Map<String, String> chosen,
+            @Schema(nullable = true) Map<String, String> answers,
             List<Run> subject,
             List<Run> body) {}
 
@@ -84,6 +85,7 @@ class OutboxController {
                         message.address(),
                         message.sender(),
                         message.chosen(),
+                        message.answers(),
                         message.subject(),
                         message.body()),
                 asking));

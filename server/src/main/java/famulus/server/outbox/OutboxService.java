@@ -1,14 +1,14 @@
 package famulus.server.outbox;
 
+import famulus.core.field.Path;
 import famulus.core.merge.Merged;
 import famulus.core.merge.Origin;
-import famulus.core.merge.Path;
 import famulus.core.merge.Piece;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
 import famulus.server.desk.MessageDraftService;
 import famulus.server.desk.MessageDraftService.MessageDraft;
-import famulus.server.desk.ProofService.For;
+import famulus.server.desk.ProofService.Given;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.outbox.MimeWriter.Mailbox;
@@ -17,6 +17,7 @@ import famulus.server.platform.Events;
 import famulus.server.platform.FamulusProperties;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PersonAddress;
 import famulus.server.team.Colleague;
@@ -24,6 +25,7 @@ import famulus.server.team.Role;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -98,6 +100,7 @@ public class OutboxService {
             UUID address,
             UUID sender,
             Map<String, String> chosen,
+            Map<String, String> answers,
             List<Run> subject,
             List<Run> body) {}
 
@@ -114,9 +117,9 @@ public class OutboxService {
             }
             return message.id();
         }
-        Map<String, String> chosen = message.chosen() == null ? Map.of() : message.chosen();
         For to = new For(message.kind(), message.person(), message.deal());
-        MessageDraft draft = drafts.begin(message.template(), to, message.sender(), chosen, asking);
+        MessageDraft draft = drafts.begin(
+                message.template(), to, message.sender(), new Given(message.chosen(), message.answers(), true), asking);
         String subject = text(message.subject()).strip();
         String body = text(message.body()).strip();
         check(message, draft, subject, body);
@@ -219,10 +222,12 @@ public class OutboxService {
     }
 
     private static KeptPiece kept(Run run, Merged merged) {
+        if (run.written().isEmpty()) {
+            boolean asMerged = literals(merged).stream().anyMatch(literal -> literal.contains(run.text()));
+            return new KeptPiece(run.text(), asMerged ? Origin.WRITTEN.name() : "TYPED", "", "");
+        }
         Optional<Piece> piece = merged.pieces().stream()
-                .filter(one -> run.written().isEmpty()
-                        ? one.origin() == Origin.WRITTEN && one.text().contains(run.text())
-                        : one.written().equals(run.written()) && one.text().equals(run.text()))
+                .filter(one -> one.written().equals(run.written()) && one.text().equals(run.text()))
                 .findFirst();
         return piece.map(one -> new KeptPiece(
                         run.text(),
@@ -230,6 +235,24 @@ public class OutboxService {
                         one.path().map(Path::toString).orElse(""),
                         one.stored().orElse("")))
                 .orElse(new KeptPiece(run.text(), "TYPED", "", ""));
+    }
+
+    /** The stretches that stand so in the template; a choice or a blank between two does not part them. */
+    private static List<String> literals(Merged merged) {
+        List<String> literals = new ArrayList<>();
+        StringBuilder stretch = new StringBuilder();
+        for (Piece piece : merged.pieces()) {
+            boolean written =
+                    piece.origin() == Origin.WRITTEN && piece.written().isEmpty();
+            if (written) {
+                stretch.append(piece.text());
+            } else if (!piece.text().isEmpty()) {
+                literals.add(stretch.toString());
+                stretch.setLength(0);
+            }
+        }
+        literals.add(stretch.toString());
+        return literals;
     }
 
     private String domain() {

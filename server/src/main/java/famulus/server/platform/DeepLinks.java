@@ -15,6 +15,7 @@ class DeepLinks {
         "/outbox/**",
         "/practice-post/**",
         "/team/**",
+        "/house/**",
         "/profile"
     })
     String page() {

@@ -1,8 +1,11 @@
 package famulus.server.records;
 
+import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
@@ -21,7 +24,12 @@ interface CatalogueMapper {
             boolean required,
             boolean computed,
             int most,
-            String relation) {}
+            String relation,
+            boolean inList) {}
+
+    /** A house's own field, in use or retired. */
+    record OwnRow(
+            String kind, String name, String label, String type, String section, boolean inList, Instant retiredAt) {}
 
     record ChoiceRow(String kind, String fieldName, String code, String label, int position) {}
 
@@ -31,8 +39,50 @@ interface CatalogueMapper {
     @Update("update field_catalogue set revision = revision + 1")
     void newRevision();
 
-    @Select("select * from field_definition order by kind, position")
+    @Select(
+            """
+            select kind, name, label, type, column_name, section, position, required, computed, most, relation, in_list
+            from field_definition
+            where retired_at is null
+            order by kind, position, name
+            """)
     List<FieldRow> fields();
+
+    @Select(
+            """
+            select kind, name, label, type, section, in_list, retired_at
+            from field_definition
+            where column_name is null and not computed
+            order by kind, position, name
+            """)
+    List<OwnRow> own();
+
+    @Select("select name from field_definition where kind = #{kind}")
+    List<String> names(String kind);
+
+    @Select("select coalesce(max(position), 0) from field_definition where kind = #{kind}")
+    int lastPosition(String kind);
+
+    @Update(
+            """
+            update field_definition set label = #{label}, in_list = #{inList}
+            where kind = #{kind} and name = #{name} and column_name is null
+            """)
+    int change(
+            @Param("kind") String kind,
+            @Param("name") String name,
+            @Param("label") String label,
+            @Param("inList") boolean inList);
+
+    @Update(
+            "update field_definition set retired_at = #{at} where kind = #{kind} and name = #{name} and column_name is null")
+    int retire(@Param("kind") String kind, @Param("name") String name, @Param("at") Instant at);
+
+    @Delete("delete from field_definition where kind = #{kind} and name = #{name} and column_name is null")
+    void delete(@Param("kind") String kind, @Param("name") String name);
+
+    @Delete("delete from field_choice where kind = #{kind} and field_name = #{name}")
+    void clearChoices(@Param("kind") String kind, @Param("name") String name);
 
     @Select("select * from field_choice order by kind, field_name, position")
     List<ChoiceRow> choices();
@@ -40,9 +90,9 @@ interface CatalogueMapper {
     @Insert(
             """
             insert into field_definition
-              (kind, name, label, type, column_name, section, position, required, computed, most, relation)
+              (kind, name, label, type, column_name, section, position, required, computed, most, relation, in_list)
             values
-              (#{kind}, #{name}, #{label}, #{type}, null, #{section}, #{position}, #{required}, false, #{most}, null)
+              (#{kind}, #{name}, #{label}, #{type}, null, #{section}, #{position}, #{required}, #{computed}, #{most}, null, #{inList})
             """)
     void insertField(FieldRow field);
 

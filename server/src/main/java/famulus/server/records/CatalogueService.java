@@ -1,11 +1,13 @@
 package famulus.server.records;
 
-import famulus.core.merge.FieldCatalogue;
-import famulus.core.merge.FieldDefinition;
-import famulus.core.merge.FieldType;
-import famulus.core.merge.RecordKind;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldType;
+import famulus.core.field.RecordKind;
+import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueMapper.ChoiceRow;
 import famulus.server.records.CatalogueMapper.FieldRow;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -55,6 +57,7 @@ public class CatalogueService {
      * @param section under which heading of the record's page it stands
      * @param computed made from other fields, so that nobody types it
      * @param most how many characters may be typed
+     * @param inList whether it is a column of its kind's list
      */
     public record StoredField(
             FieldDefinition definition,
@@ -62,7 +65,8 @@ public class CatalogueService {
             String section,
             boolean required,
             boolean computed,
-            int most) {
+            int most,
+            boolean inList) {
 
         /** Whether it leads to another record. */
         public boolean isRelation() {
@@ -94,9 +98,10 @@ public class CatalogueService {
      * Adds a field of the house's own, with its choices if it has any.
      *
      * @param position where it stands among the fields of its kind
+     * @param computed whether nobody types it on a record's page
      */
     @Transactional
-    public void add(FieldDefinition field, String section, int position, int most) {
+    public void add(FieldDefinition field, String section, int position, int most, boolean computed, boolean inList) {
         mapper.newRevision();
         mapper.insertField(new FieldRow(
                 field.kind().word(),
@@ -107,13 +112,68 @@ public class CatalogueService {
                 section,
                 position,
                 false,
-                false,
+                computed,
                 most,
-                null));
+                null,
+                inList));
+        choices(field.kind(), field.name(), field.choices());
+    }
+
+    private void choices(RecordKind kind, String name, List<FieldDefinition.Choice> choices) {
         int at = 1;
-        for (FieldDefinition.Choice choice : field.choices()) {
-            mapper.insertChoice(new ChoiceRow(field.kind().word(), field.name(), choice.code(), choice.label(), at++));
+        for (FieldDefinition.Choice choice : choices) {
+            mapper.insertChoice(new ChoiceRow(kind.word(), name, choice.code(), choice.label(), at++));
         }
+    }
+
+    /** The names of all fields of a kind, retired ones too: none of them may be given again. */
+    List<String> names(RecordKind kind) {
+        return mapper.names(kind.word());
+    }
+
+    int lastPosition(RecordKind kind) {
+        return mapper.lastPosition(kind.word());
+    }
+
+    /** The house's own fields, in use and retired. */
+    List<CatalogueMapper.OwnRow> own() {
+        return mapper.own();
+    }
+
+    /** The choices of a field, in use or retired. */
+    List<FieldDefinition.Choice> choices(String kind, String name) {
+        return mapper.choices().stream()
+                .filter(choice ->
+                        choice.kind().equals(kind) && choice.fieldName().equals(name))
+                .map(choice -> new FieldDefinition.Choice(choice.code(), choice.label()))
+                .toList();
+    }
+
+    /** Changes how a field of the house's own is called, and what may be chosen in it. */
+    @Transactional
+    void change(RecordKind kind, String name, String label, boolean inList, List<FieldDefinition.Choice> choices) {
+        mapper.newRevision();
+        if (mapper.change(kind.word(), name, label, inList) == 0) {
+            throw Refusal.missing("This field");
+        }
+        mapper.clearChoices(kind.word(), name);
+        choices(kind, name, choices);
+    }
+
+    /** Takes a field out of use, or with null brings it back. */
+    @Transactional
+    void retire(RecordKind kind, String name, Instant at) {
+        mapper.newRevision();
+        if (mapper.retire(kind.word(), name, at) == 0) {
+            throw Refusal.missing("This field");
+        }
+    }
+
+    /** Removes a field that keeps its values elsewhere. */
+    @Transactional
+    void remove(RecordKind kind, String name) {
+        mapper.newRevision();
+        mapper.delete(kind.word(), name);
     }
 
     private static StoredField field(FieldRow row, List<ChoiceRow> choices) {
@@ -132,10 +192,11 @@ public class CatalogueService {
                 row.section(),
                 row.required(),
                 row.computed(),
-                row.most());
+                row.most(),
+                row.inList());
     }
 
-    private static RecordKind kind(String word) {
+    static RecordKind kind(String word) {
         return Arrays.stream(RecordKind.values())
                 .filter(kind -> kind.word().equals(word))
                 .findFirst()

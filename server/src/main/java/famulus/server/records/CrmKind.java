@@ -2,7 +2,7 @@ package famulus.server.records;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonValue;
-import famulus.core.merge.RecordKind;
+import famulus.core.field.RecordKind;
 import famulus.server.platform.Refusal;
 import java.util.Arrays;
 

@@ -23,8 +23,6 @@ interface DealMapper {
     /** A related record in a line: what it is called, and what it is to the one looked at. */
     record RelatedRow(String kind, UUID id, String name, String remark) {}
 
-    record DealOfContact(UUID id, String name, String stage, boolean main) {}
-
     record MainContact(UUID contactId, String name, String role) {}
 
     @Select("select * from deal_line where deal_id = #{dealId} order by position")
@@ -86,9 +84,6 @@ interface DealMapper {
     int deleteContact(@Param("dealId") UUID dealId, @Param("contactId") UUID contactId);
 
     List<RelatedRow> related(@Param("what") String what, @Param("id") UUID id, @Param("other") UUID other);
-
-    /** A contact's deals, open ones first, then the newest. */
-    List<DealOfContact> dealsOf(UUID contactId);
 
     @Select(
             """

@@ -1,8 +1,8 @@
 package famulus.server.records;
 
-import famulus.core.merge.FieldDefinition;
-import famulus.core.merge.FieldType;
-import famulus.core.merge.RecordKind;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldType;
+import famulus.core.field.RecordKind;
 import famulus.core.record.FieldInput;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Ids;

@@ -1,5 +1,6 @@
 package famulus.server.records;
 
+import famulus.server.records.CatalogueService.StoredField;
 import java.util.List;
 import java.util.Optional;
 
@@ -54,6 +55,26 @@ enum Ledger {
 
     List<Column> columns() {
         return columns;
+    }
+
+    /** The order by a field of the house's own; its name has been made here and holds nothing but letters. */
+    static String order(StoredField field, boolean descending) {
+        String column =
+                switch (field.definition().type()) {
+                    case NUMBER, MONEY -> "v.number_value";
+                    case DATE -> "v.date_value";
+                    default -> "lower(v.text_value)";
+                };
+        return "(select " + column + " from field_value v where v.record_id = r.id and v.field_name = '"
+                + field.definition().name() + "') " + (descending ? "desc" : "asc") + " nulls last, r.id";
+    }
+
+    /** Whether a field's values are aligned to the right. */
+    static boolean figures(StoredField field) {
+        return switch (field.definition().type()) {
+            case NUMBER, MONEY, DATE -> true;
+            default -> false;
+        };
     }
 
     /** The order by a column's name; by the first column when there is none of that name. */

@@ -47,6 +47,8 @@ class RecordController {
 
     record ChangedRecord(int version, Map<String, String> values) {}
 
+    record FilledField(String value) {}
+
     record NewEntry(EntryKind kind, int minutes, String words) {}
 
     record NewDocument(String name, String link, DocumentState state) {}
@@ -82,6 +84,17 @@ class RecordController {
             Colleague asking, @PathVariable CrmKind kind, @PathVariable UUID id, @RequestBody ChangedRecord changed) {
         records.change(kind, id, changed.version(), changed.values());
         return pages.page(kind, id, asking);
+    }
+
+    /** Fills in a field that is missing. */
+    @PutMapping("/{kind}/{id}/fields/{field}")
+    void fill(
+            Colleague asking,
+            @PathVariable CrmKind kind,
+            @PathVariable UUID id,
+            @PathVariable String field,
+            @RequestBody FilledField filled) {
+        records.fill(kind, id, field, filled.value());
     }
 
     @PutMapping("/{kind}/{id}/addresses")

@@ -1,12 +1,12 @@
 package famulus.server.records;
 
-import famulus.core.merge.FieldType;
+import famulus.core.field.FieldType;
+import famulus.core.field.RecordKind;
+import famulus.core.field.Value;
 import famulus.core.merge.Format;
 import famulus.core.merge.FormatName;
 import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
-import famulus.core.merge.RecordKind;
-import famulus.core.merge.Value;
 import famulus.core.record.StoredValue;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.DealMapper.RelatedRow;

@@ -1,18 +1,20 @@
 package famulus.server.records;
 
-import famulus.core.merge.RecordKind;
+import famulus.core.field.RecordKind;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.FieldInput;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
+import famulus.server.platform.Revisions;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.RecordStoreMapper.AddressRow;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,12 +22,16 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Reads, makes and changes records. */
 @Service
 public class RecordService {
+    /** Under this name changes of records are counted. */
+    public static final String COUNTED = "records";
+
     private static final int MOST_ADDRESSES = 10;
 
     private final RecordStore store;
@@ -34,9 +40,17 @@ public class RecordService {
     private final Ids ids;
     private final Clock clock;
     private final Events events;
+    private final Revisions revisions;
 
     RecordService(
-            RecordStore store, CatalogueService catalogue, TeamService team, Ids ids, Clock clock, Events events) {
+            RecordStore store,
+            CatalogueService catalogue,
+            TeamService team,
+            Ids ids,
+            Clock clock,
+            Events events,
+            Revisions revisions) {
+        this.revisions = revisions;
         this.store = store;
         this.catalogue = catalogue;
         this.team = team;
@@ -50,11 +64,25 @@ public class RecordService {
         return store.read(kind, id, catalogue.fields(kind)).orElseThrow(() -> Refusal.missing("This " + kind.word()));
     }
 
+    /** Several records at once; those that are not there are left out. */
+    public Map<UUID, CrmRecord> all(CrmKind kind, Collection<UUID> ids) {
+        return store.read(kind, ids, catalogue.fields(kind));
+    }
+
+    /** The addresses of several people, by person, the one written to first in front. */
+    public Map<UUID, List<PersonAddress>> addresses(Collection<UUID> people) {
+        return store.addresses(people).stream()
+                .collect(Collectors.groupingBy(
+                        AddressRow::personId, Collectors.mapping(RecordService::address, Collectors.toList())));
+    }
+
+    private static PersonAddress address(AddressRow row) {
+        return new PersonAddress(row.id(), row.address(), row.label() == null ? "" : row.label());
+    }
+
     /** A person's addresses, the one written to first in front. */
     public List<PersonAddress> addresses(UUID person) {
-        return store.addresses(person).stream()
-                .map(row -> new PersonAddress(row.id(), row.address(), row.label() == null ? "" : row.label()))
-                .toList();
+        return store.addresses(person).stream().map(RecordService::address).toList();
     }
 
     /**
@@ -83,6 +111,7 @@ public class RecordService {
         if (addressed) {
             store.addresses(kind, id, List.of(new PersonAddress(null, email.strip(), "")));
         }
+        revisions.changed(COUNTED);
         return id;
     }
 
@@ -101,13 +130,18 @@ public class RecordService {
             throw Refusal.fields(wrong);
         }
         store.update(kind, id, version, stored);
+        revisions.changed(COUNTED);
         events.tell("record", id.toString());
     }
 
-    /** Changes one field whatever the record's version, as when a missing value is filled while writing. */
+    /** Fills a field that is missing, whatever else has changed; refused when somebody has filled it meanwhile. */
     @Transactional
     public void fill(CrmKind kind, UUID id, String field, String typed) {
-        change(kind, id, get(kind, id).version(), Map.of(field, typed));
+        CrmRecord record = get(kind, id);
+        if (!record.text(field).isBlank()) {
+            throw Refusal.changedMeanwhile("Somebody has filled this in meanwhile: “" + record.text(field) + "”.");
+        }
+        change(kind, id, record.version(), Map.of(field, typed));
     }
 
     /** Takes the place of a person's addresses; the first one is written to first. */
@@ -141,6 +175,7 @@ public class RecordService {
                         own.contains(one.id()) ? one.id() : null, one.address().strip(), one.label()))
                 .toList();
         store.addresses(kind, person, kept);
+        revisions.changed(COUNTED);
         events.tell("record", person.toString());
     }
 

@@ -1,6 +1,6 @@
 package famulus.server.records;
 
-import famulus.core.merge.FieldType;
+import famulus.core.field.FieldType;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService.StoredField;
@@ -10,6 +10,7 @@ import java.math.BigDecimal;
 import java.sql.Date;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,13 +32,29 @@ class RecordStore {
     }
 
     Optional<CrmRecord> read(CrmKind kind, UUID id, List<StoredField> fields) {
-        Optional<Map<String, Object>> found = mapper.row(kind.word(), id);
-        if (found.isEmpty()) {
-            return Optional.empty();
+        return Optional.ofNullable(read(kind, List.of(id), fields).get(id));
+    }
+
+    /** Reads several records at once; those that are not there are left out. */
+    Map<UUID, CrmRecord> read(CrmKind kind, Collection<UUID> wanted, List<StoredField> fields) {
+        if (wanted.isEmpty()) {
+            return Map.of();
         }
-        Map<String, Object> row = lowerCase(found.get());
-        Map<String, ValueRow> values = new HashMap<>();
-        mapper.values(id).forEach(value -> values.put(value.fieldName(), value));
+        Map<UUID, Map<String, ValueRow>> values = new HashMap<>();
+        mapper.values(wanted).forEach(value -> values.computeIfAbsent(value.recordId(), any -> new HashMap<>())
+                .put(value.fieldName(), value));
+        Map<UUID, CrmRecord> records = new HashMap<>();
+        for (Map<String, Object> found : mapper.rows(kind.word(), wanted)) {
+            Map<String, Object> row = lowerCase(found);
+            UUID id = (UUID) row.get("id");
+            Map<String, String> stored = stored(row, values.getOrDefault(id, Map.of()), fields);
+            records.put(id, new CrmRecord(kind, id, ((Number) row.get("version")).intValue(), stored));
+        }
+        return records;
+    }
+
+    private static Map<String, String> stored(
+            Map<String, Object> row, Map<String, ValueRow> values, List<StoredField> fields) {
         Map<String, String> stored = new HashMap<>();
         for (StoredField field : fields) {
             String text = field.column()
@@ -49,7 +66,7 @@ class RecordStore {
                 stored.put(field.definition().name(), text);
             }
         }
-        return Optional.of(new CrmRecord(kind, id, ((Number) row.get("version")).intValue(), stored));
+        return stored;
     }
 
     /** Writes changed fields; an empty text clears one. Refuses when the record is no longer at {@code version}. */
@@ -73,7 +90,12 @@ class RecordStore {
     }
 
     List<AddressRow> addresses(UUID personId) {
-        return mapper.addresses(personId);
+        return mapper.addresses(List.of(personId));
+    }
+
+    /** The addresses of several people, those of each in order. */
+    List<AddressRow> addresses(Collection<UUID> people) {
+        return people.isEmpty() ? List.of() : mapper.addresses(people);
     }
 
     /** Takes the place of all addresses a person has; the first one is written to first. */

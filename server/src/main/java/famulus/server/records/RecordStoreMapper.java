@@ -2,15 +2,14 @@ package famulus.server.records;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
-import org.apache.ibatis.annotations.Select;
 
 /**
  * Reads and writes records of any kind. Names of tables come from {@link CrmKind} and names of columns from the
@@ -22,9 +21,9 @@ interface RecordStoreMapper {
 
     record AddressRow(UUID id, String kind, UUID personId, String address, String label, int position) {}
 
-    Optional<Map<String, Object>> row(@Param("table") String table, @Param("id") UUID id);
+    List<Map<String, Object>> rows(@Param("table") String table, @Param("ids") Collection<UUID> ids);
 
-    List<ValueRow> values(UUID recordId);
+    List<ValueRow> values(@Param("ids") Collection<UUID> ids);
 
     int update(
             @Param("table") String table,
@@ -45,8 +44,7 @@ interface RecordStoreMapper {
             """)
     void insertValue(@Param("kind") String kind, @Param("value") ValueRow value);
 
-    @Select("select * from email_address where person_id = #{personId} order by position")
-    List<AddressRow> addresses(UUID personId);
+    List<AddressRow> addresses(@Param("ids") Collection<UUID> ids);
 
     @Delete("delete from email_address where person_id = #{personId}")
     void clearAddresses(UUID personId);

@@ -80,6 +80,32 @@ class SendingTest extends ServerTest {
     }
 
     @Test
+    void answersAndChoicesStandInTheHistoryAsTheyWere() throws Exception {
+        template = template(
+                "CONTACT",
+                "x",
+                "We agreed {ask \"what we agreed\"}. {when person.title is empty}So be it. {end}Kind regards");
+        UUID id = UUID.randomUUID();
+        Map<String, Object> message = message(id);
+        message.put("answers", Map.of("what we agreed", "48 hives"));
+        message.put("subject", List.of(run("x", "")));
+        message.put(
+                "body",
+                List.of(
+                        run("We agreed ", ""),
+                        run("48 hives", "{ask \"what we agreed\"}"),
+                        run(". So be it. Kind regards", "")));
+        send(message, signe);
+        reaches(id, "SENT");
+
+        JsonNode pieces = done("GET", "/api/messages/" + id, null, dov).get("pieces");
+
+        assertThat(pieces.valueStream().map(piece -> piece.get("origin").asString()))
+                .containsExactly("WRITTEN", "ANSWERED", "WRITTEN");
+        assertThat(pieces.get(1).get("stored").asString()).isEqualTo("what we agreed");
+    }
+
+    @Test
     void arrivesExactlyAsItIsKept() throws Exception {
         UUID id = UUID.randomUUID();
         send(message(id), signe);

@@ -24,8 +24,22 @@ class EveryEndpointTest extends ServerTest {
     /** What a visitor may ask before signing in. */
     private static final Set<String> OPEN = Set.of("/api/session", "/api/session/demo", "/api/first-run");
     /** What only administrators may do; the password is one's own or an administrator's business. */
-    private static final Set<String> ADMINISTRATORS =
-            Set.of("POST /api/team", "PUT /api/team/{id}", "PUT /api/team/{id}/password");
+    private static final Set<String> ADMINISTRATORS = Set.of(
+            "POST /api/team",
+            "PUT /api/team/{id}",
+            "PUT /api/team/{id}/password",
+            "POST /api/fields",
+            "PUT /api/fields/{kind}/{name}",
+            "POST /api/fields/{kind}/{name}/retire",
+            "DELETE /api/fields/{kind}/{name}/retire");
+    /** What only keepers and administrators may do. */
+    private static final Set<String> KEEPERS = Set.of(
+            "PUT /api/house/holidays/{country}",
+            "DELETE /api/house/holidays/{country}",
+            "PUT /api/house/salutations/{language}",
+            "POST /api/house/facts",
+            "PUT /api/house/facts/{name}",
+            "DELETE /api/house/facts/{name}");
 
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
@@ -52,14 +66,30 @@ class EveryEndpointTest extends ServerTest {
         return endpoints;
     }
 
+    private static final String FACT =
+            "{\"label\": \"L\", \"type\": \"TEXT\", \"value\": \"x\", \"asOf\": \"2026-05-04\"}";
+
     /** Bodies that would do, so that it is the role that is refused. */
-    private static final Map<String, String> GOOD_BODIES = Map.of(
-            "POST /api/team",
+    private static final Map<String, String> GOOD_BODIES = Map.ofEntries(
+            Map.entry(
+                    "POST /api/team",
                     """
                     {"firstName": "A", "lastName": "B", "email": "a@b.example", "role": "AGENT", "jobTitle": "", "password": "x"}
-                    """,
-            "PUT /api/team/{id}", "{\"role\": \"AGENT\", \"active\": true}",
-            "PUT /api/team/{id}/password", "{\"password\": \"a long enough one\"}");
+                    """),
+            Map.entry("PUT /api/team/{id}", "{\"role\": \"AGENT\", \"active\": true}"),
+            Map.entry("PUT /api/team/{id}/password", "{\"password\": \"a long enough one\"}"),
+            Map.entry(
+                    "POST /api/fields",
+                    """
+                    {"kind": "contact", "label": "L", "type": "TEXT", "section": "", "inList": false, "choices": []}
+                    """),
+            Map.entry("PUT /api/fields/{kind}/{name}", "{\"label\": \"L\", \"inList\": true, \"choices\": []}"),
+            Map.entry("PUT /api/house/holidays/{country}", "[]"),
+            Map.entry(
+                    "PUT /api/house/salutations/{language}",
+                    "{\"language\": \"x\", \"usual\": \"FORMAL\", \"rules\": []}"),
+            Map.entry("POST /api/house/facts", FACT),
+            Map.entry("PUT /api/house/facts/{name}", FACT));
 
     private static MockHttpServletRequestBuilder request(Endpoint endpoint) {
         String path = endpoint.path().replace("{kind}", "contact").replaceAll("\\{[a-z]+}", new UUID(4, 2).toString());
@@ -110,6 +140,28 @@ class EveryEndpointTest extends ServerTest {
                             .getResponse()
                             .getStatus();
                     assertThat(status).as("%s as %s", endpoint, who.role()).isEqualTo(403);
+                }
+            }
+        }
+    }
+
+    @Test
+    void onlyKeepersAndAdministratorsKeepTheHouse() throws Exception {
+        assertThat(endpoints().stream().map(Endpoint::toString))
+                .containsAll(KEEPERS)
+                .containsAll(ADMINISTRATORS);
+        for (Colleague who : List.of(signe, petra, oriel, amos)) {
+            for (Endpoint endpoint : endpoints()) {
+                if (KEEPERS.contains(endpoint.toString())) {
+                    int status = mvc.perform(
+                                    request(endpoint).with(as(who)).with(SecurityMockMvcRequestPostProcessors.csrf()))
+                            .andReturn()
+                            .getResponse()
+                            .getStatus();
+                    boolean may = who.equals(oriel) || who.equals(amos);
+                    assertThat(status == 403)
+                            .as("%s as %s", endpoint, who.role())
+                            .isEqualTo(!may);
                 }
             }
         }

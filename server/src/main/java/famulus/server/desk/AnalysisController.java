@@ -1,0 +1,123 @@
+package famulus.server.desk;
+
+import famulus.core.field.About;
+import famulus.core.field.Path;
+import famulus.core.message.MessageSource;
+import famulus.server.desk.ConditionService.ReadCondition;
+import famulus.server.desk.ConditionService.ShownVerb;
+import famulus.server.desk.StressService.StressChoice;
+import famulus.server.lists.FieldProfile;
+import famulus.server.lists.FieldProfileService;
+import famulus.server.lists.FieldProfileService.Filled;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the writing desk asks about everybody a draft could go to. */
+@RestController
+@RequestMapping("/api/desk")
+class AnalysisController {
+    private static final MediaType LINES = MediaType.parseMediaType("application/x-ndjson");
+    private static final int LONGEST_CONDITION = 10_000;
+
+    private final ConditionService conditions;
+    private final FieldProfileService profiles;
+    private final StressService stress;
+    private final JsonMapper json;
+
+    AnalysisController(
+            ConditionService conditions, FieldProfileService profiles, StressService stress, JsonMapper json) {
+        this.conditions = conditions;
+        this.profiles = profiles;
+        this.stress = stress;
+        this.json = json;
+    }
+
+    /** A condition in its written form, or as a sentence in parts; the parts count when both are there. */
+    record ConditionRequest(
+            About about, @Schema(nullable = true) String written, @Schema(nullable = true) ShownCondition condition) {}
+
+    record StressRequest(About about, String subject, String previewText, String body) {}
+
+    /** A line of the answer: how far it is, and at the end the choice. */
+    record StressLine(int read, int of, @Schema(nullable = true) StressChoice choice) {}
+
+    @GetMapping("/verbs")
+    List<ShownVerb> verbs(Colleague asking) {
+        return conditions.verbs();
+    }
+
+    /** Reads a condition, says what is wrong with it, and for how many people it holds. */
+    @PostMapping("/condition")
+    ReadCondition condition(Colleague asking, @RequestBody ConditionRequest request) {
+        if (request.condition() != null) {
+            return conditions.read(request.about(), request.condition(), asking);
+        }
+        String written = request.written() == null ? "" : request.written();
+        if (written.length() > LONGEST_CONDITION) {
+            throw Refusal.field("condition", "This condition is too long.");
+        }
+        return conditions.read(request.about(), written, asking);
+    }
+
+    /** How many people have each field. */
+    @GetMapping("/filled")
+    Filled filled(Colleague asking, @RequestParam About about) {
+        return profiles.filled(about, asking);
+    }
+
+    /** What one field really holds. */
+    @GetMapping("/profile")
+    FieldProfile profile(Colleague asking, @RequestParam About about, @RequestParam String path) {
+        if (!path.matches("[\\p{L}\\p{N}_]+(\\.[\\p{L}\\p{N}_]+){0,5}")) {
+            throw Refusal.missing("This field");
+        }
+        return profiles.profile(about, Path.of(path), asking);
+    }
+
+    /** The few people that together show all a draft can do; a line now and then says how far it is. */
+    @PostMapping("/stress")
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = StressLine.class)))
+    ResponseEntity<StreamingResponseBody> stress(Colleague asking, @RequestBody StressRequest request) {
+        MessageSource source = new MessageSource(
+                DeskController.text(request.subject(), "subject"),
+                DeskController.text(request.previewText(), "previewText"),
+                DeskController.text(request.body(), "body"));
+        return ResponseEntity.ok().contentType(LINES).body(out -> {
+            int of = stress.total(request.about());
+            line(out, new StressLine(0, of, null));
+            StressChoice choice =
+                    stress.choose(source, request.about(), asking, read -> line(out, new StressLine(read, of, null)));
+            line(out, new StressLine(choice.read(), of, choice));
+        });
+    }
+
+    /** Fails when the browser has gone, which ends the work. */
+    private void line(OutputStream out, StressLine line) {
+        try {
+            out.write((json.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8));
+            out.flush();
+        } catch (IOException gone) {
+            throw new UncheckedIOException(gone);
+        }
+    }
+}

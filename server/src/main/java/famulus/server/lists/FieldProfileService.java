@@ -1,0 +1,362 @@
+package famulus.server.lists;
+
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldType;
+import famulus.core.field.Path;
+import famulus.core.field.Value;
+import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merger;
+import famulus.server.lists.FieldProfile.CommonValue;
+import famulus.server.lists.FieldProfile.FillPlace;
+import famulus.server.lists.FieldProfile.FilledChoice;
+import famulus.server.lists.FieldProfile.Lacking;
+import famulus.server.lists.FieldProfile.OddValue;
+import famulus.server.platform.Refusal;
+import famulus.server.platform.Revisions;
+import famulus.server.records.CatalogueService;
+import famulus.server.records.CatalogueService.StoredField;
+import famulus.server.records.CrmKind;
+import famulus.server.records.RecordService;
+import famulus.server.team.Colleague;
+import famulus.server.team.House;
+import famulus.server.team.TeamService;
+import java.math.BigDecimal;
+import java.sql.Date;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Service;
+
+/**
+ * Says what fields really hold, computed in SQL when somebody asks, so that no list waits for it. How many have each
+ * field is kept until a record changes, a minute at most, since messages and calls count too.
+ */
+@Service
+public class FieldProfileService {
+    private static final int MOST_COMMON = 5;
+    private static final int MOST_ODD = 4;
+    private static final int MOST_LACKING = 60;
+    private static final long KEPT_SECONDS = 60;
+    private static final Comparator<CommonValue> COMMONEST =
+            Comparator.comparingInt(CommonValue::people).reversed().thenComparing(CommonValue::value);
+
+    private final ListMapper mapper;
+    private final PeopleService people;
+    private final CatalogueService catalogues;
+    private final TeamService team;
+    private final Revisions revisions;
+    private final Clock clock;
+    private final Map<About, Kept> kept = new ConcurrentHashMap<>();
+
+    FieldProfileService(
+            ListMapper mapper,
+            PeopleService people,
+            CatalogueService catalogues,
+            TeamService team,
+            Revisions revisions,
+            Clock clock) {
+        this.mapper = mapper;
+        this.people = people;
+        this.catalogues = catalogues;
+        this.team = team;
+        this.revisions = revisions;
+        this.clock = clock;
+    }
+
+    private record Kept(int revision, FieldCatalogue catalogue, Instant at, Filled filled) {}
+
+    /**
+     * How many people have each field.
+     *
+     * @param byPath paths that can't be counted are left out
+     */
+    public record Filled(int of, Map<String, Integer> byPath) {}
+
+    /** How many people have each field that a template can use. */
+    public Filled filled(About about, Colleague sender) {
+        int revision = revisions.now(RecordService.COUNTED);
+        FieldCatalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        Kept before = kept.get(about);
+        if (before != null
+                && before.revision() == revision
+                && before.catalogue() == catalogue
+                && before.at().plusSeconds(KEPT_SECONDS).isAfter(now)) {
+            return before.filled();
+        }
+        Filled filled = count(about, catalogue, sender);
+        kept.put(about, new Kept(revision, catalogue, now, filled));
+        return filled;
+    }
+
+    private Filled count(About about, FieldCatalogue catalogue, Colleague sender) {
+        int of = 0;
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        for (CrmKind kind : People.kinds(about)) {
+            People from = people.people(about, kind, sender);
+            Map<String, Sql> counted = new LinkedHashMap<>();
+            catalogue.reachable(about).keySet().forEach(path -> from.value(path)
+                    .ifPresent(value -> counted.put(path.toString(), Sql.put("count(%s)", value.value()))));
+            List<Sql> columns = new ArrayList<>();
+            columns.add(Sql.of("count(*) as c0"));
+            counted.values().forEach(column -> columns.add(column.wrapped("", " as c" + columns.size())));
+            Sql select = Sql.put("select %s %s", Sql.join(", ", columns), from.from());
+            Map<String, Object> row = rows(select).getFirst();
+            of += ((Number) row.get("c0")).intValue();
+            int at = 1;
+            for (String path : counted.keySet()) {
+                counts.merge(path, ((Number) row.get("c" + at++)).intValue(), Integer::sum);
+            }
+        }
+        return new Filled(of, counts);
+    }
+
+    /** What one field holds; refused when there is no field at the path. */
+    public FieldProfile profile(About about, Path path, Colleague sender) {
+        FieldDefinition field =
+                catalogues.catalogue().resolve(path, about).orElseThrow(() -> Refusal.missing("This field"));
+        House house = team.house();
+        Merger printer = new Merger(new MergeSettings(house.locale(), house.zone(), clock.instant()));
+        Gathered gathered = new Gathered(path, field, printer);
+        int of = 0;
+        int filled = 0;
+        boolean counted = true;
+        for (CrmKind kind : People.kinds(about)) {
+            People from = people.people(about, kind, sender);
+            Optional<SqlValue> value = from.value(path);
+            counted &= value.isPresent();
+            Sql select = Sql.put(
+                    "select count(*) as everybody, count(%s) as filled %s",
+                    value.map(SqlValue::value).orElse(Sql.of("null")), from.from());
+            Map<String, Object> row = rows(select).getFirst();
+            of += ((Number) row.get("everybody")).intValue();
+            filled += ((Number) row.get("filled")).intValue();
+            value.ifPresent(one -> gathered.read(kind, from, one));
+        }
+        return gathered.profile(counted, filled, of);
+    }
+
+    /** MyBatis gives columns in the case of the database. */
+    private List<Map<String, Object>> rows(Sql select) {
+        return mapper.rows(select.numbered(), select.values()).stream()
+                .map(row -> {
+                    Map<String, Object> lower = new LinkedHashMap<>();
+                    row.forEach((column, value) -> lower.put(column.toLowerCase(Locale.ROOT), value));
+                    return lower;
+                })
+                .toList();
+    }
+
+    /** What has been found out about a field, from one kind of people after another. */
+    private final class Gathered {
+        private final Path path;
+        private final FieldDefinition field;
+        private final Merger printer;
+        private final List<CommonValue> commonest = new ArrayList<>();
+        private final List<OddValue> odd = new ArrayList<>();
+        private final List<Lacking> missing = new ArrayList<>();
+        private OddValue longest;
+        private BigDecimal longestMeasure = BigDecimal.valueOf(Long.MIN_VALUE);
+
+        private Gathered(Path path, FieldDefinition field, Merger printer) {
+            this.path = path;
+            this.field = field;
+            this.printer = printer;
+        }
+
+        private void read(CrmKind kind, People from, SqlValue value) {
+            commonest(from, value);
+            longest(kind, from, value);
+            odd(kind, from, value);
+            missing(kind, from, value);
+        }
+
+        private void commonest(People from, SqlValue value) {
+            if (value.sort() == SqlValue.Sort.MOMENT) {
+                return;
+            }
+            Sql select = Sql.put(
+                    "select x.shown, x.currency, count(*) as people from (select %s as shown, %s as currency %s) x"
+                            + " where x.shown is not null group by x.shown, x.currency order by people desc, x.shown limit "
+                            + MOST_COMMON,
+                    value.value(),
+                    currency(value),
+                    from.from());
+            rows(select)
+                    .forEach(
+                            row -> commonest.add(new CommonValue(shown(row), ((Number) row.get("people")).intValue())));
+        }
+
+        private void longest(CrmKind kind, People from, SqlValue value) {
+            Sql measured = Oddity.measured(value);
+            if (measured == null || !Oddity.hasLongest(value)) {
+                return;
+            }
+            Sql select = Sql.put(
+                    "select " + from.person() + " as id, %s as name, %s as shown, %s as currency, %s as measured %s"
+                            + " where %s is not null order by measured desc, name limit 1",
+                    from.name(),
+                    value.value(),
+                    currency(value),
+                    measured,
+                    from.from(),
+                    value.value());
+            for (Map<String, Object> row : rows(select)) {
+                BigDecimal measure = new BigDecimal(row.get("measured").toString());
+                if (measure.compareTo(longestMeasure) > 0) {
+                    longestMeasure = measure;
+                    longest = oddValue(why(value), kind, row);
+                }
+            }
+        }
+
+        private static String why(SqlValue value) {
+            return switch (value.sort()) {
+                case DAY -> "the latest";
+                case NUMBER, MONEY -> "the largest";
+                default -> "the longest";
+            };
+        }
+
+        private void odd(CrmKind kind, People from, SqlValue value) {
+            Sql measured = Oddity.measured(value);
+            for (Oddity oddity : Oddity.of(field, value)) {
+                Sql middle = Sql.put(
+                        "(select avg(cast(x.measured as double precision)) as middle,"
+                                + " coalesce(stddev_pop(cast(x.measured as double precision)), 0) as spread"
+                                + " from (select %s as measured %s) x) s",
+                        measured, from.from());
+                Sql select = Sql.put(
+                        "select " + from.person() + " as id, %s as name, %s as shown, %s as currency %s"
+                                + " cross join %s where %s order by name, id limit " + MOST_ODD,
+                        from.name(),
+                        value.raw(),
+                        currency(value),
+                        from.from(),
+                        middle,
+                        oddity.test());
+                rows(select).forEach(row -> odd.add(oddValue(oddity.why(), kind, row)));
+            }
+        }
+
+        private void missing(CrmKind kind, People from, SqlValue value) {
+            String deal = from.deal();
+            String organisation = from.organisation();
+            Sql select = Sql.put(
+                    "select " + from.person() + " as id, %s as name, " + from.company() + " as remark, " + deal
+                            + " as deal_id, " + organisation
+                            + " as organisation_id %s where %s order by name, id limit " + MOST_LACKING,
+                    from.name(),
+                    from.from(),
+                    value.missing());
+            for (Map<String, Object> row : rows(select)) {
+                missing.add(new Lacking(
+                        kind,
+                        (UUID) row.get("id"),
+                        String.valueOf(row.get("name")),
+                        row.get("remark") == null ? "" : row.get("remark").toString(),
+                        place(kind, row).orElse(null)));
+            }
+        }
+
+        private Optional<FillPlace> place(CrmKind kind, Map<String, Object> row) {
+            if (path.words().size() != 2) {
+                return Optional.empty();
+            }
+            return switch (path.root()) {
+                case "person", "contact", "lead" -> fillable(kind, row.get("id"));
+                case "deal" -> fillable(CrmKind.DEAL, row.get("deal_id"));
+                case "organisation" -> fillable(CrmKind.ORGANISATION, row.get("organisation_id"));
+                default -> Optional.empty();
+            };
+        }
+
+        private Optional<FillPlace> fillable(CrmKind kind, Object id) {
+            boolean typed = catalogues.fields(kind).stream()
+                    .filter(one -> one.definition().name().equals(field.name()))
+                    .anyMatch(one -> !one.computed() && !one.isRelation());
+            return typed && id != null ? Optional.of(new FillPlace(kind, (UUID) id, field.name())) : Optional.empty();
+        }
+
+        private OddValue oddValue(String why, CrmKind kind, Map<String, Object> row) {
+            return new OddValue(why, shown(row), kind, (UUID) row.get("id"), String.valueOf(row.get("name")));
+        }
+
+        private Sql currency(SqlValue value) {
+            return value.currency() == null ? Sql.of("cast(null as varchar)") : value.currency();
+        }
+
+        /** As it would be printed in the house's language; a text with its blanks, so that they can be seen. */
+        private String shown(Map<String, Object> row) {
+            Object shown = row.get("shown");
+            if (shown == null) {
+                return "";
+            }
+            if (shown instanceof BigDecimal amount && row.get("currency") != null) {
+                return print(new Value.Money(amount, String.valueOf(row.get("currency"))));
+            }
+            return switch (shown) {
+                case Number number -> print(new Value.Number(new BigDecimal(number.toString())));
+                case Date day -> print(new Value.Day(day.toLocalDate()));
+                case LocalDate day -> print(new Value.Day(day));
+                case OffsetDateTime moment -> print(new Value.Moment(moment.toInstant()));
+                default -> text(shown.toString());
+            };
+        }
+
+        private String text(String stored) {
+            return field.type() == FieldType.CHOICES
+                    ? String.join(
+                            ", ",
+                            stored.lines()
+                                    .map(code -> field.choices().stream()
+                                            .filter(choice -> choice.code().equals(code))
+                                            .map(FieldDefinition.Choice::label)
+                                            .findFirst()
+                                            .orElse(code))
+                                    .toList())
+                    : stored;
+        }
+
+        private String print(Value value) {
+            return printer.print(value, Optional.empty());
+        }
+
+        private FieldProfile profile(boolean counted, int filled, int of) {
+            commonest.sort(COMMONEST);
+            Optional<StoredField> typed = missing.stream()
+                    .map(Lacking::place)
+                    .filter(place -> place != null)
+                    .findFirst()
+                    .flatMap(place -> catalogues.fields(place.kind()).stream()
+                            .filter(one -> one.definition().name().equals(place.field()))
+                            .findFirst());
+            return new FieldProfile(
+                    path.toString(),
+                    field.label(),
+                    field.type(),
+                    counted,
+                    filled,
+                    of,
+                    commonest.stream().limit(MOST_COMMON).toList(),
+                    longest,
+                    odd,
+                    missing.stream().limit(MOST_LACKING).toList(),
+                    typed.map(one -> one.definition().choices()).orElse(List.of()).stream()
+                            .map(choice -> new FilledChoice(choice.code(), choice.label()))
+                            .toList());
+        }
+    }
+}

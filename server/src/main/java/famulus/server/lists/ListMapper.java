@@ -1,0 +1,28 @@
+package famulus.server.lists;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** Runs SQL that {@link People} and {@link ConditionSql} have put together; never text from a request. */
+@Mapper
+interface ListMapper {
+    /** Somebody a template could go to. */
+    record PersonRow(UUID id, UUID dealId) {}
+
+    @Select("${sql}")
+    List<Map<String, Object>> rows(@Param("sql") String sql, @Param("values") List<Object> values);
+
+    @Select("${sql}")
+    List<PersonRow> people(@Param("sql") String sql, @Param("values") List<Object> values);
+
+    @Select("${sql}")
+    int number(@Param("sql") String sql, @Param("values") List<Object> values);
+
+    @Select("select time_zone from contact where time_zone is not null union select time_zone from lead"
+            + " where time_zone is not null")
+    List<String> timeZones();
+}

@@ -1,0 +1,401 @@
+package famulus.server.lists;
+
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldType;
+import famulus.core.field.Path;
+import famulus.core.field.RecordKind;
+import famulus.core.field.Root;
+import famulus.core.field.Value;
+import famulus.server.lists.SqlValue.Sort;
+import famulus.server.records.CatalogueService.StoredField;
+import famulus.server.records.CrmKind;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * The people of one kind that a template could go to, as SQL: what they are read from, and each path's value. Mirrors
+ * what is gathered for a merge, so that a condition means the same over stored records as for one person; a test holds
+ * the two together. Names of tables and columns come from here and from the catalogue, never from a request.
+ */
+final class People {
+    /** What counts as blank in Java, and so is taken off the ends of a text. */
+    private static final String BLANK = blank();
+
+    private static final String OPEN_DEAL =
+            """
+            left join deal d on d.id = (
+              select x.id from deal_contact c join deal x on x.id = c.deal_id
+              where c.contact_id = p.id and x.stage not in ('lost', 'placed')
+              order by x.created_at desc, x.id limit 1)
+            """;
+    private static final String NEWEST_DOCUMENT =
+            """
+            left join document doc on doc.id = (
+              select x.id from document x where x.deal_id = d.id order by x.state_on desc, x.name, x.id limit 1)
+            """;
+    private static final String WRITTEN = "from outgoing_message m where m.person_id = p.id and m.state <> 'REFUSED'";
+    private static final String HEARD = "from history_entry h where h.record_id = p.id and h.kind = ";
+
+    private final CrmKind kind;
+    private final About about;
+    private final boolean ofDeals;
+    private final FieldCatalogue catalogue;
+    private final Map<RecordKind, Map<String, StoredField>> stored = new LinkedHashMap<>();
+    private final Function<Path, Optional<Value>> constants;
+    private final Map<String, String> joins = new LinkedHashMap<>();
+
+    /**
+     * People of one kind.
+     *
+     * @param kind contacts or leads; contacts for templates about deals
+     * @param constants values that are the same for everybody: of the sender and the house
+     */
+    People(
+            About about,
+            CrmKind kind,
+            FieldCatalogue catalogue,
+            List<StoredField> fields,
+            Function<Path, Optional<Value>> constants) {
+        this.about = about;
+        this.kind = kind;
+        this.ofDeals = about == About.DEAL;
+        this.catalogue = catalogue;
+        this.constants = constants;
+        fields.forEach(field -> stored.computeIfAbsent(field.definition().kind(), any -> new LinkedHashMap<>())
+                .put(field.definition().name(), field));
+        if (ofDeals) {
+            joins.put(
+                    "p",
+                    "from deal d join deal_contact dm on dm.deal_id = d.id and dm.is_main"
+                            + " join contact p on p.id = dm.contact_id");
+        } else {
+            joins.put("p", "from " + kind.word() + " p");
+        }
+    }
+
+    /** The kinds of people a template could go to. */
+    static List<CrmKind> kinds(About about) {
+        return switch (about) {
+            case LEAD -> List.of(CrmKind.LEAD);
+            case PERSON -> List.of(CrmKind.CONTACT, CrmKind.LEAD);
+            case CONTACT, DEAL -> List.of(CrmKind.CONTACT);
+        };
+    }
+
+    /** What the paths asked for so far are read from. */
+    Sql from() {
+        return Sql.of(String.join("\n", joins.values()));
+    }
+
+    /** The person's identifier. */
+    String person() {
+        return "p.id";
+    }
+
+    /** The deal's identifier; null where there is none. */
+    String deal() {
+        if (kind == CrmKind.LEAD) {
+            return "cast(null as uuid)";
+        }
+        needDeal();
+        return "d.id";
+    }
+
+    /** The identifier of the organisation whose values are used; null where there is none. */
+    String organisation() {
+        if (kind == CrmKind.LEAD) {
+            return "cast(null as uuid)";
+        }
+        needOrganisation();
+        return "o.id";
+    }
+
+    /** The name of their company. */
+    String company() {
+        if (kind == CrmKind.LEAD) {
+            return "p.company";
+        }
+        needOrganisation();
+        return "o.name";
+    }
+
+    /** The person's full name. */
+    Sql name() {
+        return Sql.of("trim(concat_ws(' ', p.first_name, p.last_name))");
+    }
+
+    /** Whether the person's time zone is one of these. */
+    Sql zoneIn(List<String> zones) {
+        return Sql.join(", ", zones.stream().map(zone -> Sql.of("?", zone)).toList())
+                .wrapped("(p.time_zone in (", "))");
+    }
+
+    /** The value at a path; empty when it can't be had from SQL. */
+    Optional<SqlValue> value(Path path) {
+        Optional<Root> root = Root.of(path);
+        if (root.isEmpty() || catalogue.resolve(path, about).isEmpty()) {
+            return Optional.empty();
+        }
+        if (root.get() == Root.SENDER || root.get() == Root.HOUSE) {
+            return constants.apply(path).filter(value -> !value.missing()).flatMap(People::constant);
+        }
+        List<String> rest = path.words().subList(1, path.words().size());
+        return switch (root.get()) {
+            case PERSON, CONTACT, LEAD -> person(rest);
+            case DEAL -> kind == CrmKind.LEAD ? Optional.empty() : deal(rest);
+            case ORGANISATION -> kind == CrmKind.LEAD ? Optional.empty() : organisation(rest);
+            case OWNER -> {
+                needDeal();
+                need(
+                        "w",
+                        "left join colleague w on w.id = "
+                                + (kind == CrmKind.LEAD ? "p.owner_id" : "coalesce(d.owner_id, p.owner_id)"));
+                yield colleague("w", rest);
+            }
+            case DOCUMENT -> kind == CrmKind.LEAD ? Optional.empty() : document(rest);
+            case HISTORY -> rest.size() == 1 ? history(rest.getFirst()) : Optional.empty();
+            case SENDER, HOUSE -> Optional.empty();
+        };
+    }
+
+    private void need(String alias, String join) {
+        joins.putIfAbsent(alias, join);
+    }
+
+    private void needDeal() {
+        if (!ofDeals && kind == CrmKind.CONTACT) {
+            need("d", OPEN_DEAL);
+        }
+    }
+
+    private void needOrganisation() {
+        needDeal();
+        need("o", "left join organisation o on o.id = coalesce(d.organisation_id, p.organisation_id)");
+    }
+
+    private Optional<SqlValue> person(List<String> words) {
+        String name = words.getFirst();
+        if (words.size() == 1) {
+            switch (name) {
+                case "full_name" -> {
+                    return Optional.of(text(name()));
+                }
+                case "email" -> {
+                    need("e", "left join email_address e on e.person_id = p.id and e.position = 0");
+                    return Optional.of(text(Sql.of("e.address")));
+                }
+                case "company" -> {
+                    if (kind == CrmKind.CONTACT) {
+                        needOrganisation();
+                        return Optional.of(text(Sql.of("o.name")));
+                    }
+                }
+                case "salutation" -> {
+                    return Optional.empty();
+                }
+                default -> {}
+            }
+        }
+        return field(kind.core(), "p", words);
+    }
+
+    private Optional<SqlValue> deal(List<String> words) {
+        needDeal();
+        return field(RecordKind.DEAL, "d", words);
+    }
+
+    private Optional<SqlValue> organisation(List<String> words) {
+        needOrganisation();
+        return field(RecordKind.ORGANISATION, "o", words);
+    }
+
+    private Optional<SqlValue> document(List<String> words) {
+        needDeal();
+        need("doc", NEWEST_DOCUMENT);
+        return field(RecordKind.DOCUMENT, "doc", words);
+    }
+
+    /** A field of the record that {@code alias} stands for, or of one that it leads to. */
+    private Optional<SqlValue> field(RecordKind of, String alias, List<String> words) {
+        StoredField field = stored.getOrDefault(of, Map.of()).get(words.getFirst());
+        if (field == null) {
+            return Optional.empty();
+        }
+        FieldDefinition definition = field.definition();
+        if (definition.relation().isPresent()) {
+            String joined = alias + "_" + definition.name();
+            boolean user = definition.relation().get() == RecordKind.USER;
+            need(
+                    joined,
+                    "left join %s %s on %s.id = %s.%s"
+                            .formatted(
+                                    user ? "colleague" : "organisation",
+                                    joined,
+                                    joined,
+                                    alias,
+                                    field.column().orElseThrow()));
+            if (user) {
+                return colleague(joined, words.subList(1, words.size()));
+            }
+            return words.size() == 1
+                    ? Optional.of(text(Sql.of(joined + ".name")))
+                    : field(RecordKind.ORGANISATION, joined, words.subList(1, words.size()));
+        }
+        if (words.size() > 1) {
+            return Optional.empty();
+        }
+        if (field.column().isPresent()) {
+            return column(definition, alias + "." + field.column().get());
+        }
+        String values = alias + "_v_" + definition.name();
+        need(
+                values,
+                "left join field_value %s on %s.record_id = %s.id and %s.field_name = '%s'"
+                        .formatted(values, values, alias, values, definition.name()));
+        return own(definition, values);
+    }
+
+    private static Optional<SqlValue> column(FieldDefinition field, String column) {
+        Sql sql = Sql.of(column);
+        return Optional.of(
+                switch (field.type()) {
+                    case NUMBER -> SqlValue.of(Sort.NUMBER, sql);
+                    case MONEY -> new SqlValue(Sort.MONEY, sql, sql, Sql.of(column + "_currency"));
+                    case DATE -> SqlValue.of(Sort.DAY, sql);
+                    case DATE_TIME -> SqlValue.of(Sort.MOMENT, sql);
+                    default -> textual(field, sql);
+                });
+    }
+
+    private static Optional<SqlValue> own(FieldDefinition field, String values) {
+        return Optional.ofNullable(
+                switch (field.type()) {
+                    case NUMBER -> SqlValue.of(Sort.NUMBER, Sql.of(values + ".number_value"));
+                    case MONEY ->
+                        new SqlValue(
+                                Sort.MONEY,
+                                Sql.of(values + ".number_value"),
+                                Sql.of(values + ".number_value"),
+                                Sql.of(values + ".text_value"));
+                    case DATE -> SqlValue.of(Sort.DAY, Sql.of(values + ".date_value"));
+                    case DATE_TIME -> null;
+                    default -> textual(field, Sql.of(values + ".text_value"));
+                });
+    }
+
+    private static SqlValue textual(FieldDefinition field, Sql stored) {
+        SqlValue text = text(stored);
+        return switch (field.type()) {
+            case CHOICE -> text(label(field.choices(), text.value()));
+            case CHOICES -> new SqlValue(Sort.SEVERAL, text.value(), stored, null);
+            case YES_NO ->
+                new SqlValue(
+                        Sort.ANSWER,
+                        Sql.put(
+                                "(case when %s is null then null when %s = 'yes' then 'yes' else 'no' end)",
+                                text.value(), stored),
+                        stored,
+                        null);
+            default -> text;
+        };
+    }
+
+    /** A choice's label for its code; a code that is no choice any more stands for itself. */
+    private static Sql label(List<Choice> choices, Sql code) {
+        if (choices.isEmpty()) {
+            return code;
+        }
+        List<Sql> turns = new ArrayList<>();
+        choices.forEach(choice -> turns.add(Sql.of(" when ? then ?", choice.code(), choice.label())));
+        return Sql.put("(case %s%s else %s end)", code, Sql.join("", turns), code);
+    }
+
+    private static SqlValue text(Sql raw) {
+        return new SqlValue(Sort.TEXT, Sql.put("nullif(btrim(%s, %s), '')", raw, Sql.of("?", BLANK)), raw, null);
+    }
+
+    private static String blank() {
+        StringBuilder blank = new StringBuilder();
+        for (char c = 0; c < Character.MAX_VALUE; c++) {
+            if (Character.isWhitespace(c)) {
+                blank.append(c);
+            }
+        }
+        return blank.toString();
+    }
+
+    private static Optional<SqlValue> colleague(String alias, List<String> words) {
+        Sql name = Sql.of("trim(concat_ws(' ', %s.first_name, %s.last_name))".formatted(alias, alias));
+        if (words.isEmpty()) {
+            return Optional.of(text(name));
+        }
+        return words.size() > 1
+                ? Optional.empty()
+                : Optional.ofNullable(
+                                switch (words.getFirst()) {
+                                    case "full_name" -> name;
+                                    case "first_name", "last_name", "job_title", "email", "phone", "signature" ->
+                                        Sql.of(alias + "." + words.getFirst());
+                                    default -> null;
+                                })
+                        .map(People::text);
+    }
+
+    private static Optional<SqlValue> history(String field) {
+        return Optional.ofNullable(
+                switch (field) {
+                    case "times_written" -> SqlValue.of(Sort.NUMBER, Sql.of("(select count(*) " + WRITTEN + ")"));
+                    case "last_written" ->
+                        SqlValue.of(Sort.MOMENT, Sql.of("(select max(m.created_at) " + WRITTEN + ")"));
+                    case "last_answer" ->
+                        SqlValue.of(Sort.MOMENT, Sql.of("(select max(h.at) " + HEARD + "'ANSWERED_ELSEWHERE')"));
+                    case "last_called" -> SqlValue.of(Sort.MOMENT, Sql.of("(select max(h.at) " + HEARD + "'CALL')"));
+                    case "answered" ->
+                        SqlValue.of(
+                                Sort.ANSWER,
+                                Sql.of("(case when exists (select 1 " + HEARD
+                                        + "'ANSWERED_ELSEWHERE') then 'yes' else 'no' end)"));
+                    default -> null;
+                });
+    }
+
+    /** A value that is the same for everybody. */
+    static Optional<SqlValue> constant(Value value) {
+        return Optional.ofNullable(
+                switch (value) {
+                    case Value.Text text -> text(Sql.of("cast(? as varchar)", text.text()));
+                    case Value.Phone phone -> text(Sql.of("cast(? as varchar)", phone.number()));
+                    case Value.Name name -> text(Sql.of("cast(? as varchar)", name.first() + " " + name.last()));
+                    case Value.Number number ->
+                        SqlValue.of(Sort.NUMBER, Sql.of("cast(? as decimal(60, 20))", number.number()));
+                    case Value.Money money ->
+                        new SqlValue(
+                                Sort.MONEY,
+                                Sql.of("cast(? as decimal(60, 20))", money.amount()),
+                                Sql.of("cast(? as decimal(60, 20))", money.amount()),
+                                Sql.of("cast(? as varchar)", money.currency()));
+                    case Value.Day day -> SqlValue.of(Sort.DAY, Sql.of("cast(? as date)", day.day()));
+                    case Value.YesNo answer ->
+                        SqlValue.of(
+                                Sort.ANSWER, Sql.of(answer.yes() ? "cast('yes' as varchar)" : "cast('no' as varchar)"));
+                    case Value.Moment moment -> null;
+                    case Value.Several several -> null;
+                });
+    }
+
+    /** The choices of the field a path ends at. */
+    List<Choice> choices(Path path) {
+        return catalogue
+                .resolve(path, about)
+                .filter(field -> field.type() == FieldType.CHOICES)
+                .map(FieldDefinition::choices)
+                .orElse(List.of());
+    }
+}

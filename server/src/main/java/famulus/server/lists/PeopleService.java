@@ -1,0 +1,206 @@
+package famulus.server.lists;
+
+import famulus.core.calendar.Reckoner;
+import famulus.core.condition.Condition;
+import famulus.core.condition.Judge;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.MergeContext;
+import famulus.server.house.HolidayService;
+import famulus.server.lists.ListMapper.PersonRow;
+import famulus.server.records.CatalogueService;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.records.PeopleContext.Person;
+import famulus.server.team.Colleague;
+import famulus.server.team.House;
+import famulus.server.team.TeamService;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
+import java.util.function.IntConsumer;
+import org.springframework.stereotype.Service;
+
+/** The people a template could go to: all of them, or those a condition holds for. */
+@Service
+public class PeopleService {
+    private static final int AT_ONCE = 500;
+    private static final Set<String> ZONES = Set.copyOf(ZoneId.getAvailableZoneIds());
+
+    private final ListMapper mapper;
+    private final CatalogueService catalogues;
+    private final PeopleContext contexts;
+    private final TeamService team;
+    private final HolidayService holidays;
+    private final Clock clock;
+
+    PeopleService(
+            ListMapper mapper,
+            CatalogueService catalogues,
+            PeopleContext contexts,
+            TeamService team,
+            HolidayService holidays,
+            Clock clock) {
+        this.mapper = mapper;
+        this.catalogues = catalogues;
+        this.contexts = contexts;
+        this.team = team;
+        this.holidays = holidays;
+        this.clock = clock;
+    }
+
+    /** For how many of all the people a condition holds. */
+    public record Counted(int holds, int of) {}
+
+    /** Counts for whom a condition holds. */
+    public Counted count(About about, Condition condition, Colleague sender) {
+        int holds = 0;
+        int of = 0;
+        for (CrmKind kind : People.kinds(about)) {
+            People people = people(about, kind, sender);
+            Optional<Sql> compiled = compiled(condition, people);
+            Sql all = people.from();
+            of += number(Sql.put("select count(*) %s", all));
+            if (compiled.isPresent()) {
+                holds += number(Sql.put("select count(*) %s where %s", people.from(), compiled.get()));
+            } else {
+                holds += judged(about, kind, condition, sender).size();
+            }
+        }
+        return new Counted(holds, of);
+    }
+
+    /**
+     * Everybody a condition holds for, in no particular order.
+     *
+     * @param inSql whether SQL is asked where it can say the condition; else each person is judged
+     */
+    List<For> matching(About about, Condition condition, Colleague sender, boolean inSql) {
+        List<For> matching = new ArrayList<>();
+        for (CrmKind kind : People.kinds(about)) {
+            People people = people(about, kind, sender);
+            Optional<Sql> compiled = inSql ? compiled(condition, people) : Optional.empty();
+            if (compiled.isPresent()) {
+                matching.addAll(all(about, kind, people, compiled.get()));
+            } else {
+                matching.addAll(judged(about, kind, condition, sender));
+            }
+        }
+        return matching;
+    }
+
+    /** Whether SQL can say a condition by itself. */
+    boolean saidInSql(About about, Condition condition, Colleague sender) {
+        return People.kinds(about).stream().allMatch(kind -> compiled(condition, people(about, kind, sender))
+                .isPresent());
+    }
+
+    private List<For> judged(About about, CrmKind kind, Condition condition, Colleague sender) {
+        List<For> matching = new ArrayList<>();
+        Instant now = clock.instant();
+        each(about, kind, sender, (to, person) -> {
+            Reckoner reckoner = new Reckoner(now, person.zone(), person.workingDays());
+            if (new Judge(reckoner, person.context()::value).holds(condition)) {
+                matching.add(to);
+            }
+        });
+        return matching;
+    }
+
+    /**
+     * Gathers everybody a template could go to, in one pass.
+     *
+     * @param progress told how many have been read, now and then
+     * @return how many there were
+     */
+    public int each(About about, Colleague sender, Consumer<Person> reading, IntConsumer progress) {
+        AtomicInteger read = new AtomicInteger();
+        for (CrmKind kind : People.kinds(about)) {
+            each(about, kind, sender, (to, person) -> {
+                reading.accept(person);
+                if (read.incrementAndGet() % AT_ONCE == 0) {
+                    progress.accept(read.get());
+                }
+            });
+        }
+        return read.get();
+    }
+
+    /** How many people a template could go to. */
+    public int total(About about) {
+        return People.kinds(about).stream()
+                .mapToInt(kind ->
+                        number(Sql.put("select count(*) %s", plain(about, kind).from())))
+                .sum();
+    }
+
+    @FunctionalInterface
+    private interface Reading {
+        void read(For to, Person person);
+    }
+
+    private void each(About about, CrmKind kind, Colleague sender, Reading reading) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        List<For> everybody = all(about, kind, plain(about, kind), Sql.TRUE);
+        for (int from = 0; from < everybody.size(); from += AT_ONCE) {
+            List<For> some = everybody.subList(from, Math.min(everybody.size(), from + AT_ONCE));
+            // Somebody may have gone meanwhile, so people are not matched by their place.
+            List<Person> people = contexts.people(some, sender, catalogue, about == About.DEAL);
+            int at = 0;
+            for (Person person : people) {
+                while (!some.get(at).id().equals(person.id())) {
+                    at++;
+                }
+                reading.read(some.get(at++), person);
+            }
+        }
+    }
+
+    private List<For> all(About about, CrmKind kind, People people, Sql condition) {
+        String deal = about == About.DEAL ? people.deal() : "cast(null as uuid)";
+        Sql select = Sql.put(
+                "select " + people.person() + " as id, " + deal + " as deal_id %s where %s order by p.last_name, p.id"
+                        + (about == About.DEAL ? ", d.id" : ""),
+                people.from(),
+                condition);
+        List<For> all = new ArrayList<>();
+        for (PersonRow row : mapper.people(select.numbered(), select.values())) {
+            all.add(new For(kind, row.id(), row.dealId()));
+        }
+        return all;
+    }
+
+    private Optional<Sql> compiled(Condition condition, People people) {
+        House house = team.house();
+        Reckoner reckoner = new Reckoner(clock.instant(), house.zone(), holidays.of(house.country()));
+        return ConditionSql.of(condition, people, reckoner, zones());
+    }
+
+    /** The time zones people are in; one that does not exist counts as the house's own. */
+    private List<ZoneId> zones() {
+        return new HashSet<>(mapper.timeZones())
+                .stream().filter(ZONES::contains).sorted().map(ZoneId::of).toList();
+    }
+
+    private int number(Sql sql) {
+        return mapper.number(sql.numbered(), sql.values());
+    }
+
+    People people(About about, CrmKind kind, Colleague sender) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        MergeContext constants = contexts.sameForAll(sender, catalogue);
+        return new People(about, kind, catalogue, catalogues.fields(), constants::value);
+    }
+
+    private People plain(About about, CrmKind kind) {
+        return new People(about, kind, catalogues.catalogue(), catalogues.fields(), path -> Optional.empty());
+    }
+}

@@ -1,0 +1,192 @@
+package famulus.server.records;
+
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldNames;
+import famulus.core.field.FieldType;
+import famulus.core.field.RecordKind;
+import famulus.core.record.PlainLine;
+import famulus.server.platform.Refusal;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The fields a house adds to its records. A field's name in templates never changes, whatever it is called later. */
+@Service
+public class FieldService {
+    /** What a house's own field can hold. */
+    static final Set<FieldType> TYPES = EnumSet.of(
+            FieldType.TEXT,
+            FieldType.LONG_TEXT,
+            FieldType.NUMBER,
+            FieldType.MONEY,
+            FieldType.DATE,
+            FieldType.CHOICE,
+            FieldType.CHOICES,
+            FieldType.YES_NO,
+            FieldType.EMAIL,
+            FieldType.LINK,
+            FieldType.PHONE);
+
+    private static final int MOST_FIELDS = 200;
+    private static final int MOST_CHOICES = 60;
+    private static final int LONGEST_LABEL = 60;
+    private static final String SECTION = "Facts";
+
+    private final CatalogueService catalogue;
+    private final Clock clock;
+
+    FieldService(CatalogueService catalogue, Clock clock) {
+        this.catalogue = catalogue;
+        this.clock = clock;
+    }
+
+    /**
+     * A field of the house's own.
+     *
+     * @param path how templates about its kind name it
+     * @param choices the labels that may be chosen
+     */
+    public record OwnField(
+            CrmKind kind,
+            String name,
+            String path,
+            String label,
+            FieldType type,
+            String section,
+            boolean inList,
+            boolean retired,
+            List<String> choices) {}
+
+    /** Every field of the house's own, by kind. */
+    public List<OwnField> own() {
+        return catalogue.own().stream()
+                .filter(row -> !row.kind().equals(RecordKind.HOUSE.word()))
+                .map(row -> new OwnField(
+                        CrmKind.of(row.kind()),
+                        row.name(),
+                        row.kind() + "." + row.name(),
+                        row.label(),
+                        FieldType.valueOf(row.type()),
+                        row.section(),
+                        row.inList(),
+                        row.retiredAt() != null,
+                        catalogue.choices(row.kind(), row.name()).stream()
+                                .map(Choice::label)
+                                .toList()))
+                .toList();
+    }
+
+    /** Adds a field, and returns its name in templates. */
+    @Transactional
+    public String add(
+            CrmKind kind, String label, FieldType type, String section, boolean inList, List<String> choices) {
+        Map<String, String> wrong = check(kind, null, label, section);
+        if (!TYPES.contains(type)) {
+            wrong.put("type", "A field of the house’s own can’t be of this sort.");
+        }
+        List<Choice> made = choices(type, choices, List.of(), wrong);
+        if (catalogue.names(kind.core()).size() >= MOST_FIELDS) {
+            wrong.put("label", "There are too many fields here already. Retire some first.");
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        String name = FieldNames.of(label, catalogue.names(kind.core()));
+        catalogue.add(
+                new FieldDefinition(kind.core(), name, label.strip(), type, made, Optional.empty()),
+                section.isBlank() ? SECTION : section.strip(),
+                catalogue.lastPosition(kind.core()) + 1,
+                most(type),
+                false,
+                inList);
+        return name;
+    }
+
+    private static int most(FieldType type) {
+        return switch (type) {
+            case LONG_TEXT -> 2000;
+            case LINK -> 400;
+            default -> 200;
+        };
+    }
+
+    /** Changes what a field is called, and its choices; a choice whose label stays keeps what was chosen. */
+    @Transactional
+    public void change(CrmKind kind, String name, String label, boolean inList, List<String> choices) {
+        OwnField before = find(kind, name);
+        Map<String, String> wrong = check(kind, name, label, "");
+        List<Choice> made = choices(before.type(), choices, catalogue.choices(kind.word(), name), wrong);
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        catalogue.change(kind.core(), name, label.strip(), inList, made);
+    }
+
+    /** Takes a field out of use. Its values are kept, and come back with it. */
+    @Transactional
+    public void retire(CrmKind kind, String name) {
+        find(kind, name);
+        catalogue.retire(kind.core(), name, clock.instant());
+    }
+
+    /** Brings a retired field back. */
+    @Transactional
+    public void bringBack(CrmKind kind, String name) {
+        find(kind, name);
+        catalogue.retire(kind.core(), name, null);
+    }
+
+    private OwnField find(CrmKind kind, String name) {
+        return own().stream()
+                .filter(one -> one.kind() == kind && one.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> Refusal.missing("This field"));
+    }
+
+    private Map<String, String> check(CrmKind kind, String name, String label, String section) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        PlainLine.refusal(label, LONGEST_LABEL, true).ifPresent(sentence -> wrong.put("label", sentence));
+        PlainLine.refusal(section, 40, false).ifPresent(sentence -> wrong.put("section", sentence));
+        boolean taken = wrong.isEmpty()
+                && catalogue.fields(kind).stream()
+                        .map(field -> field.definition())
+                        .anyMatch(field -> field.label().equalsIgnoreCase(label.strip())
+                                && !field.name().equals(name));
+        if (taken) {
+            wrong.put("label", "Another field is called so already.");
+        }
+        return wrong;
+    }
+
+    private static List<Choice> choices(
+            FieldType type, List<String> labels, List<Choice> before, Map<String, String> wrong) {
+        if (type != FieldType.CHOICE && type != FieldType.CHOICES) {
+            return List.of();
+        }
+        List<Choice> made = new ArrayList<>();
+        List<String> codes = new ArrayList<>(before.stream().map(Choice::code).toList());
+        for (String label : labels) {
+            PlainLine.refusal(label, LONGEST_LABEL, true).ifPresent(sentence -> wrong.put("choices", sentence));
+            Optional<Choice> kept = before.stream()
+                    .filter(one -> one.label().equals(label.strip()))
+                    .findFirst();
+            String code = kept.map(Choice::code).orElseGet(() -> FieldNames.of(label, codes));
+            codes.add(code);
+            made.add(new Choice(code, label.strip()));
+        }
+        if (made.isEmpty() || made.size() > MOST_CHOICES) {
+            wrong.put("choices", "Give from one to " + MOST_CHOICES + " choices, one a line.");
+        } else if (made.stream().map(Choice::label).distinct().count() < made.size()) {
+            wrong.put("choices", "A choice stands here twice.");
+        }
+        return made;
+    }
+}

@@ -1,0 +1,179 @@
+package famulus.server.records;
+
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldNames;
+import famulus.core.field.FieldType;
+import famulus.core.field.RecordKind;
+import famulus.core.record.FieldInput;
+import famulus.core.record.PlainLine;
+import famulus.server.platform.Refusal;
+import famulus.server.team.House;
+import famulus.server.team.TeamService;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What the house says of itself in templates, and since when it has been so: {@code house.hives} and
+ * {@code house.hives_as_of}.
+ */
+@Service
+public class HouseFactService {
+    private static final String AS_OF = "_as_of";
+    private static final String SECTION = "House facts";
+    private static final Set<FieldType> TYPES = EnumSet.of(
+            FieldType.TEXT,
+            FieldType.NUMBER,
+            FieldType.MONEY,
+            FieldType.DATE,
+            FieldType.LINK,
+            FieldType.PHONE,
+            FieldType.EMAIL);
+
+    private final HouseFactMapper mapper;
+    private final CatalogueService catalogue;
+    private final TeamService team;
+
+    HouseFactService(HouseFactMapper mapper, CatalogueService catalogue, TeamService team) {
+        this.mapper = mapper;
+        this.catalogue = catalogue;
+        this.team = team;
+    }
+
+    /** Facts as stored. */
+    @Mapper
+    interface HouseFactMapper {
+        record FactRow(String name, String said, LocalDate asOf) {}
+
+        @Select("select name, said, as_of from house_fact order by name")
+        List<FactRow> all();
+
+        @Insert("insert into house_fact (name, said, as_of) values (#{name}, #{said}, #{asOf})")
+        void insert(FactRow fact);
+
+        @Update("update house_fact set said = #{said}, as_of = #{asOf} where name = #{name}")
+        int update(FactRow fact);
+
+        @Delete("delete from house_fact where name = #{name}")
+        int delete(String name);
+    }
+
+    /**
+     * A fact.
+     *
+     * @param path how templates name it
+     * @param value as it would be typed
+     * @param asOf since when it has been so, as {@code 2026-05-04}
+     */
+    public record HouseFact(String name, String path, String label, FieldType type, String value, String asOf) {}
+
+    /** A fact as it is typed. */
+    public record TypedFact(String label, FieldType type, String value, String asOf) {}
+
+    /** Every fact, by name. */
+    public List<HouseFact> all() {
+        return mapper.all().stream()
+                .flatMap(row -> catalogue.catalogue().field(RecordKind.HOUSE, row.name()).stream()
+                        .map(field -> new HouseFact(
+                                row.name(),
+                                "house." + row.name(),
+                                field.label(),
+                                field.type(),
+                                row.said(),
+                                row.asOf().toString())))
+                .toList();
+    }
+
+    /** What is stored, by the names of the fields. */
+    Map<String, String> stored() {
+        Map<String, String> stored = new HashMap<>();
+        mapper.all().forEach(row -> {
+            stored.put(row.name(), row.said());
+            stored.put(row.name() + AS_OF, row.asOf().toString());
+        });
+        return stored;
+    }
+
+    /** Adds a fact, and returns its name. */
+    @Transactional
+    public String add(TypedFact typed) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        PlainLine.refusal(typed.label(), 60, true).ifPresent(sentence -> wrong.put("label", sentence));
+        if (!TYPES.contains(typed.type())) {
+            wrong.put("type", "A fact of the house can’t be of this sort.");
+        }
+        boolean taken = catalogue.catalogue().of(RecordKind.HOUSE).stream()
+                .anyMatch(field -> field.label().equalsIgnoreCase(typed.label().strip()));
+        if (taken) {
+            wrong.put("label", "Another fact is called so already.");
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        String label = typed.label().strip();
+        String name = FieldNames.of(label, catalogue.names(RecordKind.HOUSE));
+        FieldDefinition field = FieldDefinition.plain(RecordKind.HOUSE, name, label, typed.type());
+        HouseFactMapper.FactRow row = read(field, typed);
+        int position = catalogue.lastPosition(RecordKind.HOUSE) + 1;
+        catalogue.add(field, SECTION, position, 1000, true, false);
+        catalogue.add(
+                FieldDefinition.plain(RecordKind.HOUSE, name + AS_OF, label + ", as of", FieldType.DATE),
+                SECTION,
+                position + 1,
+                10,
+                true,
+                false);
+        mapper.insert(row);
+        return name;
+    }
+
+    /** Changes what a fact says and since when; what it is called and its sort stay. */
+    @Transactional
+    public void change(String name, TypedFact typed) {
+        FieldDefinition field = catalogue
+                .catalogue()
+                .field(RecordKind.HOUSE, name)
+                .filter(any -> stored().containsKey(name))
+                .orElseThrow(() -> Refusal.missing("This fact"));
+        mapper.update(read(field, typed));
+    }
+
+    /** Takes a fact away; templates that use it are told so by the proofreader. */
+    @Transactional
+    public void remove(String name) {
+        if (mapper.delete(name) == 0) {
+            throw Refusal.missing("This fact");
+        }
+        catalogue.remove(RecordKind.HOUSE, name);
+        catalogue.remove(RecordKind.HOUSE, name + AS_OF);
+    }
+
+    private HouseFactMapper.FactRow read(FieldDefinition field, TypedFact typed) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        House house = team.house();
+        FieldInput input = FieldInput.read(field, 1000, true, typed.value(), house.country(), house.currency());
+        input.refusal().ifPresent(sentence -> wrong.put("value", sentence));
+        LocalDate asOf = null;
+        try {
+            asOf = LocalDate.parse(typed.asOf().strip());
+        } catch (DateTimeParseException noDay) {
+            wrong.put("asOf", "Write the day as 2026-05-04.");
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        return new HouseFactMapper.FactRow(field.name(), input.stored(), asOf);
+    }
+}
