@@ -90,3 +90,33 @@ export async function ask<M extends Method, P extends keyof paths>(
   const text = await response.text();
   return (text ? JSON.parse(text) : undefined) as Answer<Operation<P, M>>;
 }
+
+/** Asks for an answer that comes a line at a time, each a JSON value; stops when `signal` says so. */
+export async function* lines(
+  path: keyof paths,
+  body: unknown,
+  signal?: AbortSignal,
+): AsyncGenerator<unknown> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method: 'POST',
+      signal,
+      headers: { 'X-XSRF-TOKEN': token(), 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+  } catch (failure) {
+    if (failure instanceof DOMException && failure.name === 'AbortError') throw failure;
+    throw new Problem('offline', 'There is no connection to the server.');
+  }
+  if (!response.ok || !response.body) throw await problem(response);
+  const decoder = new TextDecoder();
+  const reader = response.body.getReader();
+  let rest = '';
+  for (let part = await reader.read(); !part.done; part = await reader.read()) {
+    const read = (rest + decoder.decode(part.value, { stream: true })).split('\n');
+    rest = read.pop()!;
+    for (const line of read) yield JSON.parse(line);
+  }
+  if (rest) throw new Problem('failed', 'The answer broke off. Try again.');
+}

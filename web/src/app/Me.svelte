@@ -53,6 +53,7 @@
     <div class="ways">
       <Button quiet onclick={() => visit('/profile')}>My profile and signature</Button>
       <Button quiet onclick={() => visit('/team')}>Team</Button>
+      <Button quiet onclick={() => visit('/house')}>The house’s rules</Button>
       <Button
         quiet
         onclick={() => {

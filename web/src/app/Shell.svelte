@@ -61,7 +61,7 @@
         </li>
       {/if}
     </ul>
-    <Me who={me()} here={at === '/profile' || at === '/team'} />
+    <Me who={me()} here={at === '/profile' || at === '/team' || at === '/house'} />
     <div class="name" aria-hidden="true">Famulus</div>
   </nav>
   <div class="view" id="view" tabindex="-1">

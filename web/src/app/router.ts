@@ -15,6 +15,8 @@ export const { navigate, route } = createRouter({
   '/practice-post': () => import('../practicepost/PracticePost.svelte'),
   '/practice-post/:address': () => import('../practicepost/PracticePost.svelte'),
   '/team': () => import('../team/Team.svelte'),
+  '/house': () => import('../house/House.svelte'),
+  '/house/:part': () => import('../house/House.svelte'),
   '/profile': () => import('../team/Profile.svelte'),
   '*': () => import('./NothingHere.svelte'),
 });

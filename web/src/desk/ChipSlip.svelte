@@ -5,7 +5,9 @@
   import Slip from '../ui/Slip.svelte';
   import type { About } from '../library/about';
   import type { Chip } from './draftText';
+  import FieldHolds from './FieldHolds.svelte';
   import type { FoundField } from './finding';
+  import Steps from '../ui/Steps.svelte';
 
   /** A field's settings beside its chip: what this person has, what is printed when it is missing, and how. */
   let {
@@ -17,6 +19,7 @@
     personName,
     editable,
     onchanged,
+    onmended,
     onremove,
     onclose,
   }: {
@@ -28,6 +31,8 @@
     personName: string;
     editable: boolean;
     onchanged: (chip: Chip) => void;
+    /** A missing value has been filled in on somebody's record. */
+    onmended: () => void;
     onremove: () => void;
     onclose: () => void;
   } = $props();
@@ -35,6 +40,8 @@
   type Term = Schemas['ShownTerm'];
   let terms = $state<Term[]>(untrack(() => chip.terms.map((term) => ({ ...term }))));
   let wrong = $state('');
+  const asks = $derived(terms[0]?.kind === 'ask');
+  const dated = $derived(terms[0]?.kind === 'field' && (chip.type === 'DATE' || chip.type === 'DATE_TIME'));
   const field = $derived(fields.find((one) => one.path === chip.terms[0]?.value));
   const formats = $derived(
     chip.formats.includes(terms[0]?.format) || !terms[0]?.format
@@ -60,10 +67,10 @@
       how === ''
         ? [first]
         : how === 'text'
-          ? [first, { kind: 'text', value: '', format: '' }]
+          ? [first, { kind: 'text', value: '', format: '', steps: [] }]
           : how === 'nothing'
-            ? [first, { kind: 'nothing', value: '', format: '' }]
-            : [first, { kind: 'field', value: how.slice(6), format: '' }];
+            ? [first, { kind: 'nothing', value: '', format: '', steps: [] }]
+            : [first, { kind: 'field', value: how.slice(6), format: '', steps: [] }];
     if (how !== 'text') void keep();
   }
 
@@ -72,12 +79,42 @@
   );
 </script>
 
-<Slip title={chip.label} {anchor} {onclose}>
+<Slip title={asks ? 'Ask the sender' : chip.label} {anchor} wide onclose={() => onclose()}>
   <dl>
-    <dt>This person</dt>
-    <dd>
-      {#if field?.value}{field.value}{:else}<em>{personName} has none</em>{/if}
-    </dd>
+    {#if asks}
+      <dt><label for="chip-hint">Hint</label></dt>
+      <dd>
+        <input
+          id="chip-hint"
+          disabled={!editable}
+          maxlength="200"
+          bind:value={terms[0].value}
+          onchange={() => void keep()}
+          onkeydown={(event) => {
+            if (event.key === 'Enter') void keep().then(onclose);
+          }}
+        />
+        <small>The sender fills this in at each use, before anything else.</small>
+      </dd>
+    {:else}
+      <dt>This person</dt>
+      <dd>
+        {#if field?.value}{field.value}{:else}<em>{personName} has none</em>{/if}
+      </dd>
+    {/if}
+    {#if dated}
+      <dt>Reckoned</dt>
+      <dd>
+        <Steps
+          steps={terms[0].steps ?? []}
+          {editable}
+          onchange={(steps) => {
+            terms[0].steps = steps;
+            void keep();
+          }}
+        />
+      </dd>
+    {/if}
     <dt><label for="chip-missing">If missing</label></dt>
     <dd>
       <select
@@ -86,7 +123,7 @@
         value={how}
         onchange={(event) => fallBackOn(event.currentTarget.value)}
       >
-        <option value="">it is a gap</option>
+        <option value="">{asks ? 'the message waits for it' : 'it is a gap'}</option>
         <option value="text">print these words</option>
         <option value="nothing">print nothing</option>
         <optgroup label="print another field">
@@ -135,6 +172,9 @@
     <dd class="written">{chip.written}</dd>
   </dl>
   {#if wrong}<p role="alert">{wrong}</p>{/if}
+  {#if field?.path.includes('.')}
+    <FieldHolds {about} path={field.path} fallback={chip.fallback} {onmended} />
+  {/if}
   {#if editable}<Button quiet danger onclick={onremove}>Take it out</Button>{/if}
 </Slip>
 

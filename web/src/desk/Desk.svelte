@@ -12,11 +12,13 @@
   import { timeOrDay } from '../ui/when';
   import { aboutLabels, aboutOptions, type About } from '../library/about';
   import ChipSlip from './ChipSlip.svelte';
+  import ChoiceSlip from './ChoiceSlip.svelte';
   import DraftField from './DraftField.svelte';
   import Gutter from './Gutter.svelte';
   import ProofPane from './ProofPane.svelte';
   import { DeskState } from './deskState.svelte';
-  import type { Chip } from './draftText';
+  import { isMark, type Chip } from './draftText';
+  import { branchChip, otherwiseChip } from './finding';
 
   type Part = Schemas['ShownNote']['part'];
   const id = $derived(String((route.params as Record<string, string>).id ?? ''));
@@ -80,6 +82,12 @@
     field(note.part)?.goTo(note.start);
   }
 
+  /** A branch like the first one a new choice has, until the writer says when it prints. */
+  function anotherBranch(): Chip {
+    const first = desk.fields[0];
+    return branchChip(false, `${first?.path ?? 'today'} is filled`, `${first?.label ?? 'Today'} is filled`);
+  }
+
   /** Puts a near name in the place of one that leads nowhere. */
   function remedy(note: Schemas['ShownNote'], name: string) {
     field(note.part)?.replaceSource(note.start, note.end, name);
@@ -101,6 +109,8 @@
         run: () => void desk.step(false),
         always: true,
       },
+      { key: 'F2', label: 'Next stress proof', run: () => void desk.stepStress(1), always: true },
+      { key: 'Shift+F2', label: 'Previous stress proof', run: () => void desk.stepStress(-1), always: true },
       { key: 'F8', label: 'Next note', run: () => stepNote(1), always: true },
       { key: 'Shift+F8', label: 'Previous note', run: () => stepNote(-1), always: true },
     ]),
@@ -142,6 +152,8 @@
       {source}
       chips={untrack(() => shown.chips)}
       fields={desk.fields}
+      about={desk.draft!.about}
+      filled={desk.filled}
       notes={notes.filter((note) => note.part === which)}
       {oneLine}
       {placeholder}
@@ -201,7 +213,7 @@
       <span class:stop={stops > 0}><b>{stops}</b> {stops === 1 ? 'stop' : 'stops'}</span>
       {#if queries}<span class="query"><b>{queries}</b> {queries === 1 ? 'query' : 'queries'}</span>{/if}
     {/if}
-    <span class="keys">&#123; field · F9 next person · F8 next note · ? keys</span>
+    <span class="keys">&#123; field · F9 next person · F2 stress proofs · F8 next note · ? keys</span>
   {/snippet}
   {#if desk.failed}
     <p class="failed" role="alert">{desk.failed} <a href="/templates">Back to Templates</a></p>
@@ -231,13 +243,52 @@
           onremedy={remedy}
         />
       </div>
-      <ProofPane {desk} />
+      <ProofPane
+        {desk}
+        ongoto={(part, start) => {
+          field(part)?.goTo(start);
+        }}
+      />
     </div>
   {:else if desk.draft && desk.proofFailed}
     <p class="failed" role="alert">{desk.proofFailed}</p>
   {/if}
 </Page>
-{#if chip && desk.draft && desk.proof}
+{#if chip && isMark(chip.chip) && desk.draft}
+  {@const open = chip}
+  {@const marks = field(open.part)?.choice(open.at) ?? []}
+  {@const end = marks.at(-1)}
+  {@const last = marks.at(-2)}
+  {#key open.anchor}
+    <ChoiceSlip
+      chip={open.chip}
+      anchor={open.anchor}
+      about={desk.draft.about}
+      fields={desk.fields}
+      editable={desk.mayChange}
+      hasOtherwise={last !== undefined && last.chip.role === 'OTHERWISE' && !last.chip.label}
+      onchanged={(changed) => field(open.part)?.replaceChip(open.at, changed)}
+      onbranch={() => {
+        const before = last && last.chip.role === 'OTHERWISE' && !last.chip.label ? last : end;
+        if (before) field(open.part)?.addBranch(before.position, anotherBranch());
+        chip = null;
+      }}
+      onotherwise={() => {
+        if (end) field(open.part)?.addBranch(end.position, otherwiseChip());
+        chip = null;
+      }}
+      onremovebranch={() => {
+        field(open.part)?.removeBranch(open.at);
+        chip = null;
+      }}
+      onremove={(keepWords) => {
+        field(open.part)?.removeChoice(open.at, keepWords);
+        chip = null;
+      }}
+      onclose={() => (chip = null)}
+    />
+  {/key}
+{:else if chip && desk.draft && desk.proof}
   {@const open = chip}
   <ChipSlip
     chip={open.chip}
@@ -251,6 +302,7 @@
       field(open.part)?.replaceChip(open.at, changed);
       if (chip) chip.chip = changed;
     }}
+    onmended={() => void desk.mended()}
     onremove={() => {
       field(open.part)?.removeChip(open.at);
       chip = null;

@@ -3,19 +3,25 @@
   import { baseKeymap } from 'prosemirror-commands';
   import { history, redo, undo } from 'prosemirror-history';
   import { keymap } from 'prosemirror-keymap';
+  import type { Node } from 'prosemirror-model';
   import { EditorState, NodeSelection, Plugin, PluginKey, TextSelection } from 'prosemirror-state';
   import { Decoration, DecorationSet, EditorView } from 'prosemirror-view';
   import type { Schemas } from '../api/client';
   import {
+    choiceAt,
+    choicesOf,
     documentOf,
     draftSchema,
     pasted,
     positionOf,
     sourceOf,
+    takenMarks,
     unchippedFields,
     type Chip,
+    type PlacedMark,
   } from './draftText';
-  import { chipOf, findFields, type FoundField } from './finding';
+  import { askChip, chipOf, choiceChips, findFields, type FoundField } from './finding';
+  import type { About } from '../library/about';
   import FieldFinder from './FieldFinder.svelte';
 
   /** One text of a draft: written in place, its fields as chips, the field finder at the cursor. */
@@ -24,6 +30,8 @@
     source,
     chips,
     fields,
+    about,
+    filled,
     notes = [],
     oneLine = false,
     editable = true,
@@ -36,6 +44,9 @@
     source: string;
     chips: Chip[];
     fields: FoundField[];
+    about: About;
+    /** How many people have each field; null until that is known. */
+    filled: Schemas['Filled'] | null;
     notes?: Schemas['ShownNote'][];
     oneLine?: boolean;
     editable?: boolean;
@@ -46,7 +57,8 @@
   } = $props();
 
   const id = $props.id();
-  const marksKey = new PluginKey<DecorationSet>('marks');
+  const notesKey = new PluginKey<DecorationSet>('notes');
+  const choicesKey = new PluginKey<DecorationSet>('choices');
   let view: EditorView | undefined;
   let finding = $state<{ query: string; from: number; to: number; rect: DOMRect } | null>(null);
   let asked = false;
@@ -57,14 +69,16 @@
     props: { handleKeyDown: (_, event) => event.key === 'Enter' && (event.preventDefault(), true) },
   });
 
-  const marks = new Plugin<DecorationSet>({
-    key: marksKey,
-    state: {
-      init: () => DecorationSet.empty,
-      apply: (tr, before) => (tr.getMeta(marksKey) as DecorationSet) ?? before.map(tr.mapping, tr.doc),
-    },
-    props: { decorations: (state) => marksKey.getState(state) },
-  });
+  /** Draws what it was told last, moved along with the text. */
+  const drawn = (key: PluginKey<DecorationSet>) =>
+    new Plugin<DecorationSet>({
+      key,
+      state: {
+        init: () => DecorationSet.empty,
+        apply: (tr, before) => (tr.getMeta(key) as DecorationSet) ?? before.map(tr.mapping, tr.doc),
+      },
+      props: { decorations: (state) => key.getState(state) },
+    });
 
   /** Opens the chip before the cursor to its written form. */
   function openChip(editor: EditorView): boolean {
@@ -113,9 +127,17 @@
     const { from, to } = finding;
     asked = false;
     finding = null;
-    const node = draftSchema.node('field', { chip: chipOf(field) });
-    view.dispatch(view.state.tr.replaceWith(from, to, node).scrollIntoView());
+    const chips =
+      field.special === 'when' ? choiceChips(fields) : [field.special === 'ask' ? askChip() : chipOf(field)];
+    const tr = view.state.tr.replaceWith(
+      from,
+      to,
+      chips.map((chip) => draftSchema.node('field', { chip })),
+    );
+    // In a choice one goes on with the words of its first branch.
+    view.dispatch(tr.setSelection(TextSelection.create(tr.doc, from + 1)).scrollIntoView());
     view.focus();
+    if (field.special) onchip(chips[0], from, view.nodeDOM(from) as HTMLElement);
   }
 
   /** The opening brace before the cursor and what was typed after it, while the finder is asked for. */
@@ -146,7 +168,8 @@
             history({ newGroupDelay: 400 }),
             keymap({ 'Mod-z': undo, 'Mod-y': redo, 'Mod-Shift-z': redo }),
             keymap(baseKeymap),
-            marks,
+            drawn(choicesKey),
+            drawn(notesKey),
           ],
         }),
         editable: () => editable,
@@ -169,7 +192,7 @@
           onchip(
             node.attrs.chip as Chip,
             position,
-            (event.target as HTMLElement).closest('.chip') as HTMLElement,
+            (event.target as HTMLElement).closest('.chip, .tag') as HTMLElement,
           );
           return true;
         },
@@ -196,6 +219,7 @@
         },
       },
     );
+    showChoices(chips);
     return () => view?.destroy();
   }
 
@@ -217,13 +241,55 @@
         return Decoration.inline(from, to, { class: `noted ${note.level.toLowerCase()}` });
       });
     view.dispatch(
-      view.state.tr.setMeta(marksKey, DecorationSet.create(doc, set)).setMeta('addToHistory', false),
+      view.state.tr.setMeta(notesKey, DecorationSet.create(doc, set)).setMeta('addToHistory', false),
     );
+  }
+
+  /** Shows each choice as a bracketed passage, and which of its branches the proof person gets. */
+  function showChoices(found: Chip[]) {
+    if (!view) return;
+    const doc = view.state.doc;
+    const taken = takenMarks(doc, found);
+    const set: Decoration[] = [];
+    for (const marks of choicesOf(doc)) {
+      set.push(...bracket(doc, marks));
+      marks.slice(0, -1).forEach((mark, at) => {
+        const gets = taken.has(mark.position);
+        if (gets) set.push(Decoration.node(mark.position, mark.position + 1, { class: 'taken' }));
+        set.push(
+          Decoration.inline(mark.position + 1, marks[at + 1].position, {
+            class: gets ? 'branch' : 'branch passed',
+          }),
+        );
+      });
+    }
+    view.dispatch(
+      view.state.tr.setMeta(choicesKey, DecorationSet.create(doc, set)).setMeta('addToHistory', false),
+    );
+  }
+
+  /** A line beside the paragraphs of a choice that is longer than one. */
+  function bracket(doc: Node, marks: PlacedMark[]): Decoration[] {
+    const from = doc.resolve(marks[0].position).index(0);
+    const to = doc.resolve(marks.at(-1)!.position).index(0);
+    const lines: Decoration[] = [];
+    doc.forEach((paragraph, at, index) => {
+      if (from < to && index >= from && index <= to) {
+        lines.push(Decoration.node(at, at + paragraph.nodeSize, { class: 'within' }));
+      }
+    });
+    return lines;
   }
 
   /** Turns fields that stand as plain characters into chips, if the text is still what the server read. */
   export function chipUp(read: string, foundChips: Chip[]): void {
     if (!view || finding || sourceOf(view.state.doc) !== read) return;
+    putChips(foundChips);
+    showChoices(foundChips);
+  }
+
+  function putChips(foundChips: Chip[]) {
+    if (!view) return;
     const { from, to } = view.state.selection;
     const tr = view.state.tr;
     for (const plain of unchippedFields(view.state.doc, foundChips).reverse()) {
@@ -242,6 +308,42 @@
   export function removeChip(position: number): void {
     if (view?.state.doc.nodeAt(position)?.type.name !== 'field') return;
     view.dispatch(view.state.tr.delete(position, position + 1));
+    view.focus();
+  }
+
+  /** The marks of the choice that a chip at a position belongs to. */
+  export function choice(position: number): PlacedMark[] {
+    return (view && choiceAt(view.state.doc, position)) ?? [];
+  }
+
+  /** Puts another branch before the mark at a position. */
+  export function addBranch(before: number, chip: Chip): void {
+    if (!view) return;
+    const tr = view.state.tr.insert(before, draftSchema.node('field', { chip }));
+    view.dispatch(tr.setSelection(TextSelection.create(tr.doc, before + 1)).scrollIntoView());
+    view.focus();
+  }
+
+  /** Takes a choice out, with its words or without. */
+  export function removeChoice(position: number, keepWords: boolean): void {
+    const marks = choice(position);
+    if (!view || !marks.length) return;
+    const tr = view.state.tr;
+    if (keepWords) {
+      [...marks].reverse().forEach((mark) => tr.delete(mark.position, mark.position + 1));
+    } else {
+      tr.delete(marks[0].position, marks.at(-1)!.position + 1);
+    }
+    view.dispatch(tr);
+    view.focus();
+  }
+
+  /** Takes one branch out, with its words. */
+  export function removeBranch(position: number): void {
+    const marks = choice(position);
+    const at = marks.findIndex((mark) => mark.position === position);
+    if (!view || at < 1 || at === marks.length - 1) return;
+    view.dispatch(view.state.tr.delete(position, marks[at + 1].position));
     view.focus();
   }
 
@@ -285,7 +387,7 @@
 <div class="draft" class:one={oneLine} class:empty={!source} data-placeholder={placeholder}>
   <div class="text" {@attach (element) => untrack(() => mount(element))}></div>
 </div>
-<FieldFinder id="{id}-finder" rect={finding?.rect} {found} {at} onchoose={putIn} />
+<FieldFinder id="{id}-finder" rect={finding?.rect} {found} {at} {about} {filled} onchoose={putIn} />
 
 <style>
   .draft {
@@ -326,9 +428,6 @@
     box-shadow: inset 0 -2px 0 var(--colour);
     cursor: pointer;
     white-space: nowrap;
-
-    --colour: var(--date);
-    --tint: var(--date-tint);
   }
 
   .text :global(.chip::before) {
@@ -336,7 +435,18 @@
     color: var(--colour);
     font-size: 9px;
     vertical-align: 2px;
-    content: '▫';
+    content: attr(data-mark);
+  }
+
+  .text :global(.chip.ask) {
+    padding: 0 6px;
+    border: 1px dotted var(--ink);
+    border-radius: var(--corner);
+    box-shadow: none;
+  }
+
+  .text :global(.chip.ask::before) {
+    margin: 0;
   }
 
   .text :global(.chip em) {
@@ -351,67 +461,58 @@
     content: '⁄';
   }
 
-  .text :global(.chip.contact) {
-    --colour: var(--contact);
-    --tint: var(--contact-tint);
+  .text :global(.tag) {
+    margin: 0 1px;
+    padding: 0 5px;
+    border: 1px solid var(--edge);
+    border-width: 1px 0;
+    background: var(--shade);
+    color: var(--ink-soft);
+    font-size: 12.5px;
+    cursor: pointer;
   }
 
-  .text :global(.chip.contact::before) {
-    content: '●';
+  .text :global(.tag i) {
+    font-family: var(--serif);
   }
 
-  .text :global(.chip.lead) {
-    --colour: var(--lead);
-    --tint: var(--lead-tint);
+  .text :global(.tag.when) {
+    border-left: 3px solid var(--ink-soft);
+    border-radius: var(--corner) 0 0 var(--corner);
   }
 
-  .text :global(.chip.lead::before) {
-    content: '◐';
+  .text :global(.tag.end) {
+    border-right: 3px solid var(--ink-soft);
+    border-radius: 0 var(--corner) var(--corner) 0;
   }
 
-  .text :global(.chip.deal) {
-    --colour: var(--deal);
-    --tint: var(--deal-tint);
+  .text :global(.tag.unknown) {
+    color: var(--stop);
   }
 
-  .text :global(.chip.deal::before) {
-    content: '◆';
+  .text :global(.taken .tag),
+  .text :global(.tag.taken) {
+    border-color: var(--act);
+    color: var(--act);
   }
 
-  .text :global(.chip.organisation) {
-    --colour: var(--organisation);
-    --tint: var(--organisation-tint);
+  .text :global(.tag.taken::after) {
+    margin-left: 4px;
+    content: '✓';
   }
 
-  .text :global(.chip.organisation::before) {
-    content: '■';
+  .text :global(.branch:not(.chip, .tag)) {
+    background: var(--act-tint);
   }
 
-  .text :global(.chip.user) {
-    --colour: var(--user);
-    --tint: var(--user-tint);
+  .text :global(.branch.passed:not(.chip, .tag)) {
+    background: none;
+    color: var(--ink-soft);
   }
 
-  .text :global(.chip.user::before) {
-    content: '✎';
-  }
-
-  .text :global(.chip.house) {
-    --colour: var(--house);
-    --tint: var(--house-tint);
-  }
-
-  .text :global(.chip.house::before) {
-    content: '⌂';
-  }
-
-  .text :global(.chip.unknown) {
-    --colour: var(--stop);
-    --tint: var(--stop-tint);
-  }
-
-  .text :global(.chip.unknown::before) {
-    content: '?';
+  .text :global(p.within) {
+    padding-left: 9px;
+    box-shadow: inset 2px 0 0 var(--rule);
   }
 
   .text :global(.ProseMirror-selectednode) {

@@ -1,29 +1,41 @@
 <script lang="ts">
   import { computePosition, flip, offset, shift } from '@floating-ui/dom';
+  import type { Schemas } from '../api/client';
+  import type { About } from '../library/about';
   import Mark from '../ui/Mark.svelte';
+  import FieldSummary from './FieldSummary.svelte';
   import type { FoundField } from './finding';
+  import { counted } from './profiles';
 
-  /** The list at the cursor: each field that fits, with what the proof person has. The keys stay in the editor. */
+  /**
+   * The list at the cursor: each field that fits, with what the proof person has and how many people have one; below it
+   * what the one that is pointed at really holds. The keys stay in the editor.
+   */
   let {
     id,
     rect,
     found,
     at,
+    about,
+    filled,
     onchoose,
   }: {
     id: string;
     rect: DOMRect | undefined;
     found: FoundField[];
     at: number;
+    about: About;
+    filled: Schemas['Filled'] | null;
     onchoose: (field: FoundField) => void;
   } = $props();
 
-  let list = $state<HTMLElement>();
+  let card = $state<HTMLElement>();
+  const pointed = $derived(found[at]);
 
   $effect(() => {
     void found;
-    if (!rect || !list) return;
-    const shown = list;
+    if (!rect || !card) return;
+    const shown = card;
     void computePosition({ getBoundingClientRect: () => rect }, shown, {
       strategy: 'fixed',
       placement: 'bottom-start',
@@ -35,31 +47,37 @@
   });
 
   $effect(() => {
-    list?.querySelector(`#${CSS.escape(`${id}-${at}`)}`)?.scrollIntoView({ block: 'nearest' });
+    card?.querySelector(`#${CSS.escape(`${id}-${at}`)}`)?.scrollIntoView({ block: 'nearest' });
   });
 </script>
 
-<ul {id} class="finder" role="listbox" aria-label="Fields" hidden={!rect} bind:this={list}>
-  {#if rect}
-    {#each found as field, i (field.path)}
-      <li
-        id="{id}-{i}"
-        role="option"
-        aria-selected={i === at}
-        onpointerdown={(event) => {
-          event.preventDefault();
-          onchoose(field);
-        }}
-      >
-        <Mark source={field.source} />
-        <span class="label">{field.label} <small>{field.whose}</small></span>
-        <span class="value" class:none={!field.value}>{field.value || 'nothing here'}</span>
-      </li>
-    {:else}
-      <li role="option" aria-selected="false" aria-disabled="true">No field of this name</li>
-    {/each}
+<div class="finder" hidden={!rect} bind:this={card}>
+  <ul {id} role="listbox" aria-label="Fields">
+    {#if rect}
+      {#each found as field, i (field.path)}
+        <li
+          id="{id}-{i}"
+          role="option"
+          aria-selected={i === at}
+          onpointerdown={(event) => {
+            event.preventDefault();
+            onchoose(field);
+          }}
+        >
+          <Mark source={field.source} />
+          <span class="label">{field.label} <small>{field.whose}</small></span>
+          <span class="value" class:none={!field.value}>{field.value || 'nothing here'}</span>
+          <span class="count">{counted(filled, field.path)}</span>
+        </li>
+      {:else}
+        <li role="option" aria-selected="false" aria-disabled="true">No field of this name</li>
+      {/each}
+    {/if}
+  </ul>
+  {#if rect && pointed && !pointed.special}
+    <FieldSummary {about} path={pointed.path} />
   {/if}
-</ul>
+</div>
 
 <style>
   .finder {
@@ -67,15 +85,18 @@
     top: 0;
     left: 0;
     z-index: 25;
-    width: 380px;
+    width: 440px;
     max-width: calc(100vw - 16px);
-    max-height: 264px;
-    overflow: auto;
     border: 1px solid var(--act);
     border-radius: var(--corner);
     background: var(--sheet);
     box-shadow: var(--shadow);
     font-size: 13.5px;
+  }
+
+  ul {
+    max-height: 232px;
+    overflow: auto;
   }
 
   li {
@@ -116,5 +137,13 @@
 
   .none {
     font-style: italic;
+  }
+
+  .count {
+    flex: none;
+    width: 72px;
+    color: var(--ink-soft);
+    font-size: 12px;
+    text-align: right;
   }
 </style>

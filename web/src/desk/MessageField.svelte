@@ -8,7 +8,9 @@
   import { EditorView } from 'prosemirror-view';
   import { pastedLines } from './draftText';
   import {
+    asksOf,
     gapsOf,
+    inlineOf,
     isChanged,
     keepsValuesHonest,
     messageOf,
@@ -123,10 +125,22 @@
     if (!view) return;
     const tr = view.state.tr;
     for (const { at, piece } of gapsOf(view.state.doc).reverse()) {
-      const filled = merged.findIndex((one) => one.written === piece.written && one.origin !== 'GAP');
+      const filled = merged.findIndex((one) => one.written === piece.written && one.text !== '');
       if (piece.written === '' || filled < 0) continue;
       const mark = messageSchema.mark('value', { at: filled, piece: merged[filled] });
       tr.replaceWith(at, at + 1, messageSchema.text(merged[filled].text, [mark]));
+    }
+    if (tr.docChanged) view.dispatch(tr);
+  }
+
+  /** Puts what the sender answered in its places, whether they were open or answered before. */
+  export function answer(hint: string, merged: Piece[]): void {
+    if (!view) return;
+    const tr = view.state.tr;
+    for (const { at, size, piece } of asksOf(view.state.doc, hint).reverse()) {
+      const place = merged.findIndex((one) => one.written === piece.written && one.start === piece.start);
+      if (place < 0) continue;
+      tr.replaceWith(at, at + size, inlineOf(merged[place], place));
     }
     if (tr.docChanged) view.dispatch(tr);
   }
@@ -203,5 +217,16 @@
     color: var(--stop);
     font: inherit;
     cursor: pointer;
+  }
+
+  .text :global(.gap.ask) {
+    border: 1px dotted var(--ink);
+    border-radius: var(--corner);
+    background: none;
+    color: var(--ink);
+  }
+
+  .text :global(.value.answered) {
+    border: 1px dotted var(--edge);
   }
 </style>

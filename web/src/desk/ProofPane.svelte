@@ -3,38 +3,72 @@
   import { me } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
   import ProofPeople from './ProofPeople.svelte';
+  import StressBar from './StressBar.svelte';
+  import Why from './Why.svelte';
   import type { DeskState } from './deskState.svelte';
 
   /** The message as the proof person would read it. */
-  let { desk }: { desk: DeskState } = $props();
+  let {
+    desk,
+    ongoto,
+  }: {
+    desk: DeskState;
+    /** Goes to a place of the draft. */
+    ongoto: (part: Schemas['ShownNote']['part'], start: number) => void;
+  } = $props();
 
   const proof = $derived(desk.proof);
   let choosing = $state(false);
   let opener = $state<HTMLButtonElement>();
-  const origins: Record<string, string> = {
-    RECORD: 'from the record',
-    FALLBACK: 'fallback',
-    CHOSEN: 'chosen for this message',
-    GAP: 'missing, and no fallback',
-    BROKEN: 'can’t be read',
-  };
+  type Part = Schemas['ShownNote']['part'];
+  type Piece = Schemas['ShownPiece'];
+  let pointed = $state<{ piece: Piece; part: Part; anchor: HTMLElement; pinned: boolean } | null>(null);
 
-  function title(piece: Schemas['ShownPiece']): string | undefined {
-    if (piece.origin === 'WRITTEN' || piece.origin === 'BLANK') return undefined;
-    return `${piece.label || 'Field'}: ${origins[piece.origin]}`;
+  function point(piece: Piece, part: Part, event: Event) {
+    if (!pointed?.pinned)
+      pointed = { piece, part, anchor: event.currentTarget as HTMLElement, pinned: false };
   }
+
+  function leave() {
+    if (!pointed?.pinned) pointed = null;
+  }
+
+  $effect(() => {
+    // What is pointed at goes when the proof is another one.
+    void proof;
+    pointed = null;
+  });
 </script>
 
-{#snippet pieces(list: Schemas['ShownPiece'][])}
-  {#each list as piece, i (i)}{#if piece.origin === 'GAP'}<span class="gap" title={title(piece)}
-        >{piece.label}?</span
-      >{:else if piece.origin === 'BROKEN'}<span class="gap" title={title(piece)}>{piece.text}</span
-      >{:else if piece.written && piece.text}<span
-        class="value"
-        class:fallback={piece.origin === 'FALLBACK'}
-        style:--colour="var(--{piece.source || 'date'})"
-        title={title(piece)}><bdi>{piece.text}</bdi></span
-      >{:else}{piece.text}{/if}{/each}
+{#snippet word(piece: Piece, part: Part, kind: string, text: string)}<button
+    class={kind}
+    style:--colour="var(--{piece.source || 'date'})"
+    onpointerenter={(event) => point(piece, part, event)}
+    onpointerleave={leave}
+    onfocus={(event) => point(piece, part, event)}
+    onblur={leave}
+    onclick={(event) => (pointed = { piece, part, anchor: event.currentTarget as HTMLElement, pinned: true })}
+    ><bdi>{text}</bdi></button
+  >{/snippet}
+
+{#snippet pieces(list: Piece[], part: Part)}
+  {#each list as piece, i (i)}{#if piece.origin === 'GAP'}{@render word(
+        piece,
+        part,
+        'gap',
+        `${piece.label}?`,
+      )}{:else if piece.origin === 'ASKED'}{@render word(
+        piece,
+        part,
+        'ask',
+        piece.label,
+      )}{:else if piece.origin === 'BROKEN'}<span class="gap">{piece.text}</span
+      >{:else if piece.written && piece.text}{@render word(
+        piece,
+        part,
+        piece.origin === 'FALLBACK' ? 'value fallback' : 'value',
+        piece.text,
+      )}{:else}{piece.text}{/if}{/each}
 {/snippet}
 
 <section class="proof" aria-label="Proof">
@@ -60,6 +94,7 @@
     >
     <span class="of">{desk.total ? `of ${desk.total}` : ''}</span>
   </div>
+  <StressBar {desk} />
   {#if proof}
     <p class="about">
       <bdi>{proof.person.company}</bdi>
@@ -76,7 +111,7 @@
     </p>
     <div class="inbox" aria-label="As the inbox shows it">
       <b>{me().firstName} {me().lastName}</b>
-      <span class="subject">{@render pieces(proof.subject.pieces)}</span>
+      <span class="subject">{@render pieces(proof.subject.pieces, 'SUBJECT')}</span>
       <span class="first">
         {proof.body.pieces
           .map((piece) => piece.text)
@@ -87,11 +122,11 @@
     </div>
     {#if proof.previewText.pieces.length}
       <p class="preview">
-        Preview text: {@render pieces(proof.previewText.pieces)}
+        Preview text: {@render pieces(proof.previewText.pieces, 'PREVIEW_TEXT')}
         <span>A plain message shows its first words instead.</span>
       </p>
     {/if}
-    <div class="mail" lang={proof.person.language}>{@render pieces(proof.body.pieces)}</div>
+    <div class="mail" lang={proof.person.language}>{@render pieces(proof.body.pieces, 'BODY')}</div>
   {/if}
   {#if desk.proofFailed}
     <p class="failed" role="alert">
@@ -100,6 +135,21 @@
     </p>
   {/if}
 </section>
+{#if pointed}
+  {@const at = pointed}
+  {#key at}
+    <Why
+      piece={at.piece}
+      anchor={at.anchor}
+      pinned={at.pinned}
+      onplace={() => {
+        pointed = null;
+        ongoto(at.part, at.piece.start);
+      }}
+      onclose={() => (pointed = null)}
+    />
+  {/key}
+{/if}
 {#if choosing && desk.draft}
   <ProofPeople
     about={desk.draft.about}
@@ -218,18 +268,39 @@
     overflow-wrap: anywhere;
   }
 
-  .value {
+  .mail button,
+  .subject button,
+  .preview button {
+    display: inline;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: inherit;
+    font: inherit;
+    text-align: left;
+    white-space: pre-wrap;
+    cursor: pointer;
+    overflow-wrap: anywhere;
+  }
+
+  .proof .value {
     border-bottom: 1.5px dotted var(--colour);
   }
 
-  .fallback {
+  .proof .fallback {
     background: var(--query-tint);
   }
 
-  .gap {
+  .proof .gap {
     padding: 0 4px;
     background: var(--stop-tint);
     color: var(--stop);
+  }
+
+  .proof .ask {
+    padding: 0 5px;
+    border: 1px dotted var(--ink);
+    border-radius: var(--corner);
   }
 
   .failed {

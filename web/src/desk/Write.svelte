@@ -7,6 +7,7 @@
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import GapSlip from './GapSlip.svelte';
+  import AskForm from './AskForm.svelte';
   import MessageField from './MessageField.svelte';
   import Route from './Route.svelte';
   import TemplateChooser from './TemplateChooser.svelte';
@@ -39,6 +40,7 @@
     address: string;
     sender: string;
     chosen: Record<string, string>;
+    answers?: Record<string, string>;
     subject: unknown;
     body: unknown;
   }
@@ -55,6 +57,7 @@
   let address = $state(before?.address ?? '');
   let sender = $state(before?.sender ?? '');
   let chosen = $state<Record<string, string>>(before?.chosen ?? {});
+  let answers = $state<Record<string, string>>(before?.answers ?? {});
   let message = $state<Schemas['BegunMessage'] | null>(null);
   let senders = $state<Schemas['Colleague'][]>([]);
   let wrong = $state('');
@@ -80,13 +83,14 @@
 
   function request() {
     return ask('post', '/api/desk/message', {
-      body: { template, kind, id: person, deal, sender: sender || null, chosen },
+      body: { template, kind, id: person, deal, sender: sender || null, chosen, answers },
     });
   }
 
   async function begin(from: string | null) {
     template = from;
     chosen = {};
+    answers = {};
     id = newId();
     await merge();
   }
@@ -103,12 +107,28 @@
       }
       await tick();
       keep();
-      const open = subject?.firstGap() ?? body?.firstGap();
-      if (open) gap = open;
-      else body?.focus();
+      // What the template asks comes before anything else.
+      if (!fresh.proof.asks.some((one) => !one.answer)) goOn();
     } catch (failure) {
       wrong = sentence(failure);
     }
+  }
+
+  /** A gap is filled on a slip; an ask place above the message. */
+  function open(piece: Piece, anchor: HTMLElement) {
+    if (piece.origin === 'GAP' || piece.origin === 'BROKEN') gap = { piece, anchor };
+    else document.querySelector<HTMLElement>('.asks textarea')?.focus();
+  }
+
+  /** To the first gap, else to the words. */
+  function goOn() {
+    const open = firstOpen();
+    if (open && open.piece.origin === 'GAP') gap = open;
+    else body?.focus();
+  }
+
+  function firstOpen() {
+    return subject?.firstGap() ?? body?.firstGap() ?? null;
   }
 
   function take(fresh: Schemas['BegunMessage']) {
@@ -148,6 +168,7 @@
       address,
       sender,
       chosen,
+      answers,
       subject: subject?.toKeep(),
       body: body?.toKeep(),
     };
@@ -184,9 +205,34 @@
     }
   }
 
+  /** What was put in stands in the message at once; what was put in before gives way. */
+  async function answer(hint: string, typed: string) {
+    const earlier = answers;
+    answers = { ...answers, [hint]: typed };
+    try {
+      const fresh = await request();
+      take(fresh);
+      if (subject?.changed() || body?.changed()) {
+        subject?.answer(hint, fresh.proof.subject.pieces);
+        body?.answer(hint, fresh.proof.body.pieces);
+      } else {
+        subject?.begin(fresh.proof.subject.pieces);
+        body?.begin(fresh.proof.body.pieces);
+      }
+      keep();
+    } catch (failure) {
+      answers = earlier;
+      wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+    }
+  }
+
   async function send() {
-    const open = subject?.firstGap() ?? body?.firstGap();
+    const open = firstOpen();
     asking = false;
+    if (open?.piece.origin === 'ASKED') {
+      wrong = `“${open.piece.label}” is not filled in yet.`;
+      return;
+    }
     if (open) {
       gap = open;
       return;
@@ -204,6 +250,7 @@
           address: address || null,
           sender: sender || null,
           chosen,
+          answers,
           subject: subject!.runs(),
           body: body!.runs(),
         },
@@ -260,6 +307,14 @@
   {#if !message && !before}
     <TemplateChooser {about} onchoose={(one) => void begin(one)} {onclose} />
   {:else if message}
+    {#if message.proof.asks.length}
+      <AskForm
+        asks={message.proof.asks}
+        {answers}
+        onanswer={(hint, typed) => void answer(hint, typed)}
+        ondone={goOn}
+      />
+    {/if}
     {#key message.templateName}
       <div class="mail" lang={message.proof.person.language}>
         <div class="subject">
@@ -270,7 +325,7 @@
             kept={before?.subject}
             oneLine
             onchange={keep}
-            ongap={(piece, anchor) => (gap = { piece, anchor })}
+            ongap={open}
           />
         </div>
         <div class="body" class:blank={!template}>
@@ -280,7 +335,7 @@
             pieces={untrack(() => message!.proof.body.pieces)}
             kept={before?.body}
             onchange={keep}
-            ongap={(piece, anchor) => (gap = { piece, anchor })}
+            ongap={open}
           />
         </div>
       </div>
@@ -290,7 +345,8 @@
         {sending ? 'Sending …' : 'Send now'}
       </Button>
       <Button quiet onclick={discard}>Discard</Button>
-      {#if gaps}<span class="gaps" role="status">{gaps === 1 ? 'one gap' : `${gaps} gaps`} to fill</span>{/if}
+      {#if gaps}<span class="gaps" role="status">{gaps === 1 ? 'one place' : `${gaps} places`} to fill</span
+        >{/if}
       <Route
         {message}
         {contacts}

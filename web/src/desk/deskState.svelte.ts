@@ -1,6 +1,7 @@
 import { ask, Problem, sentence, type Schemas } from '../api/client';
 import { dropDraft, keepDraft, readDraft, templateKey } from './keptDrafts';
 import type { FoundField } from './finding';
+import { Stress } from './stress.svelte';
 
 type Draft = Schemas['Draft'];
 type Kept = { version: number; draft: Draft };
@@ -29,6 +30,9 @@ export class DeskState {
   proof = $state<Schemas['ShownProof'] | null>(null);
   proofFailed = $state('');
   fields = $state<FoundField[]>([]);
+  /** How many people have each field; read when the desk opens and after somebody's value was filled in. */
+  filled = $state<Schemas['Filled'] | null>(null);
+  readonly stress = new Stress();
   total = $state(0);
   /** Changes when the texts were replaced from outside, so that the editors begin anew. */
   generation = $state(0);
@@ -61,6 +65,7 @@ export class DeskState {
 
   close(): void {
     this.closed = true;
+    this.stress.stop();
     clearTimeout(this.keepTimer);
   }
 
@@ -142,6 +147,7 @@ export class DeskState {
 
   private async firstPerson(): Promise<void> {
     this.person = null;
+    void this.readFilled();
     await this.step(true);
   }
 
@@ -166,10 +172,34 @@ export class DeskState {
   }
 
   /** Proves the draft with somebody chosen. */
-  async proveWith(person: { kind: string; id: string; dealId: string | null }): Promise<void> {
+  async proveWith(
+    person: { kind: string; id: string; dealId: string | null },
+    stress = false,
+  ): Promise<void> {
+    if (!stress) this.stress.leave();
     this.person = { kind: person.kind as 'contact' | 'lead', id: person.id, deal: person.dealId };
     await this.readFields();
     this.prove();
+  }
+
+  /** Goes to the next or previous of the few people that show all the draft can do. */
+  async stepStress(way: number): Promise<void> {
+    if (!this.draft) return;
+    const next = await this.stress.step({ ...this.draft }, way);
+    if (next) await this.proveWith(next, true);
+  }
+
+  /** A value was filled in on a record: what is shown is asked for again. */
+  async mended(): Promise<void> {
+    await Promise.all([this.readFields(), this.readFilled()]);
+    this.prove();
+  }
+
+  private async readFilled(): Promise<void> {
+    if (!this.draft) return;
+    this.filled = await ask('get', '/api/desk/filled', { query: { about: this.draft.about } }).catch(
+      () => this.filled,
+    );
   }
 
   /** Proves with another deal of the same person. */

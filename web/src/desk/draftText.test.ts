@@ -1,10 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import {
+  choiceAt,
+  choicesOf,
   documentOf,
   pasted,
   pastedLines,
   positionOf,
   sourceOf,
+  takenMarks,
   unchippedFields,
   type Chip,
 } from './draftText';
@@ -14,6 +17,7 @@ function chip(source: string, written: string): Chip {
   return {
     start,
     end: start + written.length,
+    role: 'FIELD',
     written,
     label: 'First name',
     source: 'contact',
@@ -22,8 +26,44 @@ function chip(source: string, written: string): Chip {
     type: 'TEXT',
     terms: [],
     formats: [],
+    choice: -1,
+    taken: false,
   };
 }
+
+const choice = '{when a.b is 1}x {when a.c is 2}y{end}{otherwise}z{end}';
+const choiceMarks: Chip[] = [...choice.matchAll(/\{[^}]*\}/g)].map((found) => ({
+  ...chip(choice, found[0]),
+  start: found.index,
+  end: found.index + found[0].length,
+  role: found[0].startsWith('{when') ? 'WHEN' : found[0] === '{end}' ? 'END' : 'OTHERWISE',
+  taken: found[0] === '{otherwise}',
+}));
+
+describe('choices in a draft', () => {
+  const doc = documentOf(choice, choiceMarks);
+
+  it('are found by their marks, the inner one first', () => {
+    const choices = choicesOf(doc);
+    expect(choices.map((marks) => marks.map((mark) => mark.chip.role))).toEqual([
+      ['WHEN', 'END'],
+      ['WHEN', 'OTHERWISE', 'END'],
+    ]);
+    expect(choiceAt(doc, choices[1][1].position)).toHaveLength(3);
+    expect(choiceAt(doc, 3)).toBeUndefined();
+  });
+
+  it('leave out what is not ended or not begun', () => {
+    expect(choicesOf(documentOf(choice, choiceMarks.slice(0, 4)))).toHaveLength(1);
+    expect(choicesOf(documentOf(choice, choiceMarks.slice(3)))).toHaveLength(0);
+  });
+
+  it('show the branch the person gets, while the text is what the server read', () => {
+    const taken = takenMarks(doc, choiceMarks);
+    expect([...taken]).toEqual([choicesOf(doc)[1][1].position]);
+    expect(takenMarks(doc, choiceMarks.slice(1)).size).toBe(0);
+  });
+});
 
 const field = '{person.first_name else "there"}';
 const source = `Dear ${field},\n\nsee you in May.\n${field}`;

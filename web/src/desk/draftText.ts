@@ -1,5 +1,6 @@
 import { Fragment, Node, Schema, Slice } from 'prosemirror-model';
 import type { Schemas } from '../api/client';
+import { marks } from '../ui/marks';
 
 /** A field as it stands in a draft. */
 export type Chip = Schemas['Chip'];
@@ -27,8 +28,20 @@ export const draftSchema = new Schema({
 
 function chipDom(chip: Chip): HTMLElement {
   const dom = document.createElement('span');
-  dom.className = `chip ${chip.known ? chip.source : 'unknown'}`;
   dom.dataset.written = chip.written;
+  if (isMark(chip)) {
+    dom.className = `tag ${chip.role.toLowerCase()}${chip.known ? '' : ' unknown'}`;
+    const word = document.createElement('i');
+    word.append(chip.role === 'OTHERWISE' && chip.label ? 'otherwise when' : chip.role.toLowerCase());
+    dom.append(word);
+    if (chip.label) dom.append(` ${chip.label}`);
+    return dom;
+  }
+  const source = chip.known ? chip.source : 'stop';
+  dom.className = `chip ${chip.role.toLowerCase()} ${chip.known ? chip.source : 'unknown'}`;
+  dom.dataset.mark = chip.known ? (chip.role === 'ASK' ? '' : (marks[chip.source] ?? '▫')) : '?';
+  dom.style.setProperty('--colour', `var(--${source})`);
+  dom.style.setProperty('--tint', `var(--${source}-tint)`);
   dom.title = chip.written;
   dom.append(chip.label);
   if (chip.fallback) {
@@ -37,6 +50,48 @@ function chipDom(chip: Chip): HTMLElement {
     dom.append(fallback);
   }
   return dom;
+}
+
+/** Whether a chip is one of the marks of a choice. */
+export function isMark(chip: Chip): boolean {
+  return chip.role === 'WHEN' || chip.role === 'OTHERWISE' || chip.role === 'END';
+}
+
+/** A mark of a choice, with where it stands in the document. */
+export interface PlacedMark {
+  position: number;
+  chip: Chip;
+}
+
+/** The choices of a document that are ended, each by its marks; one within another comes before it. */
+export function choicesOf(doc: Node): PlacedMark[][] {
+  const open: PlacedMark[][] = [];
+  const choices: PlacedMark[][] = [];
+  doc.descendants((node, position) => {
+    if (node.type.name !== 'field' || !isMark(node.attrs.chip as Chip)) return;
+    const mark = { position, chip: node.attrs.chip as Chip };
+    if (mark.chip.role === 'WHEN') open.push([mark]);
+    else open.at(-1)?.push(mark);
+    if (mark.chip.role === 'END' && open.length) choices.push(open.pop()!);
+  });
+  return choices;
+}
+
+/** The choice that has a mark at a position. */
+export function choiceAt(doc: Node, position: number): PlacedMark[] | undefined {
+  return choicesOf(doc).find((marks) => marks.some((mark) => mark.position === position));
+}
+
+/** Where the marks stand whose branch the proof person gets, by what the server found in the same text. */
+export function takenMarks(doc: Node, chips: Chip[]): Set<number> {
+  const found = chips.filter(isMark);
+  const placed: number[] = [];
+  doc.descendants((node, position) => {
+    if (node.type.name === 'field' && isMark(node.attrs.chip as Chip)) placed.push(position);
+  });
+  return placed.length === found.length
+    ? new Set(placed.filter((_, at) => found[at].taken))
+    : new Set<number>();
 }
 
 /** The length of an inline node in the source. */

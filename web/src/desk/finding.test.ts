@@ -1,5 +1,13 @@
 import { expect, it } from 'vitest';
-import { chipOf, findFields, type FoundField } from './finding';
+import {
+  branchChip,
+  chipOf,
+  choiceChips,
+  conditionOf,
+  findFields,
+  otherwiseChip,
+  type FoundField,
+} from './finding';
 
 function found(path: string, label: string, whose: string): FoundField {
   return {
@@ -11,6 +19,8 @@ function found(path: string, label: string, whose: string): FoundField {
     written: `{${path}}`,
     value: '',
     formats: [],
+    group: 'WORDS',
+    choices: [],
   };
 }
 
@@ -26,7 +36,7 @@ it('finds by label, by owner and by path, the best first', () => {
   expect(findFields(fields, 'name')[0].label).toBe('First name');
   expect(findFields(fields, 'person.first')).toHaveLength(1);
   expect(findFields(fields, 'nothing')).toEqual([]);
-  expect(findFields(fields, '')).toHaveLength(3);
+  expect(findFields(fields, '')).toHaveLength(5);
 });
 
 it('makes a chip of a field as it is', () => {
@@ -35,4 +45,17 @@ it('makes a chip of a field as it is', () => {
     label: 'First name',
     fallback: '',
   });
+});
+
+it('offers a choice and an ask place beside the fields', () => {
+  expect(findFields(fields, 'choice').map((one) => one.special)).toEqual(['when']);
+  expect(findFields(fields, 'when')[0].special).toBe('when');
+  expect(findFields(fields, 'ask')[0].special).toBe('ask');
+});
+
+it('reads the condition out of a mark, as it was written into it', () => {
+  expect(choiceChips(fields).map((one) => one.role)).toEqual(['WHEN', 'OTHERWISE', 'END']);
+  expect(conditionOf(choiceChips(fields)[0])).toBe('person.first_name is filled');
+  expect(conditionOf(branchChip(false, 'deal.stage is "won"', 'Stage is won'))).toBe('deal.stage is "won"');
+  expect(conditionOf(otherwiseChip())).toBe('');
 });

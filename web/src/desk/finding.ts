@@ -1,7 +1,30 @@
 import type { Schemas } from '../api/client';
 import type { Chip } from './draftText';
 
-export type FoundField = Schemas['FoundField'];
+/** A field that can be put in; `special` for what is no field but is put in the same way. */
+export type FoundField = Schemas['FoundField'] & { special?: 'when' | 'ask' };
+
+function special(which: 'when' | 'ask', label: string, value: string): FoundField {
+  return {
+    special: which,
+    path: which,
+    label,
+    whose: which === 'when' ? 'when … otherwise … end' : 'at each use',
+    source: which === 'when' ? 'choice' : 'ask',
+    type: 'TEXT',
+    written: '',
+    value,
+    formats: [],
+    group: 'WORDS',
+    choices: [],
+  };
+}
+
+/** What can be put in besides fields. */
+const specials = [
+  special('when', 'A choice', 'words for some, others for the rest'),
+  special('ask', 'Ask the sender', 'the sender fills it in'),
+];
 
 const MOST = 40;
 
@@ -18,7 +41,7 @@ function fit(field: FoundField, words: string[]): number {
 /** The fields that fit what was typed, the best first and otherwise in the catalogue's order. */
 export function findFields(fields: FoundField[], typed: string): FoundField[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  return fields
+  return [...fields, ...specials]
     .map((field) => ({ field, score: fit(field, words) }))
     .filter(({ score }) => score < Infinity)
     .sort((a, b) => a.score - b.score)
@@ -26,18 +49,77 @@ export function findFields(fields: FoundField[], typed: string): FoundField[] {
     .map(({ field }) => field);
 }
 
-/** The chip of a field that is put in as it is. */
-export function chipOf(field: FoundField): Chip {
+function chip(written: string, part: Partial<Chip>): Chip {
   return {
     start: 0,
-    end: field.written.length,
-    written: field.written,
-    label: field.label,
-    source: field.source,
+    end: written.length,
+    role: 'FIELD',
+    written,
+    label: '',
+    source: '',
     fallback: '',
     known: true,
-    type: field.type,
-    terms: [{ kind: 'field', value: field.path, format: '' }],
-    formats: field.formats,
+    type: 'TEXT',
+    terms: [],
+    formats: [],
+    choice: -1,
+    taken: false,
+    ...part,
   };
+}
+
+/** The chip of a field that is put in as it is. */
+export function chipOf(field: FoundField): Chip {
+  return chip(field.written, {
+    label: field.label,
+    source: field.source,
+    type: field.type,
+    terms: [{ kind: 'field', value: field.path, format: '', steps: [] }],
+    formats: field.formats,
+  });
+}
+
+/** The chip of a new ask place. */
+export function askChip(): Chip {
+  const hint = 'what to put in';
+  return chip(`{ask "${hint}"}`, {
+    role: 'ASK',
+    label: hint,
+    source: 'ask',
+    terms: [{ kind: 'ask', value: hint, format: '', steps: [] }],
+  });
+}
+
+/** The marks of a new choice; its condition is about the first field there is, until the writer says another. */
+export function choiceChips(fields: FoundField[]): Chip[] {
+  const first = fields[0];
+  const path = first?.path ?? 'today';
+  return [
+    chip(`{when ${path} is filled}`, {
+      role: 'WHEN',
+      label: `${first?.label ?? 'Today'} is filled`,
+      choice: 0,
+    }),
+    otherwiseChip(),
+    chip('{end}', { role: 'END', choice: 0 }),
+  ];
+}
+
+/** The mark of a branch for everybody else. */
+export function otherwiseChip(): Chip {
+  return chip('{otherwise}', { role: 'OTHERWISE', choice: 0 });
+}
+
+/** The mark of a branch with a condition. */
+export function branchChip(first: boolean, written: string, sentence: string): Chip {
+  return chip(`{${first ? 'when' : 'otherwise when'} ${written}}`, {
+    role: first ? 'WHEN' : 'OTHERWISE',
+    label: sentence,
+    choice: 0,
+  });
+}
+
+/** The condition a mark is written with; empty for one without. */
+export function conditionOf(mark: Chip): string {
+  return mark.written.replace(/^\{(otherwise )?when /, '').replace(/^\{\w+|\}$/g, '');
 }

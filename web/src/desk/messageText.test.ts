@@ -19,7 +19,10 @@ function piece(text: string, origin: Piece['origin'] = 'WRITTEN', written = ''):
     label: 'First name',
     path: written ? 'person.first_name' : '',
     stored: text,
+    format: '',
+    fallback: 0,
     type: 'TEXT',
+    place: null,
     start: 0,
     end: 0,
   };

@@ -23,8 +23,10 @@ export const messageSchema = new Schema({
         const piece = node.attrs.piece as Piece;
         const dom = document.createElement('button');
         dom.type = 'button';
-        dom.className = 'gap';
-        dom.append(piece.origin === 'BROKEN' ? piece.text : `${piece.label}?`);
+        dom.className = piece.origin === 'ASKED' ? 'gap ask' : 'gap';
+        dom.append(
+          piece.origin === 'BROKEN' ? piece.text : piece.origin === 'ASKED' ? piece.label : `${piece.label}?`,
+        );
         return dom;
       },
       leafText: () => '',
@@ -50,7 +52,25 @@ export const messageSchema = new Schema({
 });
 
 function isOpen(piece: Piece): boolean {
-  return piece.origin === 'GAP' || piece.origin === 'BROKEN';
+  return piece.origin === 'GAP' || piece.origin === 'BROKEN' || piece.origin === 'ASKED';
+}
+
+/** A piece as it stands in one line; a place still to be filled is a thing of its own. */
+export function inlineOf(piece: Piece, at: number): Node {
+  return isOpen(piece)
+    ? messageSchema.node('gap', { piece })
+    : messageSchema.text(piece.text.replace(/\n/g, ' '), [messageSchema.mark('value', { at, piece })]);
+}
+
+/** The places where a template asks for something, open or answered, with how much of the document each takes. */
+export function asksOf(doc: Node, hint: string): { at: number; size: number; piece: Piece }[] {
+  const asks: { at: number; size: number; piece: Piece }[] = [];
+  doc.descendants((node, at) => {
+    const piece = node.type.name === 'gap' ? (node.attrs.piece as Piece) : valueOf(node)?.piece;
+    const asked = piece?.origin === 'ASKED' || piece?.origin === 'ANSWERED';
+    if (piece && asked && piece.stored === hint) asks.push({ at, size: node.nodeSize, piece });
+  });
+  return asks;
 }
 
 /** Builds the document of one text from its merged pieces. */

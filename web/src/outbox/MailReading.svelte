@@ -12,6 +12,11 @@
     CHOSEN: 'chosen for this message',
     TYPED: 'written for this message',
   };
+
+  function title(piece: Schemas['KeptPiece']): string | undefined {
+    if (piece.origin === 'ANSWERED') return `asked for “${piece.stored}”, put in by the sender`;
+    return piece.path ? `${piece.path}, ${origins[piece.origin] ?? ''}` : origins[piece.origin];
+  }
 </script>
 
 <div class="mail">
@@ -29,8 +34,11 @@
         {#each pieces as piece, i (i)}<span
             class:value={piece.path !== ''}
             class:typed={piece.origin === 'TYPED' && piece.text.trim() !== ''}
-            title={piece.path ? `${piece.path}, ${origins[piece.origin] ?? ''}` : origins[piece.origin]}
-            >{piece.text}</span
+            class:answered={piece.origin === 'ANSWERED'}
+            title={title(piece)}
+            >{piece.text}{#if piece.origin === 'ANSWERED'}<span class="unseen">
+                ({title(piece)})</span
+              >{/if}</span
           >{/each}
       {:else}{read.text}{/if}
     </div>
@@ -126,5 +134,11 @@
     overflow: auto;
     font-size: 12px;
     line-height: 1.45;
+  }
+
+  .answered {
+    padding: 0 3px;
+    border: 1px dotted var(--edge);
+    border-radius: var(--corner);
   }
 </style>

@@ -10,6 +10,7 @@
     most = 200,
     value = $bindable(''),
     invalid = false,
+    grab = true,
   }: {
     label: string;
     type: Schemas['Fact']['type'];
@@ -18,11 +19,14 @@
     most?: number;
     value?: string;
     invalid?: boolean;
+    /** Takes the focus when it appears. */
+    grab?: boolean;
   } = $props();
 
   const aria = $derived({ 'aria-label': label, 'aria-invalid': invalid ? true : undefined });
 
   function focus(element: HTMLElement) {
+    if (!grab) return;
     element.focus();
     if (element instanceof HTMLInputElement && element.type === 'text') element.select();
   }

@@ -22,6 +22,15 @@
   let opener = $state<HTMLButtonElement>();
   const organisation = $derived(fact.type === 'RELATION' && fact.choices.length === 0);
 
+  $effect(() => {
+    // An address can lead to a field: its line is gone to, and opened.
+    if (location.hash === `#fact-${fact.name}` && opener) {
+      opener.scrollIntoView({ block: 'center' });
+      opener.focus();
+      history.replaceState(history.state, '', location.pathname);
+    }
+  });
+
   function open() {
     typed = fact.stored;
     wrong = '';

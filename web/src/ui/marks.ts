@@ -7,4 +7,8 @@ export const marks: Record<string, string> = {
   user: '✎',
   house: '⌂',
   date: '▫',
+  history: '▫',
+  document: '▫',
+  ask: '⬚',
+  choice: '⟦',
 };

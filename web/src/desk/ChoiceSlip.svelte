@@ -1,0 +1,184 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import type { About } from '../library/about';
+  import Button from '../ui/Button.svelte';
+  import Sentence from '../ui/Sentence.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import type { Chip } from './draftText';
+  import { branchChip, conditionOf, type FoundField } from './finding';
+
+  /** A choice's slip: when this branch prints, as a sentence and in its written form, and for how many people. */
+  let {
+    chip,
+    anchor,
+    about,
+    fields,
+    editable,
+    hasOtherwise,
+    onchanged,
+    onbranch,
+    onotherwise,
+    onremovebranch,
+    onremove,
+    onclose,
+  }: {
+    chip: Chip;
+    anchor: HTMLElement;
+    about: About;
+    fields: FoundField[];
+    editable: boolean;
+    /** Whether the choice has a branch for everybody else. */
+    hasOtherwise: boolean;
+    onchanged: (chip: Chip) => void;
+    onbranch: () => void;
+    onotherwise: () => void;
+    onremovebranch: () => void;
+    onremove: (keepWords: boolean) => void;
+    onclose: () => void;
+  } = $props();
+
+  const first = untrack(() => chip.role === 'WHEN');
+  let written = $state(untrack(() => conditionOf(chip)));
+  let condition = $state<Schemas['ShownCondition'] | null>(null);
+  let read = $state<Schemas['ReadCondition'] | null>(null);
+  let verbs = $state<Schemas['ShownVerb'][]>([]);
+  let wrong = $state('');
+  let asWritten = $state(false);
+  const conditional = $derived(chip.role !== 'END' && written !== '');
+
+  void ask('get', '/api/desk/verbs').then((all) => (verbs = all));
+  if (untrack(() => conditional))
+    void take({ about: untrack(() => about), written: untrack(() => written), condition: null }, false);
+
+  async function take(request: Schemas['ConditionRequest'], changed = true) {
+    try {
+      const answer = await ask('post', '/api/desk/condition', { body: request });
+      read = answer;
+      wrong = '';
+      if (answer.condition) {
+        condition = answer.condition;
+        written = answer.written;
+        if (changed) onchanged(branchChip(first, answer.written, answer.sentence));
+      }
+    } catch (failure) {
+      wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+    }
+  }
+
+  function change(next: Schemas['ShownCondition']) {
+    condition = next;
+    void take({ about, written: null, condition: next });
+  }
+</script>
+
+<Slip
+  title={chip.role === 'END' || !conditional ? 'A choice' : first ? 'When' : 'Otherwise when'}
+  {anchor}
+  wide
+  {onclose}
+>
+  {#if conditional}
+    {#if condition && verbs.length}
+      <div class="words">
+        <fieldset disabled={!editable}>
+          <Sentence {condition} {fields} {verbs} label="When this branch prints" onchange={change} />
+        </fieldset>
+      </div>
+    {/if}
+    <p class="count" role="status">
+      {#if read?.condition}holds for <b>{read.holds}</b> of {read.of}{/if}
+    </p>
+    {#each read?.problems ?? [] as problem (problem.sentence)}
+      <p class="wrong" role="alert">
+        {problem.sentence}
+        {#if problem.nearest.length}Did you mean {problem.nearest.join(' or ')}?{/if}
+      </p>
+    {/each}
+    {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+    {#if asWritten || (read && !read.condition)}
+      <label class="written">
+        Written form
+        <textarea
+          rows="2"
+          disabled={!editable}
+          bind:value={written}
+          onchange={() => void take({ about, written, condition: null })}
+          onkeydown={(event) => {
+            if (event.key === 'Enter') {
+              event.preventDefault();
+              void take({ about, written, condition: null });
+            }
+          }}></textarea>
+      </label>
+    {/if}
+  {:else if chip.role === 'OTHERWISE'}
+    <p>For everybody for whom nothing before it holds.</p>
+  {/if}
+  <p class="ways">
+    {#if conditional && !asWritten}
+      <Button quiet onclick={() => (asWritten = true)}>Written form</Button>
+    {/if}
+    {#if editable}
+      <Button quiet onclick={onbranch}>Add a branch</Button>
+      {#if !hasOtherwise}<Button quiet onclick={onotherwise}>Add words for the rest</Button>{/if}
+      {#if chip.role === 'OTHERWISE'}
+        <Button quiet danger onclick={onremovebranch}>Take this branch out</Button>
+      {/if}
+      <Button quiet onclick={() => onremove(true)}>Dissolve the choice, keep its words</Button>
+      <Button quiet danger onclick={() => onremove(false)}>Delete the choice</Button>
+    {/if}
+  </p>
+</Slip>
+
+<style>
+  fieldset {
+    min-width: 0;
+    margin: 0;
+    padding: 0;
+    border: 0;
+  }
+
+  .words {
+    font-size: 14px;
+  }
+
+  .count {
+    min-height: 1.5em;
+    color: var(--ink-soft);
+  }
+
+  .count b {
+    color: var(--ink);
+  }
+
+  .wrong {
+    color: var(--stop);
+  }
+
+  .written {
+    display: block;
+    margin-top: 6px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  textarea {
+    width: 100%;
+    padding: 5px 7px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 13px/1.4 var(--sans);
+  }
+
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 8px;
+    margin: 8px 0 0 -6px;
+    padding-top: 4px;
+    border-top: 1px solid var(--rule-soft);
+  }
+</style>

@@ -1,0 +1,117 @@
+<script lang="ts">
+  import Act from '../ui/Act.svelte';
+  import type { DeskState } from './deskState.svelte';
+
+  /** Stress proofs: the few people that together show all the draft can do, each with why they were chosen. */
+  let { desk }: { desk: DeskState } = $props();
+
+  const stress = $derived(desk.stress);
+  const many = $derived(stress.choice?.proofs.length ?? 0);
+  let listed = $state(false);
+
+  function bound(): string {
+    const choice = stress.choice!;
+    return choice.leastPossible === many
+      ? 'no fewer would do'
+      : `at least ${choice.leastPossible} are needed`;
+  }
+</script>
+
+<div class="stress" role="status">
+  {#if stress.running}
+    <span>Trying the draft with everybody: {stress.read} of {stress.of} …</span>
+    <Act onclick={() => stress.stop()}>Stop</Act>
+  {:else if stress.failed}
+    <span class="wrong">{stress.failed}</span>
+    <Act onclick={() => void desk.stepStress(1)}>Try again</Act>
+  {:else if stress.current}
+    <span class="head">
+      <b>Stress proof {stress.at + 1} of {many}</b>
+      <Act aria-label="Previous stress proof" title="Shift+F2" onclick={() => void desk.stepStress(-1)}>‹</Act
+      >
+      <Act aria-label="Next stress proof" title="F2" onclick={() => void desk.stepStress(1)}>›</Act>
+      <Act soft aria-expanded={listed} onclick={() => (listed = !listed)}
+        >{listed ? 'less' : 'all of them'}</Act
+      >
+    </span>
+    <ul class="why">
+      {#each stress.current.why as reason (reason)}<li>{reason}</li>{/each}
+    </ul>
+    {#if listed}
+      <p class="soft">
+        {many} of {stress.choice!.read} people show all {stress.choice!.things} things this draft does; {bound()}.
+      </p>
+      <ol>
+        {#each stress.choice!.proofs as proof, i (proof.id + (proof.dealId ?? ''))}
+          <li>
+            <Act
+              aria-current={i === stress.at ? 'true' : undefined}
+              onclick={() => {
+                stress.at = i;
+                void desk.proveWith(proof, true);
+              }}><bdi>{proof.name || 'no name'}</bdi></Act
+            >
+            <small>{proof.why.join('; ')}</small>
+          </li>
+        {/each}
+      </ol>
+    {/if}
+  {:else}
+    <Act title="The few people that show all the draft can do (F2)" onclick={() => void desk.stepStress(1)}
+      >Stress proofs</Act
+    >
+  {/if}
+</div>
+
+<style>
+  .stress {
+    margin: 2px 0 0 2px;
+    font-size: 12.5px;
+  }
+
+  .head {
+    display: flex;
+    gap: 4px;
+    align-items: baseline;
+  }
+
+  b {
+    margin-right: 4px;
+    font-weight: 600;
+  }
+
+  .why li {
+    display: inline;
+    color: var(--ink-soft);
+  }
+
+  .why li:not(:last-child)::after {
+    content: ' · ';
+  }
+
+  ol {
+    max-height: 200px;
+    margin: 4px 0;
+    overflow: auto;
+    border-top: 1px solid var(--rule);
+  }
+
+  ol li {
+    padding: 1px 0;
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  ol :global([aria-current]) {
+    font-weight: 600;
+  }
+
+  small,
+  .soft {
+    color: var(--ink-soft);
+    font-size: var(--small);
+  }
+
+  .wrong {
+    color: var(--stop);
+  }
+</style>

@@ -1,0 +1,55 @@
+<script lang="ts">
+  import { route } from '../app/router';
+  import Page from '../ui/Page.svelte';
+  import Facts from './HouseFacts.svelte';
+  import Fields from './Fields.svelte';
+  import Holidays from './Holidays.svelte';
+  import Salutations from './Salutations.svelte';
+
+  /** The house's rules: what it says of itself, how it greets, when nobody works, and the fields it adds. */
+  const parts = [
+    ['facts', 'Facts', Facts],
+    ['salutations', 'Salutations', Salutations],
+    ['holidays', 'Holidays', Holidays],
+    ['fields', 'Fields', Fields],
+  ] as const;
+  const part = $derived(String((route.params as Record<string, string>).part ?? 'facts'));
+  const shown = $derived(parts.find(([code]) => code === part) ?? parts[0]);
+  const Part = $derived(shown[2]);
+</script>
+
+<Page title="The house’s rules">
+  {#snippet actions()}
+    <nav aria-label="Parts">
+      {#each parts as [code, label] (code)}
+        <a href="/house/{code}" aria-current={shown[0] === code ? 'page' : undefined}>{label}</a>
+      {/each}
+    </nav>
+  {/snippet}
+  <div class="part">
+    <Part />
+  </div>
+</Page>
+
+<style>
+  nav {
+    display: flex;
+    gap: 14px;
+  }
+
+  a {
+    padding: 4px 0;
+    text-decoration: none;
+  }
+
+  a[aria-current] {
+    border-bottom: 2px solid var(--act);
+    color: var(--ink);
+    font-weight: 600;
+  }
+
+  .part {
+    max-width: 1180px;
+    padding: 14px 20px 40px;
+  }
+</style>

@@ -1,0 +1,150 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client';
+  import Steps from './Steps.svelte';
+
+  type FoundField = Schemas['FoundField'];
+  type ShownMeasure = Schemas['ShownMeasure'];
+
+  /** What a value is compared with: words, a figure, a day, yes or no, or another value. */
+  let {
+    measure,
+    field,
+    fields,
+    inDays,
+    onchange,
+  }: {
+    measure: ShownMeasure;
+    field: FoundField | undefined;
+    fields: FoundField[];
+    /** A number of days, whatever the field. */
+    inDays: boolean;
+    onchange: (measure: ShownMeasure) => void;
+  } = $props();
+
+  const days = $derived(field?.group === 'DAYS');
+  const others = $derived(fields.filter((one) => one.group === field?.group && one.path !== field?.path));
+  const wide = $derived(Math.min(Math.max(measure.value.length + 1, 7), 26));
+
+  function becomeDay(which: string) {
+    onchange(
+      which === 'a day'
+        ? { kind: 'text', value: '', currency: '', steps: [] }
+        : { kind: 'field', value: which, currency: '', steps: measure.kind === 'field' ? measure.steps : [] },
+    );
+  }
+</script>
+
+{#if inDays}
+  <input
+    type="number"
+    min="0"
+    max="99999"
+    aria-label="How many days"
+    value={measure.value}
+    onchange={(event) => onchange({ ...measure, value: event.currentTarget.value || '0' })}
+  />
+{:else if days}
+  <select
+    aria-label="Which day"
+    value={measure.kind === 'field' ? measure.value : 'a day'}
+    onchange={(event) => becomeDay(event.currentTarget.value)}
+  >
+    <option value="today">today</option>
+    <option value="a day">the day</option>
+    {#each others.filter((one) => one.path !== 'today') as one (one.path)}
+      <option value={one.path}>{one.label}</option>
+    {/each}
+  </select>
+  {#if measure.kind === 'field'}
+    <Steps steps={measure.steps} onchange={(steps) => onchange({ ...measure, steps })} />
+  {:else}
+    <input
+      type="date"
+      aria-label="The day"
+      value={measure.value}
+      onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
+    />
+  {/if}
+{:else if measure.kind === 'field'}
+  <select
+    aria-label="Which value"
+    value={measure.value}
+    onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
+  >
+    {#if !others.some((one) => one.path === measure.value)}<option value={measure.value}
+        >{measure.value}</option
+      >{/if}
+    {#each others as one (one.path)}<option value={one.path}>{one.label}</option>{/each}
+  </select>
+{:else if field?.group === 'ANSWER'}
+  <select
+    aria-label="Yes or no"
+    value={measure.kind}
+    onchange={(event) => onchange({ ...measure, kind: event.currentTarget.value })}
+  >
+    <option>yes</option>
+    <option>no</option>
+  </select>
+{:else if field?.group === 'FIGURES'}
+  <input
+    class="figure"
+    inputmode="decimal"
+    aria-label="The figure"
+    value={measure.value}
+    onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
+  />
+  {#if field.type === 'MONEY'}
+    <input
+      class="currency"
+      aria-label="Currency, or none for any"
+      placeholder="any"
+      maxlength="3"
+      value={measure.currency}
+      onchange={(event) => onchange({ ...measure, currency: event.currentTarget.value.trim().toUpperCase() })}
+    />
+  {/if}
+{:else if field?.choices.length}
+  <select
+    aria-label="Which"
+    value={measure.value}
+    onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
+  >
+    {#if !field.choices.includes(measure.value)}<option value={measure.value}>{measure.value || '…'}</option
+      >{/if}
+    {#each field.choices as choice (choice)}<option>{choice}</option>{/each}
+  </select>
+{:else}
+  <input
+    aria-label="The words"
+    style:width="{wide}ch"
+    value={measure.value}
+    onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
+  />
+{/if}
+
+<style>
+  select,
+  input {
+    max-width: 200px;
+    field-sizing: content;
+    border: 0;
+    border-bottom: 1px dotted var(--act);
+    background: none;
+    color: var(--act);
+    font: inherit;
+  }
+
+  select :global(option) {
+    background: var(--sheet);
+    color: var(--ink);
+  }
+
+  [type='number'],
+  .figure {
+    width: 64px;
+  }
+
+  .currency {
+    width: 42px;
+  }
+</style>
