@@ -45,11 +45,20 @@
   let verbs = $state<Schemas['ShownVerb'][]>([]);
   let wrong = $state('');
   let asWritten = $state(false);
+  let sentenceShown = $state<HTMLElement>();
+  let begun = false;
   const conditional = $derived(chip.role !== 'END' && written !== '');
 
   void ask('get', '/api/desk/verbs').then((all) => (verbs = all));
   if (untrack(() => conditional))
     void take({ about: untrack(() => about), written: untrack(() => written), condition: null }, false);
+
+  // The sentence comes a moment after the slip, and is what one opened it for.
+  $effect(() => {
+    if (begun || !condition || !verbs.length || !sentenceShown) return;
+    begun = true;
+    sentenceShown.querySelector<HTMLElement>('select')?.focus();
+  });
 
   async function take(request: Schemas['ConditionRequest'], changed = true) {
     try {
@@ -80,7 +89,7 @@
 >
   {#if conditional}
     {#if condition && verbs.length}
-      <div class="words">
+      <div class="words" bind:this={sentenceShown}>
         <fieldset disabled={!editable}>
           <Sentence {condition} {fields} {verbs} label="When this branch prints" onchange={change} />
         </fieldset>

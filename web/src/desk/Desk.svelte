@@ -82,6 +82,13 @@
     field(note.part)?.goTo(note.start);
   }
 
+  /** Changes the chip whose slip is open; the slip stays beside it. */
+  function changeChip(changed: Chip) {
+    if (!chip) return;
+    const anchor = field(chip.part)?.replaceChip(chip.at, changed) ?? chip.anchor;
+    chip = { ...chip, chip: changed, anchor };
+  }
+
   /** A branch like the first one a new choice has, until the writer says when it prints. */
   function anotherBranch(): Chip {
     const first = desk.fields[0];
@@ -259,7 +266,7 @@
   {@const marks = field(open.part)?.choice(open.at) ?? []}
   {@const end = marks.at(-1)}
   {@const last = marks.at(-2)}
-  {#key open.anchor}
+  {#key `${open.part} ${open.at}`}
     <ChoiceSlip
       chip={open.chip}
       anchor={open.anchor}
@@ -267,7 +274,7 @@
       fields={desk.fields}
       editable={desk.mayChange}
       hasOtherwise={last !== undefined && last.chip.role === 'OTHERWISE' && !last.chip.label}
-      onchanged={(changed) => field(open.part)?.replaceChip(open.at, changed)}
+      onchanged={changeChip}
       onbranch={() => {
         const before = last && last.chip.role === 'OTHERWISE' && !last.chip.label ? last : end;
         if (before) field(open.part)?.addBranch(before.position, anotherBranch());
@@ -299,8 +306,7 @@
     personName={desk.proof.person.name}
     editable={desk.mayChange}
     onchanged={(changed) => {
-      field(open.part)?.replaceChip(open.at, changed);
-      if (chip) chip.chip = changed;
+      changeChip(changed);
     }}
     onmended={() => void desk.mended()}
     onremove={() => {

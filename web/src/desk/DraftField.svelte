@@ -12,6 +12,7 @@
     choicesOf,
     documentOf,
     draftSchema,
+    isMark,
     pasted,
     positionOf,
     sourceOf,
@@ -92,6 +93,20 @@
     asked = true;
     const tr = state.tr.replaceWith(from, from + 1, draftSchema.text(written));
     editor.dispatch(tr.setSelection(TextSelection.create(tr.doc, from + written.length)).scrollIntoView());
+    return true;
+  }
+
+  /** Words typed while a mark of a choice is selected go behind it, rather than break the choice. */
+  function typedOnMark(editor: EditorView, text: string): boolean {
+    const { selection, tr } = editor.state;
+    if (!(selection instanceof NodeSelection) || !isMark(selection.node.attrs.chip as Chip)) return false;
+    const at = selection.to;
+    editor.dispatch(
+      tr
+        .insertText(text, at)
+        .setSelection(TextSelection.create(tr.doc, at + text.length))
+        .scrollIntoView(),
+    );
     return true;
   }
 
@@ -178,14 +193,15 @@
           'aria-label': label,
           'aria-multiline': String(!oneLine),
           'aria-readonly': String(!editable),
+          ...(editable ? {} : { tabindex: '0' }),
           'aria-controls': `${id}-finder`,
           ...(finding && found[at] ? { 'aria-activedescendant': `${id}-finder-${at}` } : {}),
           spellcheck: 'true',
         }),
         handleKeyDown: onKey,
-        handleTextInput: (_, __, ___, text) => {
+        handleTextInput: (editor, _, __, text) => {
           if (text === '{') asked = true;
-          return false;
+          return typedOnMark(editor, text);
         },
         handleClickOn: (_, __, node, position, event) => {
           if (node.type.name !== 'field') return false;
@@ -299,10 +315,11 @@
     if (tr.docChanged) view.dispatch(tr.setMeta('addToHistory', false));
   }
 
-  /** Puts another field in the place of the chip at a position. */
-  export function replaceChip(position: number, chip: Chip): void {
-    if (view?.state.doc.nodeAt(position)?.type.name !== 'field') return;
+  /** Puts another field in the place of the chip at a position; returns what it is drawn as. */
+  export function replaceChip(position: number, chip: Chip): HTMLElement | null {
+    if (view?.state.doc.nodeAt(position)?.type.name !== 'field') return null;
     view.dispatch(view.state.tr.replaceWith(position, position + 1, draftSchema.node('field', { chip })));
+    return view.nodeDOM(position) as HTMLElement | null;
   }
 
   export function removeChip(position: number): void {
@@ -366,11 +383,15 @@
   /** Puts the cursor at an offset of the source. */
   export function goTo(offset: number): void {
     if (!view) return;
-    const position = positionOf(view.state.doc, offset);
-    view.focus();
-    view.dispatch(
-      view.state.tr.setSelection(TextSelection.near(view.state.doc.resolve(position))).scrollIntoView(),
-    );
+    const { doc, tr } = view.state;
+    const position = positionOf(doc, offset);
+    const chip = doc.nodeAt(position)?.type.name === 'field';
+    // Where one can't write, the chip itself is marked; a cursor would not be seen.
+    const to =
+      chip && !editable ? NodeSelection.create(doc, position) : TextSelection.near(doc.resolve(position));
+    if (editable) view.focus();
+    else view.dom.focus();
+    view.dispatch(tr.setSelection(to).scrollIntoView());
   }
 
   /** How far down the page an offset of the source stands, in pixels of the window. */

@@ -143,8 +143,9 @@
       anchor={at.anchor}
       pinned={at.pinned}
       onplace={() => {
+        const { part, piece } = at;
         pointed = null;
-        ongoto(at.part, at.piece.start);
+        ongoto(part, piece.start);
       }}
       onclose={() => (pointed = null)}
     />

@@ -23,6 +23,10 @@
 
   const days = $derived(field?.group === 'DAYS');
   const others = $derived(fields.filter((one) => one.group === field?.group && one.path !== field?.path));
+  /** The label as the field has it, however it was typed. */
+  const label = $derived(
+    field?.choices.find((one) => one.toLowerCase() === measure.value.trim().toLowerCase()) ?? measure.value,
+  );
   const wide = $derived(Math.min(Math.max(measure.value.length + 1, 7), 26));
 
   function becomeDay(which: string) {
@@ -106,11 +110,10 @@
 {:else if field?.choices.length}
   <select
     aria-label="Which"
-    value={measure.value}
+    value={label}
     onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
   >
-    {#if !field.choices.includes(measure.value)}<option value={measure.value}>{measure.value || '…'}</option
-      >{/if}
+    {#if !field.choices.includes(label)}<option value={measure.value}>{measure.value || '…'}</option>{/if}
     {#each field.choices as choice (choice)}<option>{choice}</option>{/each}
   </select>
 {:else}

@@ -23,7 +23,7 @@
     </colgroup>
     <thead>
       <tr>
-        {#each heads as head, i (i)}<th scope="col">{head}</th>{/each}
+        {#each heads as head, i (i)}{#if head}<th scope="col">{head}</th>{:else}<td></td>{/if}{/each}
       </tr>
     </thead>
     <tbody>{@render children()}</tbody>

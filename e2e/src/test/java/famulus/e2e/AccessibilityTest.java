@@ -69,6 +69,30 @@ class AccessibilityTest extends BrowserTest {
         page.getByRole(AriaRole.DIALOG).waitFor();
         scan(page, "a field's slip");
         page.keyboard().press("Escape");
+        page.navigate(address("/templates"));
+        link(page, "Before placement").click();
+        page.locator(".tag.taken").first().waitFor();
+        scan(page, "the desk with choices");
+        page.locator(".tag.when").first().click();
+        page.getByText("holds for").waitFor();
+        scan(page, "a choice's slip");
+        page.keyboard().press("Escape");
+        page.keyboard().press("F2");
+        button(page, "all of them").click();
+        scan(page, "stress proofs");
+        page.locator(".mail .value").first().click();
+        page.getByRole(AriaRole.DIALOG).waitFor();
+        scan(page, "why a word says so");
+        page.keyboard().press("Escape");
+        page.locator(".chip.deal").last().click();
+        page.getByText("Filled for").waitFor();
+        scan(page, "what a field holds");
+        page.keyboard().press("Escape");
+        for (String part : new String[] {"facts", "salutations", "holidays", "fields"}) {
+            page.navigate(address("/house/" + part));
+            page.getByRole(AriaRole.TABLE).waitFor();
+            scan(page, "the house's " + part);
+        }
         link(page, "Outbox").click();
         page.getByText("went").first().waitFor();
         scan(page, "Outbox");

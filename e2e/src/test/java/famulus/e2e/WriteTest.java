@@ -70,7 +70,7 @@ class WriteTest extends BrowserTest {
         title.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put on the record"))
                 .click();
         assertThat(textbox(page, "Subject of this message")).hasText("For Dr Okafor");
-        assertThat(page.getByText("one gap to fill")).isVisible();
+        assertThat(page.getByText("one place to fill")).isVisible();
 
         button(page, "Send now").click();
         Locator mobile = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Mobile is missing"));

@@ -1,0 +1,152 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The house's rules: its own fields, facts, holidays and ways of greeting. */
+class HouseTest extends BrowserTest {
+    private static Locator row(Page page, String text) {
+        return page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText(text));
+    }
+
+    @Test
+    void aFieldOfOnesOwnIsAddedUsedRenamedAndRetired() {
+        Page page = openAs("Amos", "/house/fields");
+        button(page, "Add a field").click();
+        textbox(page, "What it is called").fill("Gate code");
+        page.getByLabel("a column of the list").check();
+        button(page, "Keep").click();
+        assertThat(row(page, "Gate code")).containsText("{contact.gate_code}");
+
+        find(page, "Ines Okafor-Brandt");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Gate code")))
+                .click();
+        page.keyboard().type("4711");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("4711")).isVisible();
+        link(page, "People").click();
+        assertThat(page.getByRole(AriaRole.COLUMNHEADER, new Page.GetByRoleOptions().setName("Gate code")))
+                .isVisible();
+
+        page.navigate(address("/templates"));
+        button(page, "New template").click();
+        textbox(page, "Name for colleagues").fill("At the gate");
+        page.getByLabel("It is about").selectOption("CONTACT");
+        button(page, "Begin").click();
+        textbox(page, "Text").focus();
+        page.keyboard().type("Code {gate");
+        page.keyboard().press("Enter");
+        assertThat(textbox(page, "Text").locator(".chip")).hasText("Gate code");
+        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+
+        page.navigate(address("/house/fields"));
+        row(page, "Gate code").getByText("change").click();
+        textbox(page, "What it is called").fill("Code of the gate");
+        button(page, "Keep").click();
+        assertThat(row(page, "Code of the gate")).containsText("{contact.gate_code}");
+
+        row(page, "Code of the gate").getByText("retire").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("One template uses it");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("At the gate");
+        button(page, "Retire").click();
+        assertThat(row(page, "Code of the gate")).containsText("retired");
+        row(page, "Code of the gate").getByText("bring back").click();
+        assertThat(row(page, "Code of the gate")).not().containsText("retired");
+    }
+
+    @Test
+    void whatAFieldCantBeIsSaidAtThePlace() {
+        Page page = openAs("Amos", "/house/fields");
+        button(page, "Add a field").click();
+        textbox(page, "What it is called").fill("First name");
+        button(page, "Keep").click();
+        assertThat(page.getByText("Another field is called so already.")).isVisible();
+        assertThat(textbox(page, "What it is called")).hasValue("First name");
+    }
+
+    @Test
+    void salutationsShowHowTheyComeOutBeforeTheyAreKept() {
+        Page page = openAs("Oriel", "/house/salutations");
+        Locator examples = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("How it comes out"));
+        assertThat(examples).containsText(Pattern.compile("Dear \\w+"));
+        textbox(page, "Rule 4, opening").fill("Hello");
+        assertThat(examples).containsText(Pattern.compile("Hello \\w+"));
+        textbox(page, "Rule 4, address").fill("{deal.name}");
+        assertThat(page.getByText("A salutation can use {person.title}")).isVisible();
+        button(page, "As it was").click();
+        assertThat(textbox(page, "Rule 4, opening")).hasValue("Dear");
+    }
+
+    @Test
+    void howSomebodyIsAddressedIsSetOnTheirPage() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Title")))
+                .click();
+        page.keyboard().type("Ms");
+        page.keyboard().press("Enter");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Addressed")))
+                .click();
+        page.getByLabel("Addressed").last().selectOption("formal");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("formally")).isVisible();
+        page.keyboard().press("w");
+        page.getByRole(AriaRole.OPTION).first().waitFor();
+        page.keyboard().type("Season opener");
+        assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("Season opener");
+        page.keyboard().press("Enter");
+        assertThat(textbox(page, "Text of this message")).containsText("Dear Ms Okafor-Brandt,");
+    }
+
+    @Test
+    void holidaysAreChangedWithWhatIsWrongAtItsLine() {
+        Page page = openAs("Oriel", "/house/holidays");
+        button(page, "Add a holiday").click();
+        textbox(page, "Name of holiday 9").fill("Day of the bee");
+        textbox(page, "Day of holiday 9").fill("31 June");
+        button(page, "Keep").click();
+        assertThat(page.getByText("This is no day.")).isVisible();
+        textbox(page, "Day of holiday 9").fill("05-20");
+        button(page, "Keep").click();
+        page.getByText("The holidays of United Kingdom are kept.").waitFor();
+        page.reload();
+        assertThat(textbox(page, "Name of holiday 9")).hasValue("Day of the bee");
+        button(page, "Put back as they came").click();
+        assertThat(textbox(page, "Name of holiday 9")).hasCount(0);
+    }
+
+    @Test
+    void aFactOfTheHouseIsKeptWithItsDay() {
+        Page page = openAs("Oriel", "/house");
+        assertThat(row(page, "Hives kept")).containsText("2400");
+        button(page, "Add a fact").click();
+        textbox(page, "What it is called").fill("Queens raised");
+        page.getByLabel("Sort").selectOption("NUMBER");
+        textbox(page, "What it says").fill("a few");
+        page.getByLabel("As of").fill("2026-04-01");
+        button(page, "Keep").click();
+        assertThat(textbox(page, "What it says")).hasAttribute("aria-invalid", "true");
+        textbox(page, "What it says").fill("300");
+        button(page, "Keep").click();
+        assertThat(row(page, "Queens raised")).containsText("2026-04-01");
+        row(page, "Queens raised").getByText("take away").click();
+        assertThat(row(page, "Queens raised")).hasCount(0);
+        button(page, "Undo").click();
+        assertThat(row(page, "Queens raised")).hasCount(1);
+    }
+
+    @Test
+    void othersReadTheRulesAndDoNotChangeThem() {
+        Page page = openAs("Signe", "/house/fields");
+        assertThat(row(page, "Orchard name")).isVisible();
+        assertThat(button(page, "Add a field")).hasCount(0);
+        page.navigate(address("/house/holidays"));
+        assertThat(row(page, "Good Friday")).isVisible();
+        assertThat(button(page, "Keep")).hasCount(0);
+    }
+}
