@@ -248,6 +248,10 @@
           topOf={(note) => field(note.part)?.topOf(note.start) ?? 0}
           onopen={openNote}
           onremedy={remedy}
+          onfix={(note, fix) => {
+            field(note.part)?.replaceSource(fix.start, fix.end, fix.text);
+            field(note.part)?.focus();
+          }}
         />
       </div>
       <ProofPane

@@ -370,11 +370,11 @@
     const doc = view.state.doc;
     const at = positionOf(doc, start);
     const node = doc.nodeAt(at);
-    if (node?.type.name === 'field') {
+    if (start < end && node?.type.name === 'field') {
       const begins = doc.textBetween(0, at, '\n').length;
       const written = (node.attrs.chip as Chip).written;
       const mended = written.slice(0, start - begins) + text + written.slice(end - begins);
-      view.dispatch(view.state.tr.replaceWith(at, at + 1, draftSchema.text(mended)));
+      view.dispatch(view.state.tr.replaceWith(at, at + 1, mended ? draftSchema.text(mended) : []));
     } else {
       view.dispatch(view.state.tr.insertText(text, at, positionOf(doc, end)));
     }

@@ -8,6 +8,7 @@
     layout,
     onopen,
     onremedy,
+    onfix,
   }: {
     notes: Schemas['ShownNote'][];
     topOf: (note: Schemas['ShownNote']) => number;
@@ -15,6 +16,8 @@
     layout: number;
     onopen: (note: Schemas['ShownNote']) => void;
     onremedy: (note: Schemas['ShownNote'], name: string) => void;
+    /** Mends it in the one obvious way. */
+    onfix: (note: Schemas['ShownNote'], fix: Schemas['ShownFix']) => void;
   } = $props();
 
   const between = 10;
@@ -42,6 +45,10 @@
         ><span class="unseen">{note.level === 'STOP' ? 'Stop: ' : 'Query: '}</span>{note.title}</button
       >
       <span>{note.remedy}</span>
+      {#if note.fix}
+        {@const fix = note.fix}
+        <span class="nearest"><button onclick={() => onfix(note, fix)}>{fix.label}</button></span>
+      {/if}
       {#if note.nearest.length}
         <span class="nearest">
           {#each note.nearest as name (name)}<button onclick={() => onremedy(note, name)}>{name}</button>

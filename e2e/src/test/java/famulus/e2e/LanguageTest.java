@@ -247,7 +247,9 @@ class LanguageTest extends BrowserTest {
         page.keyboard().press("Control+Enter");
         button(page, "Send now").last().click();
         page.getByText("On its way to Ines Okafor-Brandt.").waitFor();
-        page.locator(".message").first().click();
+        page.locator(".message")
+                .filter(new Locator.FilterOptions().setHasText("What we agreed for Larkfield East"))
+                .click();
         assertThat(page.locator(".mail .answered").first()).containsText("48 hives for East");
     }
 

@@ -2,7 +2,10 @@ package famulus.core.field;
 
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** The first word of a path. */
 public enum Root {
@@ -18,10 +21,15 @@ public enum Root {
     /** The newest of the deal. */
     DOCUMENT(RecordKind.DOCUMENT);
 
+    private static final Map<String, Root> BY_WORD =
+            Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(Root::word, Function.identity()));
+
     private final RecordKind kind;
+    private final String word;
 
     Root(RecordKind kind) {
         this.kind = kind;
+        this.word = name().toLowerCase(Locale.ROOT);
     }
 
     /** Whose fields stand behind the word. */
@@ -31,13 +39,11 @@ public enum Root {
 
     /** The word itself. */
     public String word() {
-        return name().toLowerCase(Locale.ROOT);
+        return word;
     }
 
     /** The root a path begins with, if it is one. */
     public static Optional<Root> of(Path path) {
-        return Arrays.stream(values())
-                .filter(root -> root.word().equals(path.root()))
-                .findFirst();
+        return Optional.ofNullable(BY_WORD.get(path.root()));
     }
 }

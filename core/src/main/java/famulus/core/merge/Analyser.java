@@ -71,9 +71,11 @@ public final class Analyser {
             boolean alwaysPrints =
                     !(term.operand() instanceof Operand.Reference || term.operand() instanceof Operand.Ask);
             if (alwaysPrints && i + 1 < terms.size()) {
+                Span rest = new Span(
+                        terms.get(i + 1).span().start(), terms.getLast().span().end());
                 problems.add(broken(
-                        terms.get(i + 1).span(),
-                        "This can never print, because what stands before it always does. Take it out."));
+                                rest, "This can never print, because what stands before it always does. Take it out.")
+                        .mendedBy(Problem.Fix.takeOut(new Span(term.span().end(), rest.end()))));
                 return;
             }
         }

@@ -1,5 +1,6 @@
 package famulus.core.merge;
 
+import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -30,11 +31,15 @@ final class ChoiceBuilder {
         }
     }
 
-    /** The tree; a choice that never ended becomes a broken tag and what followed it. */
-    List<Node> finish() {
+    /**
+     * The tree; a choice that never ended becomes a broken tag and what followed it.
+     *
+     * @param end where the text ends
+     */
+    List<Node> finish(int end) {
         while (!open.isEmpty()) {
             Open unended = open.pop();
-            unended.spill("This choice is never ended. Put {end} where it stops.")
+            unended.spill("This choice is never ended. Put {end} where it stops.", end)
                     .forEach(this::add);
         }
         return top;
@@ -53,7 +58,7 @@ final class ChoiceBuilder {
         if (tooDeep > 0) {
             add(tag.broken("This belongs to a choice that is nested too deep."));
         } else if (open.isEmpty()) {
-            add(tag.broken("There is no {when …} before this “otherwise”."));
+            add(tag.broken("There is no {when …} before this “otherwise”.", Problem.Fix.takeOut(tag.span())));
         } else if (open.peek().tag.guard() instanceof Guard.Otherwise) {
             add(tag.broken("After {otherwise} no other branch can come. Put {end} before it."));
         } else {
@@ -68,7 +73,7 @@ final class ChoiceBuilder {
             tooDeep--;
             add(tag.broken("This belongs to a choice that is nested too deep."));
         } else if (open.isEmpty()) {
-            add(tag.broken("There is no {when …} that could end here."));
+            add(tag.broken("There is no {when …} that could end here.", Problem.Fix.takeOut(tag.span())));
         } else {
             add(open.pop().ended(tag.span()));
         }
@@ -101,11 +106,15 @@ final class ChoiceBuilder {
             return new Node.Choice(branches, new Span(branches.getFirst().tag().start(), end.end()), end);
         }
 
-        private List<Node> spill(String sentence) {
+        private List<Node> spill(String sentence, int end) {
             endBranch();
             List<Node> spilled = new ArrayList<>();
             for (int i = 0; i < branches.size(); i++) {
-                spilled.add(tags.get(i).broken(i == 0 ? sentence : "This belongs to a choice that is never ended."));
+                spilled.add(
+                        i == 0
+                                ? tags.get(i)
+                                        .broken(sentence, new Problem.Fix("End it here", new Span(end, end), "{end}"))
+                                : tags.get(i).broken("This belongs to a choice that is never ended."));
                 spilled.addAll(branches.get(i).nodes());
             }
             return spilled;

@@ -11,6 +11,7 @@ import com.ibm.icu.util.MeasureUnit;
 import com.ibm.icu.util.ULocale;
 import famulus.core.field.Value;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -26,12 +27,17 @@ final class Formats {
     private final Locale locale;
     private final DateFormats dates;
     private final LocalizedNumberFormatter numbers;
-    private final Map<String, LocalizedNumberFormatter> amounts = new ConcurrentHashMap<>();
+    private final Map<Object, LocalizedNumberFormatter> numberFormats = new ConcurrentHashMap<>();
+    private final Map<Amount, LocalizedNumberFormatter> amounts = new ConcurrentHashMap<>();
+
+    private record Amount(FormatName format, String currency) {}
 
     private Formats(Locale locale) {
         this.locale = locale;
         this.dates = new DateFormats(locale);
-        this.numbers = NumberFormatter.withLocale(locale).precision(Precision.maxFraction(6));
+        this.numbers = NumberFormatter.withLocale(locale)
+                .precision(Precision.maxFraction(6))
+                .roundingMode(RoundingMode.HALF_UP);
     }
 
     /** The formats of a language and region. */
@@ -93,42 +99,42 @@ final class Formats {
     }
 
     private String number(BigDecimal number, Optional<Format> format) {
-        if (format.orElse(null) instanceof Format.Decimals decimals) {
-            return numbers.precision(Precision.fixedFraction(decimals.digits()))
-                    .format(number)
-                    .toString();
+        if (named(format).orElse(null) == FormatName.WORDS) {
+            return new RuleBasedNumberFormat(ULocale.forLocale(locale), RuleBasedNumberFormat.SPELLOUT).format(number);
         }
-        return named(format)
-                .map(name -> switch (name) {
-                    case WHOLE ->
-                        numbers.precision(Precision.integer()).format(number).toString();
-                    case PERCENT ->
-                        numbers.unit(MeasureUnit.PERCENT).format(number).toString();
-                    case WORDS ->
-                        new RuleBasedNumberFormat(ULocale.forLocale(locale), RuleBasedNumberFormat.SPELLOUT)
-                                .format(number);
-                    default -> numbers.format(number).toString();
-                })
-                .orElseGet(() -> numbers.format(number).toString());
+        Object key = format.orElse(null) instanceof Format.Decimals decimals
+                ? decimals
+                : named(format).orElse(null);
+        LocalizedNumberFormatter formatter =
+                key == null ? numbers : numberFormats.computeIfAbsent(key, this::numberFormat);
+        return formatter.format(number).toString();
+    }
+
+    /** Making a formatter takes far longer than using it. */
+    private LocalizedNumberFormatter numberFormat(Object asked) {
+        return switch (asked) {
+            case Format.Decimals decimals -> numbers.precision(Precision.fixedFraction(decimals.digits()));
+            case FormatName.WHOLE -> numbers.precision(Precision.integer());
+            case FormatName.PERCENT -> numbers.unit(MeasureUnit.PERCENT);
+            default -> numbers;
+        };
     }
 
     private String money(Value.Money money, Optional<Format> format) {
-        FormatName asked = named(format).orElse(FormatName.MONEY);
-        Currency currency;
+        Amount asked = new Amount(named(format).orElse(FormatName.MONEY), money.currency());
         try {
-            currency = Currency.getInstance(money.currency());
-        } catch (IllegalArgumentException unknown) {
+            return amounts.computeIfAbsent(asked, this::amountFormat)
+                    .format(money.amount())
+                    .toString();
+        } catch (IllegalArgumentException unknownCurrency) {
             return numbers.format(money.amount()) + " " + money.currency();
         }
-        String key = asked + money.currency();
-        return amounts.computeIfAbsent(key, any -> amountFormat(asked, currency))
-                .format(money.amount())
-                .toString();
     }
 
-    private LocalizedNumberFormatter amountFormat(FormatName asked, Currency currency) {
-        LocalizedNumberFormatter plain = NumberFormatter.withLocale(locale);
-        return switch (asked) {
+    private LocalizedNumberFormatter amountFormat(Amount asked) {
+        Currency currency = Currency.getInstance(asked.currency());
+        LocalizedNumberFormatter plain = NumberFormatter.withLocale(locale).roundingMode(RoundingMode.HALF_UP);
+        return switch (asked.format()) {
             case PLAIN_AMOUNT -> plain.precision(Precision.fixedFraction(currency.getDefaultFractionDigits()));
             case WHOLE_MONEY -> plain.unit(currency).precision(Precision.integer());
             default -> plain.unit(currency);

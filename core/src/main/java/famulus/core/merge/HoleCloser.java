@@ -36,7 +36,7 @@ final class HoleCloser {
     }
 
     static List<Piece> close(List<Piece> pieces) {
-        if (pieces.stream().noneMatch(Piece::leavesHole)) {
+        if (!anyHole(pieces)) {
             return pieces;
         }
         HoleCloser closer = new HoleCloser(pieces);
@@ -47,6 +47,15 @@ final class HoleCloser {
             }
         }
         return closer.rest();
+    }
+
+    private static boolean anyHole(List<Piece> pieces) {
+        for (Piece piece : pieces) {
+            if (piece.leavesHole()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Closes the hole at {@code at}; returns the end of the line it took out, or -1 when it took none. */

@@ -3,6 +3,7 @@ package famulus.core.merge;
 import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Reads the written form of a text into a {@link Program}, in one pass and in time linear to its length.
@@ -24,6 +25,8 @@ import java.util.List;
  * </pre>
  */
 public final class MergeParser {
+    private static final Set<String> MOMENTS = Set.of("today", "now");
+
     private final String source;
     private final ChoiceBuilder nodes = new ChoiceBuilder();
     private final StringBuilder literal = new StringBuilder();
@@ -57,7 +60,7 @@ public final class MergeParser {
             }
         }
         endLiteral(at);
-        return new Program(source, nodes.finish());
+        return new Program(source, nodes.finish(source.length()));
     }
 
     /** Backslashes mean something only right before an opening brace: two are one, an odd one makes the brace plain. */
@@ -99,14 +102,34 @@ public final class MergeParser {
             nodes.add(new Node.Broken(
                     source.substring(from, end),
                     new Problem(
-                            Problem.Code.FIELD_BROKEN,
-                            span,
-                            "This brace is never closed. Close it with }, or write \\{ for a plain brace.",
-                            List.of()),
+                                    Problem.Code.FIELD_BROKEN,
+                                    span,
+                                    "This brace is never closed. Close it with }, or write \\{ for a plain brace.",
+                                    List.of())
+                            .mendedBy(unclosed(span)),
                     span));
         }
         literalStart = end;
         return end;
+    }
+
+    /** What reads as a field or a tag once it is closed is closed; any other brace is made plain. */
+    private Problem.Fix unclosed(Span span) {
+        String closed = source.substring(span.start(), span.end()).stripTrailing() + "}";
+        int end = span.start() + closed.length() - 1;
+        boolean tag = Tag.read(closed, new Span(0, closed.length())).isPresent();
+        return tag || isField(closed)
+                ? new Problem.Fix("Close it", new Span(end, end), "}")
+                : new Problem.Fix("Make it a plain brace", new Span(span.start(), span.start()), "\\");
+    }
+
+    private static boolean isField(String closed) {
+        return ExpressionParser.parse(closed, new Span(0, closed.length())) instanceof Node.Field field
+                && field.expression()
+                        .leadingPath()
+                        .filter(path -> path.words().size() == 1)
+                        .filter(path -> !MOMENTS.contains(path.root()))
+                        .isEmpty();
     }
 
     private void endLiteral(int at) {

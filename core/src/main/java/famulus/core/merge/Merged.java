@@ -1,7 +1,6 @@
 package famulus.core.merge;
 
 import java.util.List;
-import java.util.stream.Collectors;
 
 /**
  * A text merged for one person.
@@ -15,7 +14,11 @@ public record Merged(List<Piece> pieces) {
 
     /** The text as it would be read. Gaps print nothing. */
     public String text() {
-        return pieces.stream().map(Piece::text).collect(Collectors.joining());
+        StringBuilder text = new StringBuilder();
+        for (Piece piece : pieces) {
+            text.append(piece.text());
+        }
+        return text.toString();
     }
 
     /** What is missing, in the order it stands. */

@@ -74,9 +74,9 @@ public final class Merger {
 
     /** What is given for this message, else what is stored; nothing when that is missing. */
     private Optional<Value> value(Path path, MergeContext context) {
-        return Optional.ofNullable(settings.chosen().get(path))
-                .or(() -> context.value(path))
-                .filter(found -> !found.missing());
+        Value given = settings.chosen().isEmpty() ? null : settings.chosen().get(path);
+        Optional<Value> found = given == null ? context.value(path) : Optional.of(given);
+        return found.isPresent() && found.get().missing() ? Optional.empty() : found;
     }
 
     /**
@@ -90,8 +90,8 @@ public final class Merger {
 
     private Piece field(Node.Field field, Function<Path, Optional<Value>> values, Place place) {
         List<Expression.Term> terms = field.expression().terms();
-        String written = WrittenForm.of(field.expression());
-        Optional<Path> asked = field.expression().leadingPath();
+        String written = field.written();
+        Optional<Path> asked = field.leading();
         Optional<Piece> open = Optional.empty();
         for (int turn = 0; turn < terms.size(); turn++) {
             Expression.Term term = terms.get(turn);
@@ -110,7 +110,7 @@ public final class Merger {
                 case Operand.Ask ask -> {
                     String answer = settings.answers().getOrDefault(ask.hint(), "");
                     String text = answer.isBlank() ? "" : print(new Value.Text(answer), term, place);
-                    Optional<String> hint = Optional.of(ask.hint());
+                    Optional<Value> hint = Optional.of(new Value.Text(ask.hint()));
                     if (!text.isBlank()) {
                         return new Piece(text, Origin.ANSWERED, field.span(), asked, hint, written, turn);
                     }
@@ -122,10 +122,10 @@ public final class Merger {
                     Optional<Value> value = reckoner.value(reference.reckoning(), values);
                     String text = value.map(found -> print(found, term, place)).orElse("");
                     if (!text.isBlank()) {
-                        boolean chosen = settings.chosen().containsKey(path);
+                        boolean chosen = !settings.chosen().isEmpty()
+                                && settings.chosen().containsKey(path);
                         Origin origin = chosen ? Origin.CHOSEN : turn == 0 ? Origin.RECORD : Origin.FALLBACK;
-                        Optional<String> stored = value.map(Formats::stored);
-                        return new Piece(text, origin, field.span(), Optional.of(path), stored, written, turn);
+                        return new Piece(text, origin, field.span(), Optional.of(path), value, written, turn);
                     }
                 }
             }

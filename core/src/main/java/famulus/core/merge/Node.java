@@ -1,8 +1,10 @@
 package famulus.core.merge;
 
+import famulus.core.field.Path;
 import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import java.util.List;
+import java.util.Optional;
 
 /** One part of a parsed text. Knows where it stood in the source, and nothing of records or output. */
 public sealed interface Node {
@@ -22,8 +24,15 @@ public sealed interface Node {
      *
      * @param expression what is asked for, in order
      * @param span from the opening to the closing brace, both included
+     * @param written its canonical written form
+     * @param leading the first path asked for, if one is
      */
-    record Field(Expression expression, Span span) implements Node {}
+    record Field(Expression expression, Span span, String written, Optional<Path> leading) implements Node {
+        /** A field whose written form is worked out once, since it is asked for at every merge. */
+        public Field(Expression expression, Span span) {
+            this(expression, span, WrittenForm.of(expression), expression.leadingPath());
+        }
+    }
 
     /**
      * A choice between passages. The first branch whose guard lets it prints; none may.

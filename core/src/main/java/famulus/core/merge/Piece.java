@@ -1,6 +1,7 @@
 package famulus.core.merge;
 
 import famulus.core.field.Path;
+import famulus.core.field.Value;
 import famulus.core.syntax.Span;
 import java.util.Optional;
 
@@ -11,7 +12,7 @@ import java.util.Optional;
  * @param origin why
  * @param span the literal or field in the template's source
  * @param path which value was asked for first, for fields that ask for one
- * @param stored the value as stored, for what came from a record; the hint, for what is asked of the sender
+ * @param value the value, for what came from a record; the hint, for what is asked of the sender
  * @param written the field's written form; empty for literals
  * @param fallback which term of the chain printed: 0 for the first, 1 for the first fallback, and so on
  */
@@ -20,7 +21,7 @@ public record Piece(
         Origin origin,
         Span span,
         Optional<Path> path,
-        Optional<String> stored,
+        Optional<Value> value,
         String written,
         int fallback) {
 
@@ -36,6 +37,11 @@ public record Piece(
         return new Piece("", origin, span, Optional.empty(), Optional.empty(), "", 0);
     }
 
+    /** The value as it is stored; for an ask place its hint. */
+    public Optional<String> stored() {
+        return value.map(Formats::stored);
+    }
+
     /** Whether it prints nothing on purpose, so that the hole it leaves is closed. */
     boolean leavesHole() {
         return origin == Origin.BLANK || marksChoice();
@@ -47,6 +53,6 @@ public record Piece(
     }
 
     Piece withText(String changed) {
-        return new Piece(changed, origin, span, path, stored, written, fallback);
+        return new Piece(changed, origin, span, path, value, written, fallback);
     }
 }

@@ -21,6 +21,21 @@ public enum Place {
     abstract String safe(String value);
 
     private static String clean(String value, char lineBreak) {
+        return isClean(value) ? value : cleaned(value, lineBreak);
+    }
+
+    /** Nearly every value is; it then need not be copied. */
+    private static boolean isClean(String value) {
+        for (int i = 0; i < value.length(); i++) {
+            char c = value.charAt(i);
+            if (c < ' ' || (c >= '\u007F' && (Character.isISOControl(c) || isLineBreak(c)))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static String cleaned(String value, char lineBreak) {
         StringBuilder clean = new StringBuilder(value.length());
         for (int i = 0; i < value.length(); i++) {
             char c = value.charAt(i);

@@ -7,6 +7,8 @@ import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import famulus.core.syntax.TokenCursor;
 import famulus.core.syntax.Tokens;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -25,7 +27,7 @@ record Tag(Kind kind, String source, Guard guard, Span span) {
     /** Reads what stands between two braces as a tag; empty when it begins like a field. */
     static Optional<Tag> read(String source, Span span) {
         String inside = source.substring(span.start() + 1, span.end() - 1).strip();
-        String word = inside.split("[^\\p{L}_.]", 2)[0].toLowerCase(java.util.Locale.ROOT);
+        String word = inside.split("[^\\p{L}_.]", 2)[0].toLowerCase(Locale.ROOT);
         String whole = source.substring(span.start(), span.end());
         return switch (word) {
             case "when" -> Optional.of(new Tag(Kind.WHEN, whole, when(source, span, 1), span));
@@ -37,8 +39,13 @@ record Tag(Kind kind, String source, Guard guard, Span span) {
 
     /** The tag as something that can't be read. */
     Node.Broken broken(String sentence) {
-        return new Node.Broken(
-                source, new Problem(Problem.Code.FIELD_BROKEN, span, sentence, java.util.List.of()), span);
+        return new Node.Broken(source, new Problem(Problem.Code.FIELD_BROKEN, span, sentence, List.of()), span);
+    }
+
+    /** The tag as something that can't be read, with the one obvious way to mend it. */
+    Node.Broken broken(String sentence, Problem.Fix fix) {
+        Node.Broken broken = broken(sentence);
+        return new Node.Broken(broken.source(), broken.problem().mendedBy(fix), span);
     }
 
     private static Guard when(String source, Span span, int words) {
@@ -80,6 +87,6 @@ record Tag(Kind kind, String source, Guard guard, Span span) {
                                 Problem.Code.FIELD_BROKEN,
                                 span,
                                 "Nothing can follow “end”. Close the brace after it.",
-                                java.util.List.of()));
+                                List.of()));
     }
 }

@@ -18,7 +18,7 @@ final class WrittenForm {
         for (int index = 0; index < nodes.size(); index++) {
             switch (nodes.get(index)) {
                 case Node.Literal literal -> literal(written, literal.text(), braceAfter || index + 1 < nodes.size());
-                case Node.Field field -> written.append(of(field.expression()));
+                case Node.Field field -> written.append(field.written());
                 case Node.Broken broken -> written.append(broken.source());
                 case Node.Choice choice -> {
                     for (int turn = 0; turn < choice.branches().size(); turn++) {

@@ -35,6 +35,7 @@ final class FieldCheck implements Check {
                 sentences.length > 1 ? sentences[1] : remedy,
                 part,
                 problem.span(),
-                problem.nearest());
+                problem.nearest(),
+                problem.fix());
     }
 }

@@ -1,8 +1,10 @@
 package famulus.core.proof;
 
 import famulus.core.message.MessagePart;
+import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A margin note: what the proofreader has to say about one place.
@@ -14,11 +16,25 @@ import java.util.List;
  * @param part which text it is about
  * @param span the place in that text as written
  * @param nearest names that may have been meant, best first; each can stand in place of the span
+ * @param fix the one obvious way to mend it, if there is one
  */
 public record Note(
-        String code, Level level, String title, String remedy, MessagePart part, Span span, List<String> nearest) {
+        String code,
+        Level level,
+        String title,
+        String remedy,
+        MessagePart part,
+        Span span,
+        List<String> nearest,
+        Optional<Problem.Fix> fix) {
     public Note {
         nearest = List.copyOf(nearest);
+    }
+
+    /** A note that is dealt with by hand. */
+    public Note(
+            String code, Level level, String title, String remedy, MessagePart part, Span span, List<String> nearest) {
+        this(code, level, title, remedy, part, span, nearest, Optional.empty());
     }
 
     /** Whether the message can't leave before this is dealt with. */

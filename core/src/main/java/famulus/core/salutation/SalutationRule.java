@@ -4,15 +4,11 @@ import famulus.core.condition.TextKey;
 import famulus.core.field.Path;
 import famulus.core.field.Value;
 import famulus.core.merge.MergeParser;
-import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merged;
 import famulus.core.merge.Merger;
 import famulus.core.merge.Place;
 import famulus.core.merge.Program;
-import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -35,6 +31,13 @@ public record SalutationRule(Formality formality, List<String> titles, String op
         titles = List.copyOf(titles);
     }
 
+    /** The address, read once for all that are greeted. */
+    record Read(SalutationRule rule, Program address) {
+        Read(SalutationRule rule) {
+            this(rule, MergeParser.parse(rule.address));
+        }
+    }
+
     /** What is wrong with the address, in a sentence; empty when it can be used. */
     public Optional<String> refusal() {
         Program program = MergeParser.parse(address);
@@ -49,8 +52,14 @@ public record SalutationRule(Formality formality, List<String> titles, String op
                 : Optional.empty();
     }
 
-    /** The name as this rule writes it; empty when the rule does not fit the person. */
-    Optional<String> name(Greeted person, Formality wanted, Locale locale) {
+    /**
+     * The name as a rule writes it; empty when the rule does not fit the person.
+     *
+     * @param merger of the language
+     */
+    static Optional<String> name(Read read, Greeted person, Formality wanted, Merger merger) {
+        List<String> titles = read.rule().titles;
+        Formality formality = read.rule().formality;
         boolean titled =
                 titles.isEmpty() || titles.stream().map(TextKey::of).anyMatch(TextKey.of(person.title())::equals);
         if (formality != wanted || !titled) {
@@ -60,8 +69,7 @@ public record SalutationRule(Formality formality, List<String> titles, String op
                 Path.of("person.title"), new Value.Text(person.title()),
                 Path.of("person.first_name"), new Value.Text(person.firstName()),
                 Path.of("person.last_name"), new Value.Text(person.lastName()));
-        Merged merged = new Merger(new MergeSettings(locale, ZoneOffset.UTC, Instant.EPOCH))
-                .merge(MergeParser.parse(address), path -> Optional.ofNullable(values.get(path)), Place.HEADER);
+        Merged merged = merger.merge(read.address(), path -> Optional.ofNullable(values.get(path)), Place.HEADER);
         return merged.complete() ? Optional.of(merged.text().strip()) : Optional.empty();
     }
 }

@@ -1,23 +1,32 @@
 package famulus.core.salutation;
 
 import com.ibm.icu.text.ListFormatter;
+import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merger;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
-/**
- * A house's rules, by language. Immutable; safe to share.
- *
- * @param languages by the two letters of ISO 639
- */
-public record Salutations(Map<String, Rules> languages) {
-    /** No rule at all: nobody can be greeted. */
-    public static final Salutations NONE = new Salutations(Map.of());
+/** A house's rules, by language in the two letters of ISO 639. Immutable to its users; safe to share. */
+public final class Salutations {
+    private final Map<String, Rules> languages;
+    private final Map<Rules, List<SalutationRule.Read>> read = new HashMap<>();
+    private final Map<Locale, Merger> mergers = new ConcurrentHashMap<>();
 
-    public Salutations {
-        languages = Map.copyOf(languages);
+    /** Salutations by the rules of each language. */
+    public Salutations(Map<String, Rules> languages) {
+        this.languages = Map.copyOf(languages);
+        languages
+                .values()
+                .forEach(rules -> read.put(
+                        rules,
+                        rules.rules().stream().map(SalutationRule.Read::new).toList()));
     }
 
     /**
@@ -70,11 +79,16 @@ public record Salutations(Map<String, Rules> languages) {
                 : Formality.FORMAL;
     }
 
-    private static Optional<Greeting> greeting(Rules rules, Greeted person, Formality wanted, Locale locale) {
-        return rules.rules().stream()
-                .flatMap(rule ->
-                        rule.name(person, wanted, locale).map(name -> new Greeting(rule.opening(), name)).stream())
-                .findFirst();
+    private Optional<Greeting> greeting(Rules rules, Greeted person, Formality wanted, Locale locale) {
+        Merger merger = mergers.computeIfAbsent(
+                locale, any -> new Merger(new MergeSettings(locale, ZoneOffset.UTC, Instant.EPOCH)));
+        for (SalutationRule.Read rule : read.get(rules)) {
+            Optional<String> name = SalutationRule.name(rule, person, wanted, merger);
+            if (name.isPresent()) {
+                return Optional.of(new Greeting(rule.rule().opening(), name.get()));
+            }
+        }
+        return Optional.empty();
     }
 
     /** One opening is said once, before a list of names; different ones are said one after another. */

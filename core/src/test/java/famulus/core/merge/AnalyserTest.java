@@ -63,6 +63,29 @@ class AnalyserTest {
                 .contains(sentence));
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "Dear {person.first_name              | Dear {person.first_name}",
+                "Dear {person.first_name, hello       | Dear \\{person.first_name, hello",
+                "{oops {person.first_name}            | \\{oops {person.first_name}",
+                "{when contact.hives is 3}many        | {when contact.hives is 3}many{end}",
+                "few{end} more                        | few more",
+                "few{otherwise}more                   | fewmore",
+                "{nothing else person.first_name as name else \"x\"}! | {nothing}!",
+            })
+    void mendsWhatCanBeMendedInOneWayOnly(String text, String mended) {
+        Problem.Fix fix = analyse(text, About.DEAL).getFirst().fix().orElseThrow();
+
+        String changed = text.substring(0, fix.span().start())
+                + fix.text()
+                + text.substring(fix.span().end());
+        assertThat(changed).isEqualTo(mended);
+        assertThat(MergeParser.parse(changed).problems()).isEmpty();
+    }
+
     @Test
     void namesTheNearestFieldsThatCanBeReached() {
         assertThat(analyse("{person.fristname}", About.PERSON).getFirst().nearest())

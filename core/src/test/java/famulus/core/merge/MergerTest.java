@@ -59,7 +59,7 @@ class MergerTest {
                 "{person.phone}                                        | +44 1632 960187",
                 "{person.phone as national}                            | 01632 960187",
                 "{deal.hive_count}                                     | 1,048.5",
-                "{deal.hive_count as whole}                            | 1,048",
+                "{deal.hive_count as whole}                            | 1,049",
                 "{deal.hive_count as 2 decimals}                       | 1,048.50",
                 "{3 as words}                                          | three",
                 "{deal.deposit}                                        | £1,920.00",

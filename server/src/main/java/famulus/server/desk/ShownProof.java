@@ -149,7 +149,11 @@ public record ShownProof(
             MessagePart part,
             int start,
             int end,
-            List<String> nearest) {}
+            List<String> nearest,
+            @Schema(nullable = true) ShownFix fix) {}
+
+    /** A change of the draft that mends what a note is about. */
+    public record ShownFix(String label, int start, int end, String text) {}
 
     /** Makes a proof ready to be shown. */
     static ShownProof of(Proof proof, About about) {
@@ -406,7 +410,11 @@ public record ShownProof(
                 note.part(),
                 note.span().start(),
                 note.span().end(),
-                note.nearest());
+                note.nearest(),
+                note.fix()
+                        .map(fix -> new ShownFix(
+                                fix.label(), fix.span().start(), fix.span().end(), fix.text()))
+                        .orElse(null));
     }
 
     private static int words(String text) {

@@ -24,6 +24,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
@@ -150,17 +154,45 @@ public class PeopleService {
     private void each(About about, CrmKind kind, Colleague sender, Reading reading) {
         FieldCatalogue catalogue = catalogues.catalogue();
         List<For> everybody = all(about, kind, plain(about, kind), Sql.TRUE);
+        List<List<For>> portions = new ArrayList<>();
         for (int from = 0; from < everybody.size(); from += AT_ONCE) {
-            List<For> some = everybody.subList(from, Math.min(everybody.size(), from + AT_ONCE));
-            // Somebody may have gone meanwhile, so people are not matched by their place.
-            List<Person> people = contexts.people(some, sender, catalogue, about == About.DEAL);
-            int at = 0;
-            for (Person person : people) {
-                while (!some.get(at).id().equals(person.id())) {
-                    at++;
+            portions.add(everybody.subList(from, Math.min(everybody.size(), from + AT_ONCE)));
+        }
+        // While one portion is read by whoever asked, the next is on its way from the database.
+        try (ExecutorService ahead = Executors.newVirtualThreadPerTaskExecutor()) {
+            Future<List<Person>> next = null;
+            for (int i = 0; i < portions.size(); i++) {
+                List<For> some = portions.get(i);
+                List<Person> people =
+                        next == null ? contexts.people(some, sender, catalogue, about == About.DEAL) : got(next);
+                if (i + 1 < portions.size()) {
+                    List<For> following = portions.get(i + 1);
+                    next = ahead.submit(() -> contexts.people(following, sender, catalogue, about == About.DEAL));
                 }
-                reading.read(some.get(at++), person);
+                read(some, people, reading);
             }
+        }
+    }
+
+    private static List<Person> got(Future<List<Person>> people) {
+        try {
+            return people.get();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException("Stopped while reading people", stopped);
+        } catch (ExecutionException failed) {
+            throw new IllegalStateException("People could not be read", failed.getCause());
+        }
+    }
+
+    /** Somebody may have gone meanwhile, so people are not matched by their place. */
+    private static void read(List<For> some, List<Person> people, Reading reading) {
+        int at = 0;
+        for (Person person : people) {
+            while (!some.get(at).id().equals(person.id())) {
+                at++;
+            }
+            reading.read(some.get(at++), person);
         }
     }
 

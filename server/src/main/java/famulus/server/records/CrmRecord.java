@@ -1,5 +1,6 @@
 package famulus.server.records;
 
+import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -12,7 +13,8 @@ import java.util.UUID;
  */
 public record CrmRecord(CrmKind kind, UUID id, int version, Map<String, String> stored) {
     public CrmRecord {
-        stored = Map.copyOf(stored);
+        // Not copied: thousands are read at once, and whoever made the map has let go of it.
+        stored = Collections.unmodifiableMap(stored);
     }
 
     /** What a field holds, or an empty text. */

@@ -31,6 +31,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -48,6 +49,9 @@ final class Gathering {
     private final Map<UUID, Colleague> team;
     private final Map<String, String> houseFacts;
     private final Map<String, String> senderFacts;
+
+    private final Map<UUID, Map<String, String>> teamFacts = new HashMap<>();
+    private final Map<UUID, Map<String, String>> organisationFacts = new ConcurrentHashMap<>();
 
     private final Map<UUID, CrmRecord> people = new HashMap<>();
     private Map<UUID, List<DealRow>> dealsOf = Map.of();
@@ -78,6 +82,7 @@ final class Gathering {
         this.team = team.all().stream().collect(Collectors.toMap(Colleague::id, Function.identity()));
         this.houseFacts = houseFacts(house, houseFacts);
         this.senderFacts = colleague(sender);
+        this.team.values().forEach(one -> teamFacts.put(one.id(), colleague(one)));
     }
 
     List<Person> people(List<For> wanted) {
@@ -155,13 +160,13 @@ final class Gathering {
         values.put(Root.SENDER, senderFacts);
         values.put(Root.PERSON, facts);
         values.put(to.kind() == CrmKind.CONTACT ? Root.CONTACT : Root.LEAD, facts);
-        organisation.ifPresent(one -> values.put(Root.ORGANISATION, facts(one)));
+        organisation.ifPresent(one -> values.put(Root.ORGANISATION, organisationFacts(one)));
         deal.ifPresent(one -> values.put(Root.DEAL, facts(one)));
         deal.map(one -> documents.get(one.id())).ifPresent(one -> values.put(Root.DOCUMENT, document(one)));
         deal.flatMap(one -> one.relation("owner"))
                 .or(() -> person.relation("owner"))
                 .map(team::get)
-                .ifPresent(owner -> values.put(Root.OWNER, colleague(owner)));
+                .ifPresent(owner -> values.put(Root.OWNER, teamFacts.get(owner.id())));
         values.put(Root.HISTORY, history(history.get(to.id())));
         return new Person(
                 to.kind(),
@@ -202,10 +207,16 @@ final class Gathering {
     private Map<String, String> related(RecordKind kind, String id) {
         UUID leadsTo = UUID.fromString(id);
         return switch (kind) {
-            case USER -> team.containsKey(leadsTo) ? colleague(team.get(leadsTo)) : Map.of();
-            case ORGANISATION -> organisations.containsKey(leadsTo) ? facts(organisations.get(leadsTo)) : Map.of();
+            case USER -> teamFacts.getOrDefault(leadsTo, Map.of());
+            case ORGANISATION ->
+                organisations.containsKey(leadsTo) ? organisationFacts(organisations.get(leadsTo)) : Map.of();
             default -> Map.of();
         };
+    }
+
+    /** Many people share one. */
+    private Map<String, String> organisationFacts(CrmRecord organisation) {
+        return organisationFacts.computeIfAbsent(organisation.id(), any -> facts(organisation));
     }
 
     private Map<String, String> facts(CrmRecord record) {

@@ -18,11 +18,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
 /** Turns records into rows and back. Checks nothing: what comes here has been checked. */
 @Component
 class RecordStore {
+    private static final Map<String, String> UPPER_CASE = new ConcurrentHashMap<>();
+
     private final RecordStoreMapper mapper;
     private final Ids ids;
 
@@ -44,11 +47,10 @@ class RecordStore {
         mapper.values(wanted).forEach(value -> values.computeIfAbsent(value.recordId(), any -> new HashMap<>())
                 .put(value.fieldName(), value));
         Map<UUID, CrmRecord> records = new HashMap<>();
-        for (Map<String, Object> found : mapper.rows(kind.word(), wanted)) {
-            Map<String, Object> row = lowerCase(found);
-            UUID id = (UUID) row.get("id");
+        for (Map<String, Object> row : mapper.rows(kind.word(), wanted)) {
+            UUID id = (UUID) cell(row, "id");
             Map<String, String> stored = stored(row, values.getOrDefault(id, Map.of()), fields);
-            records.put(id, new CrmRecord(kind, id, ((Number) row.get("version")).intValue(), stored));
+            records.put(id, new CrmRecord(kind, id, ((Number) cell(row, "version")).intValue(), stored));
         }
         return records;
     }
@@ -137,12 +139,12 @@ class RecordStore {
     }
 
     private static String fromColumn(FieldType type, Map<String, Object> row, String column) {
-        Object value = row.get(column);
+        Object value = cell(row, column);
         if (value == null) {
             return null;
         }
         return switch (type) {
-            case MONEY -> ((BigDecimal) value).toPlainString() + " " + row.get(column + "_currency");
+            case MONEY -> ((BigDecimal) value).toPlainString() + " " + cell(row, column + "_currency");
             case DATE -> (value instanceof Date day ? day.toLocalDate() : value).toString();
             default -> value.toString();
         };
@@ -171,9 +173,9 @@ class RecordStore {
         };
     }
 
-    private static Map<String, Object> lowerCase(Map<String, Object> row) {
-        Map<String, Object> lower = new HashMap<>();
-        row.forEach((column, value) -> lower.put(column.toLowerCase(Locale.ROOT), value));
-        return lower;
+    /** Databases differ in the case they give names of columns back in. */
+    private static Object cell(Map<String, Object> row, String column) {
+        Object value = row.get(UPPER_CASE.computeIfAbsent(column, any -> column.toUpperCase(Locale.ROOT)));
+        return value == null ? row.get(column) : value;
     }
 }
