@@ -69,6 +69,10 @@
     font: inherit;
   }
 
+  table :global(td :disabled) {
+    color: var(--ink-soft);
+  }
+
   table :global(td [aria-invalid]) {
     border-color: var(--stop);
   }

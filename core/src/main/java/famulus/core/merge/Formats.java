@@ -100,7 +100,10 @@ final class Formats {
 
     private String number(BigDecimal number, Optional<Format> format) {
         if (named(format).orElse(null) == FormatName.WORDS) {
-            return new RuleBasedNumberFormat(ULocale.forLocale(locale), RuleBasedNumberFormat.SPELLOUT).format(number);
+            // Soft hyphens, put in for typesetters, have no place in mail.
+            return new RuleBasedNumberFormat(ULocale.forLocale(locale), RuleBasedNumberFormat.SPELLOUT)
+                    .format(number)
+                    .replace("\u00AD", "");
         }
         Object key = format.orElse(null) instanceof Format.Decimals decimals
                 ? decimals
