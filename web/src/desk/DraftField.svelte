@@ -3,24 +3,22 @@
   import { baseKeymap } from 'prosemirror-commands';
   import { history, redo, undo } from 'prosemirror-history';
   import { keymap } from 'prosemirror-keymap';
-  import type { Node } from 'prosemirror-model';
   import { EditorState, NodeSelection, Plugin, PluginKey, TextSelection } from 'prosemirror-state';
-  import { Decoration, DecorationSet, EditorView } from 'prosemirror-view';
+  import { type Decoration, DecorationSet, EditorView } from 'prosemirror-view';
   import type { Schemas } from '../api/client';
   import {
     choiceAt,
-    choicesOf,
     documentOf,
     draftSchema,
     isMark,
     pasted,
     positionOf,
     sourceOf,
-    takenMarks,
     unchippedFields,
     type Chip,
     type PlacedMark,
   } from './draftText';
+  import { choiceDecorations, drawn, noteDecorations } from './draftDecorations';
   import { askChip, chipOf, choiceChips, findFields, type FoundField } from './finding';
   import type { About } from '../library/about';
   import FieldFinder from './FieldFinder.svelte';
@@ -69,17 +67,6 @@
   const oneLineOnly = new Plugin({
     props: { handleKeyDown: (_, event) => event.key === 'Enter' && (event.preventDefault(), true) },
   });
-
-  /** Draws what it was told last, moved along with the text. */
-  const drawn = (key: PluginKey<DecorationSet>) =>
-    new Plugin<DecorationSet>({
-      key,
-      state: {
-        init: () => DecorationSet.empty,
-        apply: (tr, before) => (tr.getMeta(key) as DecorationSet) ?? before.map(tr.mapping, tr.doc),
-      },
-      props: { decorations: (state) => key.getState(state) },
-    });
 
   /** Opens the chip before the cursor to its written form. */
   function openChip(editor: EditorView): boolean {
@@ -246,55 +233,16 @@
   });
 
   function showNotes() {
-    if (!view) return;
-    const doc = view.state.doc;
-    const length = sourceOf(doc).length;
-    const set = notes
-      .filter((note) => note.end > note.start && note.end <= length)
-      .map((note) => {
-        const from = positionOf(doc, note.start);
-        const to = Math.max(positionOf(doc, note.end), from + 1);
-        return Decoration.inline(from, to, { class: `noted ${note.level.toLowerCase()}` });
-      });
-    view.dispatch(
-      view.state.tr.setMeta(notesKey, DecorationSet.create(doc, set)).setMeta('addToHistory', false),
-    );
+    if (view) show(notesKey, noteDecorations(view.state.doc, notes));
   }
 
-  /** Shows each choice as a bracketed passage, and which of its branches the proof person gets. */
   function showChoices(found: Chip[]) {
-    if (!view) return;
-    const doc = view.state.doc;
-    const taken = takenMarks(doc, found);
-    const set: Decoration[] = [];
-    for (const marks of choicesOf(doc)) {
-      set.push(...bracket(doc, marks));
-      marks.slice(0, -1).forEach((mark, at) => {
-        const gets = taken.has(mark.position);
-        if (gets) set.push(Decoration.node(mark.position, mark.position + 1, { class: 'taken' }));
-        set.push(
-          Decoration.inline(mark.position + 1, marks[at + 1].position, {
-            class: gets ? 'branch' : 'branch passed',
-          }),
-        );
-      });
-    }
-    view.dispatch(
-      view.state.tr.setMeta(choicesKey, DecorationSet.create(doc, set)).setMeta('addToHistory', false),
-    );
+    if (view) show(choicesKey, choiceDecorations(view.state.doc, found));
   }
 
-  /** A line beside the paragraphs of a choice that is longer than one. */
-  function bracket(doc: Node, marks: PlacedMark[]): Decoration[] {
-    const from = doc.resolve(marks[0].position).index(0);
-    const to = doc.resolve(marks.at(-1)!.position).index(0);
-    const lines: Decoration[] = [];
-    doc.forEach((paragraph, at, index) => {
-      if (from < to && index >= from && index <= to) {
-        lines.push(Decoration.node(at, at + paragraph.nodeSize, { class: 'within' }));
-      }
-    });
-    return lines;
+  function show(key: PluginKey<DecorationSet>, set: Decoration[]) {
+    const { doc, tr } = view!.state;
+    view!.dispatch(tr.setMeta(key, DecorationSet.create(doc, set)).setMeta('addToHistory', false));
   }
 
   /** Turns fields that stand as plain characters into chips, if the text is still what the server read. */

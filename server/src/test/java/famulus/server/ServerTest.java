@@ -188,4 +188,37 @@ public abstract class ServerTest {
                 signe);
         return UUID.fromString(made.get("template").get("id").asString());
     }
+
+    /** Proves a draft about a contact for somebody, as Signe. */
+    protected JsonNode proof(UUID contact, String subject, String body) throws Exception {
+        return done(
+                "POST",
+                "/api/desk/proof",
+                Map.of(
+                        "about",
+                        "CONTACT",
+                        "subject",
+                        subject,
+                        "previewText",
+                        "",
+                        "body",
+                        body,
+                        "kind",
+                        "contact",
+                        "id",
+                        contact.toString()),
+                signe);
+    }
+
+    /** What a text of a proof reads like. */
+    protected static String text(JsonNode part) {
+        StringBuilder text = new StringBuilder();
+        part.get("pieces").forEach(piece -> text.append(piece.get("text").asString()));
+        return text.toString();
+    }
+
+    /** What a body comes out as for somebody. */
+    protected String merged(UUID contact, String body) throws Exception {
+        return text(proof(contact, "x", body).get("body"));
+    }
 }

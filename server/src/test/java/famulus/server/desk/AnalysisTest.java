@@ -93,23 +93,7 @@ class AnalysisTest extends ServerTest {
     @Test
     void marksChoicesInTheDraftAndTheBranchThatIsTaken() throws Exception {
         UUID ines = contact("Ines", "Okafor", "");
-        JsonNode proof = done(
-                "POST",
-                "/api/desk/proof",
-                Map.of(
-                        "about",
-                        "CONTACT",
-                        "subject",
-                        "x",
-                        "previewText",
-                        "",
-                        "body",
-                        "{when person.title is filled}A {person.title}{otherwise}B{end}",
-                        "kind",
-                        "contact",
-                        "id",
-                        ines),
-                signe);
+        JsonNode proof = proof(ines, "x", "{when person.title is filled}A {person.title}{otherwise}B{end}");
 
         JsonNode chips = proof.get("body").get("chips");
         assertThat(chips.valueStream().map(chip -> chip.get("role").asString()))

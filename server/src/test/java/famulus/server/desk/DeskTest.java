@@ -10,32 +10,6 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 class DeskTest extends ServerTest {
-    private JsonNode proof(UUID contact, String subject, String body) throws Exception {
-        return done(
-                "POST",
-                "/api/desk/proof",
-                Map.of(
-                        "about",
-                        "CONTACT",
-                        "subject",
-                        subject,
-                        "previewText",
-                        "",
-                        "body",
-                        body,
-                        "kind",
-                        "contact",
-                        "id",
-                        contact.toString()),
-                signe);
-    }
-
-    private static String text(JsonNode part) {
-        StringBuilder text = new StringBuilder();
-        part.get("pieces").forEach(piece -> text.append(piece.get("text").asString()));
-        return text.toString();
-    }
-
     @Test
     void mergesForThePersonAndTheSender() throws Exception {
         UUID ines = contact("INES", "Okafor", "ines@larkfield.example");

@@ -31,31 +31,6 @@ class HouseTest extends ServerTest {
         return Map.of("formality", formality, "titles", titles, "opening", opening, "address", address);
     }
 
-    private String merged(UUID contact, String body) throws Exception {
-        JsonNode proof = done(
-                "POST",
-                "/api/desk/proof",
-                Map.of(
-                        "about",
-                        "CONTACT",
-                        "subject",
-                        "x",
-                        "previewText",
-                        "",
-                        "body",
-                        body,
-                        "kind",
-                        "contact",
-                        "id",
-                        contact),
-                signe);
-        StringBuilder text = new StringBuilder();
-        proof.get("body")
-                .get("pieces")
-                .forEach(piece -> text.append(piece.get("text").asString()));
-        return text.toString();
-    }
-
     @Test
     void holidaysShipAndCanBeChangedAndPutBack() throws Exception {
         LocalDate bankHoliday = LocalDate.of(2026, 5, 25);

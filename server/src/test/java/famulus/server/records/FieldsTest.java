@@ -30,31 +30,6 @@ class FieldsTest extends ServerTest {
                 signe);
     }
 
-    private String merged(UUID contact, String body) throws Exception {
-        return done(
-                        "POST",
-                        "/api/desk/proof",
-                        Map.of(
-                                "about",
-                                "CONTACT",
-                                "subject",
-                                "x",
-                                "previewText",
-                                "",
-                                "body",
-                                body,
-                                "kind",
-                                "contact",
-                                "id",
-                                contact),
-                        signe)
-                .get("body")
-                .get("pieces")
-                .get(0)
-                .get("text")
-                .asString();
-    }
-
     @Test
     void anAddedFieldIsOnThePageInTheListAndInTemplates() throws Exception {
         UUID ines = contact("Ines", "Okafor", "");
@@ -92,26 +67,8 @@ class FieldsTest extends ServerTest {
                 amos);
 
         assertThat(merged(ines, "{contact.gate_code}")).isEqualTo("4711");
-        JsonNode chip = done(
-                        "POST",
-                        "/api/desk/proof",
-                        Map.of(
-                                "about",
-                                "CONTACT",
-                                "subject",
-                                "",
-                                "previewText",
-                                "",
-                                "body",
-                                "{contact.gate_code}",
-                                "kind",
-                                "contact",
-                                "id",
-                                ines),
-                        signe)
-                .get("body")
-                .get("chips")
-                .get(0);
+        JsonNode chip =
+                proof(ines, "", "{contact.gate_code}").get("body").get("chips").get(0);
         assertThat(chip.get("label").asString()).isEqualTo("Code of the gate");
     }
 
@@ -129,24 +86,7 @@ class FieldsTest extends ServerTest {
         assertThat(done("GET", "/api/templates/using?kind=deal&field=gate_code", null, amos))
                 .isEmpty();
         done("POST", "/api/fields/contact/gate_code/retire", null, amos);
-        JsonNode notes = done(
-                        "POST",
-                        "/api/desk/proof",
-                        Map.of(
-                                "about",
-                                "CONTACT",
-                                "subject",
-                                "x",
-                                "previewText",
-                                "",
-                                "body",
-                                "{contact.gate_code}",
-                                "kind",
-                                "contact",
-                                "id",
-                                ines),
-                        signe)
-                .get("notes");
+        JsonNode notes = proof(ines, "x", "{contact.gate_code}").get("notes");
         assertThat(notes.get(0).get("code").asString()).isEqualTo("field-unknown");
         done("DELETE", "/api/fields/contact/gate_code/retire", null, amos);
         assertThat(merged(ines, "{contact.gate_code}")).isEqualTo("4711");

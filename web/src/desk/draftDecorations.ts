@@ -1,0 +1,58 @@
+import type { Node } from 'prosemirror-model';
+import { Plugin, type PluginKey } from 'prosemirror-state';
+import { Decoration, DecorationSet } from 'prosemirror-view';
+import type { Schemas } from '../api/client';
+import { choicesOf, positionOf, sourceOf, takenMarks, type Chip, type PlacedMark } from './draftText';
+
+/** Draws what it was told last, moved along with the text. */
+export function drawn(key: PluginKey<DecorationSet>): Plugin<DecorationSet> {
+  return new Plugin<DecorationSet>({
+    key,
+    state: {
+      init: () => DecorationSet.empty,
+      apply: (tr, before) => (tr.getMeta(key) as DecorationSet) ?? before.map(tr.mapping, tr.doc),
+    },
+    props: { decorations: (state) => key.getState(state) },
+  });
+}
+
+/** The places that notes are about; a note about a place that is gone is left out. */
+export function noteDecorations(doc: Node, notes: Schemas['ShownNote'][]): Decoration[] {
+  const length = sourceOf(doc).length;
+  return notes
+    .filter((note) => note.end > note.start && note.end <= length)
+    .map((note) => {
+      const from = positionOf(doc, note.start);
+      const to = Math.max(positionOf(doc, note.end), from + 1);
+      return Decoration.inline(from, to, { class: `noted ${note.level.toLowerCase()}` });
+    });
+}
+
+/** Each choice as a bracketed passage, and which of its branches the proof person gets, as the server found. */
+export function choiceDecorations(doc: Node, found: Chip[]): Decoration[] {
+  const taken = takenMarks(doc, found);
+  return choicesOf(doc).flatMap((marks) => [...bracket(doc, marks), ...branches(marks, taken)]);
+}
+
+function branches(marks: PlacedMark[], taken: Set<number>): Decoration[] {
+  return marks.slice(0, -1).flatMap((mark, at) => {
+    const gets = taken.has(mark.position);
+    const words = Decoration.inline(mark.position + 1, marks[at + 1].position, {
+      class: gets ? 'branch' : 'branch passed',
+    });
+    return gets ? [Decoration.node(mark.position, mark.position + 1, { class: 'taken' }), words] : [words];
+  });
+}
+
+/** A line beside the paragraphs of a choice that is longer than one. */
+function bracket(doc: Node, marks: PlacedMark[]): Decoration[] {
+  const from = doc.resolve(marks[0].position).index(0);
+  const to = doc.resolve(marks.at(-1)!.position).index(0);
+  const lines: Decoration[] = [];
+  doc.forEach((paragraph, at, index) => {
+    if (from < to && index >= from && index <= to) {
+      lines.push(Decoration.node(at, at + paragraph.nodeSize, { class: 'within' }));
+    }
+  });
+  return lines;
+}
