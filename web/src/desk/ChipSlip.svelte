@@ -49,15 +49,21 @@
       : [...chip.formats, terms[0].format],
   );
 
+  let asked = 0;
+
   async function keep() {
+    const mine = ++asked;
+    // The slip may be closed before the answer comes; what was chosen counts all the same.
+    const tell = onchanged;
     try {
       const made = await ask('post', '/api/desk/written', {
         body: { about, kind, terms: terms.filter((term) => term.kind !== 'text' || term.value !== '') },
       });
+      if (mine !== asked) return;
       wrong = '';
-      onchanged(made.chip);
+      tell(made.chip);
     } catch (failure) {
-      wrong = sentence(failure);
+      if (mine === asked) wrong = sentence(failure);
     }
   }
 

@@ -60,18 +60,25 @@
     sentenceShown.querySelector<HTMLElement>('select')?.focus();
   });
 
+  let asked = 0;
+
   async function take(request: Schemas['ConditionRequest'], changed = true) {
+    const mine = ++asked;
+    // The slip may be closed before the answer comes; what was chosen counts all the same.
+    const tell = onchanged;
     try {
       const answer = await ask('post', '/api/desk/condition', { body: request });
+      // An answer to what has been changed since is out of date.
+      if (mine !== asked) return;
       read = answer;
       wrong = '';
       if (answer.condition) {
         condition = answer.condition;
         written = answer.written;
-        if (changed) onchanged(branchChip(first, answer.written, answer.sentence));
+        if (changed) tell(branchChip(first, answer.written, answer.sentence));
       }
     } catch (failure) {
-      wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+      if (mine === asked) wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
     }
   }
 

@@ -82,11 +82,18 @@
     field(note.part)?.goTo(note.start);
   }
 
-  /** Changes the chip whose slip is open; the slip stays beside it. */
-  function changeChip(changed: Chip) {
-    if (!chip) return;
-    const anchor = field(chip.part)?.replaceChip(chip.at, changed) ?? chip.anchor;
-    chip = { ...chip, chip: changed, anchor };
+  /**
+   * Changes the chip that a slip was opened for, even when the slip has been closed before the answer came; while it is
+   * open it stays beside its chip.
+   */
+  function changer(opened: NonNullable<typeof chip>): (changed: Chip) => void {
+    const { part, at } = opened;
+    return (changed) => {
+      const anchor = field(part)?.replaceChip(at, changed);
+      if (chip?.part === part && chip.at === at) {
+        chip = { ...chip, chip: changed, anchor: anchor ?? chip.anchor };
+      }
+    };
   }
 
   /** A branch like the first one a new choice has, until the writer says when it prints. */
@@ -278,7 +285,7 @@
       fields={desk.fields}
       editable={desk.mayChange}
       hasOtherwise={last !== undefined && last.chip.role === 'OTHERWISE' && !last.chip.label}
-      onchanged={changeChip}
+      onchanged={changer(open)}
       onbranch={() => {
         const before = last && last.chip.role === 'OTHERWISE' && !last.chip.label ? last : end;
         if (before) field(open.part)?.addBranch(before.position, anotherBranch());
@@ -309,9 +316,7 @@
     fields={desk.fields}
     personName={desk.proof.person.name}
     editable={desk.mayChange}
-    onchanged={(changed) => {
-      changeChip(changed);
-    }}
+    onchanged={changer(open)}
     onmended={() => void desk.mended()}
     onremove={() => {
       field(open.part)?.removeChip(open.at);

@@ -9,14 +9,12 @@
   let {
     piece,
     anchor,
-    person,
     onmessage,
     onrecord,
     onclose,
   }: {
     piece: Piece;
     anchor: HTMLElement;
-    person: Schemas['ProvedPerson'];
     /** Takes the value for this message; throws what is wrong with it. */
     onmessage: (path: string, value: string) => Promise<void>;
     onrecord: () => Promise<void>;
@@ -29,15 +27,12 @@
   const words = $derived(piece.path.split('.'));
   const fact = $derived(owner?.facts.find((one) => one.name === words[1]));
 
-  /** The record the value belongs to, when it is one of the person's own. */
+  /** The record the value belongs to, when it is on one. */
   async function findOwner() {
-    if (words.length !== 2) return;
-    const [root] = words;
-    if (root === 'person' || root === person.kind) {
-      owner = await ask('get', '/api/records/{kind}/{id}', { params: { kind: person.kind, id: person.id } });
-    } else if (root === 'deal' && person.deal) {
-      owner = await ask('get', '/api/records/{kind}/{id}', { params: { kind: 'deal', id: person.deal } });
-    }
+    const { place } = piece;
+    // A document's or the history's own values are not typed on a record's page.
+    if (!place || words[0] === 'document' || words[0] === 'history') return;
+    owner = await ask('get', '/api/records/{kind}/{id}', { params: { kind: place.kind, id: place.id } });
   }
 
   $effect(() => {

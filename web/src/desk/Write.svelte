@@ -370,7 +370,6 @@
     <GapSlip
       piece={gap.piece}
       anchor={gap.anchor}
-      person={message.proof.person}
       onmessage={chooseValue}
       onrecord={async () => {
         await refill();

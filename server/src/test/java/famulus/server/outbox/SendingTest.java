@@ -181,6 +181,29 @@ class SendingTest extends ServerTest {
         return sql.queryForObject("select count(*) from message_attempt where message_id = ?", Integer.class, id);
     }
 
+    /** As a process leaves it that dies with a message in its hands. */
+    @Test
+    void aMessageThatWasBeingHandedOverIsTakenUpAgainAndMarked() throws Exception {
+        post.answerToRecipient("451 come back later");
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
+        String before = sql.queryForObject("select message_id from outgoing_message where id = ?", String.class, id);
+        sql.update("update outgoing_message set state = 'SENDING' where id = ?", id);
+
+        post.answerToRecipient("250 fine");
+        worker.send(id);
+
+        assertThat(state(id)).isEqualTo("SENT");
+        JsonNode sent = done("GET", "/api/messages/" + id, null, signe);
+        assertThat(sent.get("maybeRepeated").asBoolean()).isTrue();
+        assertThat(post.taken().remove()).contains("Message-ID: " + before);
+        assertThat(worker.send(id))
+                .as("a message that has gone is not taken again")
+                .isEmpty();
+        assertThat(post.taken()).isEmpty();
+    }
+
     @Test
     void pausesGrowAndEndSomeday() throws Exception {
         post.hangUp(true);
