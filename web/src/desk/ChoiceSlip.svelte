@@ -47,6 +47,7 @@
   let asWritten = $state(false);
   let sentenceShown = $state<HTMLElement>();
   let begun = false;
+  let asked = 0;
   const conditional = $derived(chip.role !== 'END' && written !== '');
 
   void ask('get', '/api/desk/verbs').then((all) => (verbs = all));
@@ -59,8 +60,6 @@
     begun = true;
     sentenceShown.querySelector<HTMLElement>('select')?.focus();
   });
-
-  let asked = 0;
 
   async function take(request: Schemas['ConditionRequest'], changed = true) {
     const mine = ++asked;
