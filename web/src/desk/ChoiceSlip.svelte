@@ -48,10 +48,12 @@
   let sentenceShown = $state<HTMLElement>();
   let begun = false;
   let asked = 0;
-  const conditional = $derived(chip.role !== 'END' && written !== '');
+  const conditional = untrack(() => chip.role !== 'END' && conditionOf(chip) !== '');
 
-  void ask('get', '/api/desk/verbs').then((all) => (verbs = all));
-  if (untrack(() => conditional))
+  ask('get', '/api/desk/verbs')
+    .then((all) => (verbs = all))
+    .catch((failure) => (wrong = sentence(failure)));
+  if (conditional)
     void take({ about: untrack(() => about), written: untrack(() => written), condition: null }, false);
 
   // The sentence comes a moment after the slip, and is what one opened it for.

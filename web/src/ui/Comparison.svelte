@@ -103,7 +103,7 @@
     </optgroup>
   {/each}
 </select>
-{#if group === 'DAYS' && comparison.steps.length}
+{#if group === 'DAYS'}
   <Steps steps={comparison.steps} onchange={(steps) => onchange({ ...comparison, steps })} />
 {/if}
 <select aria-label="How" value={comparison.verb} onchange={(event) => chooseVerb(event.currentTarget.value)}>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
+  import Act from './Act.svelte';
   import Steps from './Steps.svelte';
 
   type FoundField = Schemas['FoundField'];
@@ -28,6 +29,22 @@
     field?.choices.find((one) => one.toLowerCase() === measure.value.trim().toLowerCase()) ?? measure.value,
   );
   const wide = $derived(Math.min(Math.max(measure.value.length + 1, 7), 26));
+
+  /** Whether one can compare with another field just as well. */
+  const either = $derived(!inDays && !days && field?.group !== 'ANSWER' && others.length > 0);
+
+  function turn() {
+    onchange(
+      measure.kind === 'field'
+        ? {
+            kind: field?.group === 'FIGURES' ? 'number' : 'text',
+            value: field?.group === 'FIGURES' ? '0' : (field?.choices[0] ?? ''),
+            currency: '',
+            steps: [],
+          }
+        : { kind: 'field', value: others[0].path, currency: '', steps: [] },
+    );
+  }
 
   function becomeDay(which: string) {
     onchange(
@@ -123,6 +140,15 @@
     value={measure.value}
     onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
   />
+{/if}
+
+{#if either}
+  <Act
+    soft
+    aria-label={measure.kind === 'field' ? 'Compare with something given' : 'Compare with another field'}
+    title={measure.kind === 'field' ? 'Compare with something given' : 'Compare with another field'}
+    onclick={turn}>⇄</Act
+  >
 {/if}
 
 <style>

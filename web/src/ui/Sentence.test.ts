@@ -80,6 +80,18 @@ describe('a condition as a sentence', () => {
     expect(last()).toMatchObject({ verb: 'IS_ONE_OF', measures: [{ value: 'pear' }] });
   });
 
+  it('compares with another field, and back', async () => {
+    const { last } = show(comparison('person.title', 'IS', text('Ms')));
+    await fireEvent.click(screen.getByLabelText('Compare with another field'));
+    expect(last().measures).toEqual([{ kind: 'field', value: 'contact.crop', currency: '', steps: [] }]);
+  });
+
+  it('reckons the day that is compared', async () => {
+    const { last } = show(comparison('contact.blossom', 'IS_FILLED'));
+    await fireEvent.click(screen.getByText('plus or minus …'));
+    expect(last()).toMatchObject({ path: 'contact.blossom', steps: [{ number: 5, unit: 'WORKING_DAY' }] });
+  });
+
   it('asks for days where days are counted', async () => {
     const { last } = show(comparison('contact.blossom', 'IS_FILLED'));
     await choose('How', 'IS_MORE_THAN_AGO');

@@ -1,9 +1,12 @@
 package famulus.core.message;
 
 import famulus.core.field.MergeContext;
+import famulus.core.field.Path;
 import famulus.core.merge.Merger;
 import famulus.core.merge.Place;
 import famulus.core.merge.Program;
+import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A message parsed for merging: immutable, merged as often as needed.
@@ -21,6 +24,14 @@ public record MessageProgram(Program subject, Program previewText, Program body)
             case PREVIEW_TEXT -> previewText;
             case BODY -> body;
         };
+    }
+
+    /** Every path that the three texts name, each once. */
+    public List<Path> paths() {
+        return Stream.of(subject, previewText, body)
+                .flatMap(program -> program.paths().stream())
+                .distinct()
+                .toList();
     }
 
     /** Merges all three texts for one person; subject and preview text stay one line whatever a value holds. */

@@ -80,6 +80,7 @@ class StressService {
         people.each(
                 about,
                 sender,
+                program.paths(),
                 person -> {
                     UUID deal = about == About.DEAL ? person.deal().orElse(null) : null;
                     Somebody somebody = new Somebody(person.kind(), person.id(), deal, person.name(), person.company());

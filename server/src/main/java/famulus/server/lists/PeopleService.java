@@ -6,12 +6,14 @@ import famulus.core.condition.Judge;
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.MergeContext;
+import famulus.core.field.Path;
 import famulus.server.house.HolidayService;
 import famulus.server.lists.ListMapper.PersonRow;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
+import famulus.server.records.PeopleContext.Need;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
@@ -20,6 +22,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -31,6 +34,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 
 /** The people a template could go to: all of them, or those a condition holds for. */
@@ -110,7 +114,7 @@ public class PeopleService {
     private List<For> judged(About about, CrmKind kind, Condition condition, Colleague sender) {
         List<For> matching = new ArrayList<>();
         Instant now = clock.instant();
-        each(about, kind, sender, (to, person) -> {
+        each(about, kind, sender, Need.of(condition.paths().toList()), (to, person) -> {
             Reckoner reckoner = new Reckoner(now, person.zone(), person.workingDays());
             if (new Judge(reckoner, person.context()::value).holds(condition)) {
                 matching.add(to);
@@ -122,13 +126,15 @@ public class PeopleService {
     /**
      * Gathers everybody a template could go to, in one pass.
      *
+     * @param paths what will be asked for; other values may be left out
      * @param progress told how many have been read, now and then
      * @return how many there were
      */
-    public int each(About about, Colleague sender, Consumer<Person> reading, IntConsumer progress) {
+    public int each(
+            About about, Colleague sender, Collection<Path> paths, Consumer<Person> reading, IntConsumer progress) {
         AtomicInteger read = new AtomicInteger();
         for (CrmKind kind : People.kinds(about)) {
-            each(about, kind, sender, (to, person) -> {
+            each(about, kind, sender, Need.of(paths), (to, person) -> {
                 reading.accept(person);
                 if (read.incrementAndGet() % AT_ONCE == 0) {
                     progress.accept(read.get());
@@ -151,7 +157,7 @@ public class PeopleService {
         void read(For to, Person person);
     }
 
-    private void each(About about, CrmKind kind, Colleague sender, Reading reading) {
+    private void each(About about, CrmKind kind, Colleague sender, Predicate<Need> needs, Reading reading) {
         FieldCatalogue catalogue = catalogues.catalogue();
         List<For> everybody = all(about, kind, plain(about, kind), Sql.TRUE);
         List<List<For>> portions = new ArrayList<>();
@@ -164,10 +170,11 @@ public class PeopleService {
             for (int i = 0; i < portions.size(); i++) {
                 List<For> some = portions.get(i);
                 List<Person> people =
-                        next == null ? contexts.people(some, sender, catalogue, about == About.DEAL) : got(next);
+                        next == null ? contexts.people(some, sender, catalogue, about == About.DEAL, needs) : got(next);
                 if (i + 1 < portions.size()) {
                     List<For> following = portions.get(i + 1);
-                    next = ahead.submit(() -> contexts.people(following, sender, catalogue, about == About.DEAL));
+                    next = ahead.submit(
+                            () -> contexts.people(following, sender, catalogue, about == About.DEAL, needs));
                 }
                 read(some, people, reading);
             }

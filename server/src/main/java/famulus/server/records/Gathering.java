@@ -10,6 +10,7 @@ import famulus.core.salutation.Salutations;
 import famulus.server.house.HolidayService;
 import famulus.server.records.PeopleContext.DealChoice;
 import famulus.server.records.PeopleContext.For;
+import famulus.server.records.PeopleContext.Need;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PeopleMapper.DealRow;
 import famulus.server.records.PeopleMapper.HistoryRow;
@@ -33,6 +34,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /** One gathering of people and all that stands around them, in as many queries for a thousand people as for one. */
@@ -45,6 +47,7 @@ final class Gathering {
     private final HolidayService holidays;
     private final FieldCatalogue catalogue;
     private final boolean closedDeals;
+    private final Predicate<Need> needs;
     private final House house;
     private final Map<UUID, Colleague> team;
     private final Map<String, String> houseFacts;
@@ -71,7 +74,9 @@ final class Gathering {
             Map<String, String> houseFacts,
             Colleague sender,
             FieldCatalogue catalogue,
-            boolean closedDeals) {
+            boolean closedDeals,
+            Predicate<Need> needs) {
+        this.needs = needs;
         this.records = records;
         this.mapper = mapper;
         this.salutations = salutations;
@@ -116,9 +121,15 @@ final class Gathering {
         deals.values().forEach(one -> one.relation("organisation").ifPresent(organisationIds::add));
         organisations = records.all(CrmKind.ORGANISATION, organisationIds);
         addresses = records.addresses(ids);
-        sharers = mapper.sharers(ids).stream().collect(Collectors.groupingBy(SharerRow::personId));
-        history = byId(mapper.history(ids), HistoryRow::personId);
-        documents = dealIds.isEmpty() ? Map.of() : byId(mapper.documents(dealIds), NewestDocument::dealId);
+        if (needs.test(Need.SALUTATION)) {
+            sharers = mapper.sharers(ids).stream().collect(Collectors.groupingBy(SharerRow::personId));
+        }
+        if (needs.test(Need.HISTORY)) {
+            history = byId(mapper.history(ids), HistoryRow::personId);
+        }
+        if (needs.test(Need.DOCUMENTS) && !dealIds.isEmpty()) {
+            documents = byId(mapper.documents(dealIds), NewestDocument::dealId);
+        }
     }
 
     private static <T> Map<UUID, T> byId(Collection<T> rows, Function<T, UUID> id) {
@@ -154,7 +165,9 @@ final class Gathering {
                 "company",
                 to.kind() == CrmKind.CONTACT ? organisation.map(CrmRecord::name).orElse("") : person.text("company"));
         facts.put("email", theirs.isEmpty() ? "" : theirs.getFirst().address());
-        salutation(person, locale).ifPresent(greeting -> facts.put("salutation", greeting));
+        if (needs.test(Need.SALUTATION)) {
+            salutation(person, locale).ifPresent(greeting -> facts.put("salutation", greeting));
+        }
         GatheredValues values = new GatheredValues(catalogue, this::related);
         values.put(Root.HOUSE, houseFacts);
         values.put(Root.SENDER, senderFacts);
