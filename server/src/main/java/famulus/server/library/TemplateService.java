@@ -19,6 +19,7 @@ import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -135,16 +136,28 @@ public class TemplateService {
     }
 
     private List<SubjectPart> subject(TemplateRow line) {
-        FieldCatalogue fields = catalogues.catalogue();
-        About about = About.valueOf(line.about());
-        return MergeParser.parse(line.subject()).nodes().stream()
-                .map(node -> switch (node) {
-                    case Node.Choice choice -> new SubjectPart("…", true);
-                    case Node.Literal literal -> new SubjectPart(literal.text(), false);
-                    case Node.Broken broken -> new SubjectPart(broken.source(), false);
-                    case Node.Field field -> new SubjectPart(label(field, fields, about), true);
-                })
-                .toList();
+        List<SubjectPart> parts = new ArrayList<>();
+        subject(MergeParser.parse(line.subject()).nodes(), catalogues.catalogue(), About.valueOf(line.about()), parts);
+        return parts;
+    }
+
+    /** Of a choice every branch is shown, one after another, since a list knows nobody to choose for. */
+    private static void subject(List<Node> nodes, FieldCatalogue fields, About about, List<SubjectPart> parts) {
+        for (Node node : nodes) {
+            switch (node) {
+                case Node.Literal literal -> parts.add(new SubjectPart(literal.text(), false));
+                case Node.Broken broken -> parts.add(new SubjectPart(broken.source(), false));
+                case Node.Field field -> parts.add(new SubjectPart(label(field, fields, about), true));
+                case Node.Choice choice -> {
+                    for (int turn = 0; turn < choice.branches().size(); turn++) {
+                        if (turn > 0) {
+                            parts.add(new SubjectPart(" ⁄ ", false));
+                        }
+                        subject(choice.branches().get(turn).nodes(), fields, about, parts);
+                    }
+                }
+            }
+        }
     }
 
     /** A template that uses something. */

@@ -123,4 +123,15 @@ class TemplatesTest extends ServerTest {
 
         assertThat(answer.get("fields").propertyNames()).contains("name", "subject", "body", "previewText");
     }
+
+    @Test
+    void aSubjectWithAChoiceShowsAllItsBranchesInTheList() throws Exception {
+        template("CONTACT", "{when person.title is filled}For {person.first_name}{otherwise}Bees{end}!", "x");
+
+        JsonNode subject = done("GET", "/api/templates", null, signe).get(0).get("subject");
+
+        StringBuilder read = new StringBuilder();
+        subject.forEach(part -> read.append(part.get("text").asString()));
+        assertThat(read).hasToString("For First name ⁄ Bees!");
+    }
 }
