@@ -5,15 +5,24 @@ import java.util.Locale;
 
 /**
  * The name of a value: {@code contact.first_name}, {@code deal.organisation.name}, or one word such as {@code today}.
- *
- * @param words lower case, at least one, none empty
+ * Two are equal when their words are. Paths are looked up for every field of every message, so the written form and its
+ * hash are kept.
  */
-public record Path(List<String> words) {
-    public Path {
-        words = words.stream().map(word -> word.toLowerCase(Locale.ROOT)).toList();
+public final class Path {
+    private final List<String> words;
+    private final String written;
+
+    /**
+     * A path of words.
+     *
+     * @param words at least one, none blank; upper case counts as lower case
+     */
+    public Path(List<String> words) {
+        this.words = words.stream().map(word -> word.toLowerCase(Locale.ROOT)).toList();
         if (words.isEmpty() || words.stream().anyMatch(String::isBlank)) {
             throw new IllegalArgumentException("A path has at least one word");
         }
+        this.written = String.join(".", this.words);
     }
 
     /** Reads a path from its written form, such as {@code "person.first_name"}. */
@@ -21,14 +30,29 @@ public record Path(List<String> words) {
         return new Path(List.of(written.strip().split("\\.")));
     }
 
+    /** Its words, in lower case. */
+    public List<String> words() {
+        return words;
+    }
+
     /** The first word: which record, or which moment. */
     public String root() {
         return words.getFirst();
     }
 
+    @Override
+    public boolean equals(Object other) {
+        return this == other || (other instanceof Path path && written.equals(path.written));
+    }
+
+    @Override
+    public int hashCode() {
+        return written.hashCode();
+    }
+
     /** The written form, words joined by points. */
     @Override
     public String toString() {
-        return String.join(".", words);
+        return written;
     }
 }

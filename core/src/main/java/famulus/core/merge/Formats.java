@@ -29,6 +29,7 @@ final class Formats {
     private final LocalizedNumberFormatter numbers;
     private final Map<Object, LocalizedNumberFormatter> numberFormats = new ConcurrentHashMap<>();
     private final Map<Amount, LocalizedNumberFormatter> amounts = new ConcurrentHashMap<>();
+    private final PrintedBefore before = new PrintedBefore();
 
     private record Amount(FormatName format, String currency) {}
 
@@ -55,9 +56,12 @@ final class Formats {
     String print(Value value, Optional<Format> format, ZoneId zone, Instant now) {
         return switch (value) {
             case Value.Text text -> text(text.text(), format);
-            case Value.Number number -> number(number.number(), format);
-            case Value.Money money -> money(money, format);
-            case Value.Day day -> dates.day(day.day(), format, now.atZone(zone).toLocalDate());
+            case Value.Number number -> before.text(number, format, () -> number(number.number(), format));
+            case Value.Money money -> before.text(money, format, () -> money(money, format));
+            case Value.Day day ->
+                named(format).orElse(null) == FormatName.DISTANCE
+                        ? dates.day(day.day(), format, now.atZone(zone).toLocalDate())
+                        : before.text(day, format, () -> dates.day(day.day(), format, day.day()));
             case Value.Moment moment ->
                 dates.moment(
                         moment.instant().atZone(zone), format, now.atZone(zone).toLocalDate());

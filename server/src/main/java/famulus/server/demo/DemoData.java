@@ -5,7 +5,6 @@ import famulus.core.field.FieldType;
 import famulus.server.demo.DemoRecords.Grower;
 import famulus.server.demo.DemoRecords.Placement;
 import famulus.server.desk.ProofService;
-import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
@@ -26,8 +25,12 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -117,12 +120,14 @@ class DemoData implements ApplicationRunner {
         List<Template> usable =
                 kept.stream().limit(USED_SO_FAR).map(templates::get).toList();
         Grower first = made.growers().getFirst();
-        message(chance, usable.get(2), first, null, made.ago(20));
-        message(chance, usable.get(3), first, placements.get(0).id(), made.ago(12));
-        message(chance, usable.get(3), first, placements.get(1).id(), made.ago(4));
+        List<Wish> wishes = new ArrayList<>();
+        wishes.add(new Wish(chance.id(), usable.get(2), first, null, made.ago(20)));
+        wishes.add(new Wish(chance.id(), usable.get(3), first, placements.get(0).id(), made.ago(12)));
+        wishes.add(new Wish(chance.id(), usable.get(3), first, placements.get(1).id(), made.ago(4)));
         for (int i = 0; i < MESSAGES; i++) {
-            message(chance, made, placements, usable);
+            wish(chance, made, placements, usable).ifPresent(wishes::add);
         }
+        write(wishes);
     }
 
     private static String day(Instant now, int daysAgo) {
@@ -132,40 +137,55 @@ class DemoData implements ApplicationRunner {
                 .toString();
     }
 
-    /** One message of the last nine months, if the person can be written to and the template has no gap for them. */
-    private void message(Seeded chance, DemoRecords made, List<Placement> placements, List<Template> templates) {
+    /** One message that may have been written. */
+    private record Wish(UUID id, Template template, Grower grower, UUID deal, Instant at) {
+        /** What messages that are merged together have in common. */
+        private List<UUID> batch() {
+            return List.of(template.id(), grower.farm().owner().id());
+        }
+    }
+
+    /** One of the last nine months, if the template speaks the grower's language. */
+    private Optional<Wish> wish(Seeded chance, DemoRecords made, List<Placement> placements, List<Template> templates) {
         Template template = chance.one(templates);
         Placement placement = chance.one(placements);
         Grower grower = template.about() == About.DEAL ? placement.main() : chance.one(made.growers());
         if (template.about() == About.LEAD || !grower.farm().land().language().equals(language(template))) {
-            return;
+            return Optional.empty();
         }
         UUID deal = template.about() == About.DEAL ? placement.id() : null;
-        message(chance, template, grower, deal, made.ago(chance.between(1, 270)));
+        return Optional.of(new Wish(chance.id(), template, grower, deal, made.ago(chance.between(1, 270))));
     }
 
-    private void message(Seeded chance, Template template, Grower grower, UUID deal, Instant at) {
-        Colleague sender = grower.farm().owner();
-        Proof proof = proofs.proof(
-                template.source(),
-                template.about(),
-                new For(CrmKind.CONTACT, grower.id(), deal),
-                sender,
-                Given.NOTHING);
-        boolean mayLeave =
-                proof.notes().isEmpty() && !proof.person().addresses().isEmpty();
-        UUID id = chance.id();
-        if (mayLeave) {
+    /** Keeps as sent what could have left: where the proofreader has nothing to say and an address is known. */
+    private void write(List<Wish> wishes) {
+        Map<List<UUID>, List<Wish>> batches =
+                wishes.stream().collect(Collectors.groupingBy(Wish::batch, LinkedHashMap::new, Collectors.toList()));
+        for (List<Wish> batch : batches.values()) {
+            Template template = batch.getFirst().template();
+            Colleague sender = batch.getFirst().grower().farm().owner();
+            List<For> to = batch.stream()
+                    .map(wish -> new For(CrmKind.CONTACT, wish.grower().id(), wish.deal()))
+                    .toList();
+            List<Proof> merged = proofs.proofs(template.source(), template.about(), to, sender);
+            for (int i = 0; i < batch.size(); i++) {
+                keep(batch.get(i), merged.get(i), sender);
+            }
+        }
+    }
+
+    private void keep(Wish wish, Proof proof, Colleague sender) {
+        if (proof.notes().isEmpty() && !proof.person().addresses().isEmpty()) {
             outbox.keepSent(
-                    id,
-                    template.id(),
+                    wish.id(),
+                    wish.template().id(),
                     sender,
                     proof.person(),
                     proof.person().addresses().getFirst(),
                     proof.merged().subject().text(),
                     proof.merged().previewText().text(),
                     proof.merged().body(),
-                    at);
+                    wish.at());
         }
     }
 

@@ -23,6 +23,7 @@ import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
+import famulus.server.records.PeopleContext.Need;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
@@ -92,23 +93,56 @@ public class ProofService {
     public Proof proof(MessageSource source, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
         Person person = people.person(to, sender, catalogue, about == About.DEAL);
-        MessageProgram program = source.parse();
-        Merger merger = new Merger(new MergeSettings(
-                person.locale(),
-                person.zone(),
-                clock.instant(),
-                person.workingDays(),
-                values(given.chosen(), about, catalogue),
-                answers(given.answers())));
-        MergedMessage merged = program.merge(merger, person.context());
-        Analyser analyser = new Analyser(catalogue, about);
-        Map<MessagePart, List<Problem>> problems = new EnumMap<>(MessagePart.class);
-        for (MessagePart part : MessagePart.values()) {
-            problems.put(part, analyser.analyse(program.program(part)));
+        return new Reading(source, about, catalogue, given).of(person);
+    }
+
+    /**
+     * Merges a message for many, parsed once and with their values gathered at once.
+     *
+     * @return in the order of the people; those who are not there any more are left out
+     */
+    public List<Proof> proofs(MessageSource source, About about, List<For> to, Colleague sender) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        Reading reading = new Reading(source, about, catalogue, Given.NOTHING);
+        return people.people(to, sender, catalogue, about == About.DEAL, Need.of(reading.program.paths())).stream()
+                .map(reading::of)
+                .toList();
+    }
+
+    /** A message, parsed and looked through once, to be read by anybody. */
+    private final class Reading {
+        private final MessageSource source;
+        private final About about;
+        private final FieldCatalogue catalogue;
+        private final Given given;
+        private final MessageProgram program;
+        private final Map<MessagePart, List<Problem>> problems = new EnumMap<>(MessagePart.class);
+
+        private Reading(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
+            this.source = source;
+            this.about = about;
+            this.catalogue = catalogue;
+            this.given = given;
+            this.program = source.parse();
+            Analyser analyser = new Analyser(catalogue, about);
+            for (MessagePart part : MessagePart.values()) {
+                problems.put(part, analyser.analyse(program.program(part)));
+            }
         }
-        List<Note> notes = proofreader.read(new ProofSubject(
-                source, problems, merged, person.name(), path -> label(catalogue, path, about), given.sending()));
-        return new Proof(person, catalogue, program, merged, notes);
+
+        private Proof of(Person person) {
+            Merger merger = new Merger(new MergeSettings(
+                    person.locale(),
+                    person.zone(),
+                    clock.instant(),
+                    person.workingDays(),
+                    values(given.chosen(), about, catalogue),
+                    answers(given.answers())));
+            MergedMessage merged = program.merge(merger, person.context());
+            List<Note> notes = proofreader.read(new ProofSubject(
+                    source, problems, merged, person.name(), path -> label(catalogue, path, about), given.sending()));
+            return new Proof(person, catalogue, program, merged, notes);
+        }
     }
 
     /** An answer is words, on as many lines as the sender likes. */
