@@ -25,7 +25,10 @@ class WallsTest {
                             "java.math..",
                             "java.time..",
                             "com.ibm.icu..",
-                            "com.google.i18n..")
+                            "com.google.i18n..",
+                            // Formats that messages are kept in and that go along with them.
+                            "tools.jackson..",
+                            "biweekly..")
                     // An address is looked at, never opened.
                     .or(belongToAnyOf(URI.class, URISyntaxException.class)));
 

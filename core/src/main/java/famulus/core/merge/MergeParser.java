@@ -30,10 +30,13 @@ public final class MergeParser {
     private final String source;
     private final ChoiceBuilder nodes = new ChoiceBuilder();
     private final StringBuilder literal = new StringBuilder();
+    private final int[] cuts;
+    private int nextCut;
     private int literalStart;
 
-    private MergeParser(String source) {
+    private MergeParser(String source, int[] cuts) {
         this.source = source;
+        this.cuts = cuts;
     }
 
     /**
@@ -43,12 +46,25 @@ public final class MergeParser {
      * @return its program; {@link Program#problems()} says what could not be read
      */
     public static Program parse(String source) {
-        return new MergeParser(source).run();
+        return parse(source, new int[0]);
+    }
+
+    /**
+     * Parses a text that is made of several strings put together.
+     *
+     * @param cuts where a string begins, in order: a literal ends there, so that it can be told whose it is
+     */
+    public static Program parse(String source, int[] cuts) {
+        return new MergeParser(source, cuts).run();
     }
 
     private Program run() {
         int at = 0;
         while (at < source.length()) {
+            while (nextCut < cuts.length && cuts[nextCut] <= at) {
+                endLiteral(at);
+                nextCut++;
+            }
             char c = source.charAt(at);
             if (c == '\\') {
                 at = backslashes(at);

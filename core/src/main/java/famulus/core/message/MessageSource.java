@@ -2,15 +2,32 @@ package famulus.core.message;
 
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Program;
+import famulus.core.message.body.BodyText;
+import famulus.core.message.body.Design;
+import java.util.Optional;
 
 /**
  * The texts of a message as written, fields and all.
  *
  * @param subject one line
  * @param previewText one line; may be empty
- * @param body any number of lines, broken by {@code \n}
+ * @param body any number of lines, broken by {@code \n}; of a letter or designed message the words of its design
+ * @param layout the design of those words; empty for a message that is only words
  */
-public record MessageSource(String subject, String previewText, String body) {
+public record MessageSource(String subject, String previewText, String body, Optional<Layout> layout) {
+    /** A design and its words as one text. */
+    public record Layout(Design design, BodyText text) {}
+
+    /** A message that is only words. */
+    public MessageSource(String subject, String previewText, String body) {
+        this(subject, previewText, body, Optional.empty());
+    }
+
+    /** A letter or designed message. */
+    public static MessageSource designed(String subject, String previewText, Design design) {
+        BodyText text = BodyText.of(design);
+        return new MessageSource(subject, previewText, text.source(), Optional.of(new Layout(design, text)));
+    }
 
     /** One of the texts. */
     public String text(MessagePart part) {
@@ -24,6 +41,9 @@ public record MessageSource(String subject, String previewText, String body) {
     /** Parses the three texts. */
     public MessageProgram parse() {
         Program parsedSubject = MergeParser.parse(subject);
-        return new MessageProgram(parsedSubject, MergeParser.parse(previewText), MergeParser.parse(body));
+        return new MessageProgram(
+                parsedSubject,
+                MergeParser.parse(previewText),
+                layout.map(one -> one.text().program()).orElseGet(() -> MergeParser.parse(body)));
     }
 }

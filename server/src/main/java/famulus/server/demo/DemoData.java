@@ -2,10 +2,14 @@ package famulus.server.demo;
 
 import famulus.core.field.About;
 import famulus.core.field.FieldType;
+import famulus.server.cupboard.HouseStyleService;
+import famulus.server.cupboard.PictureService;
 import famulus.server.demo.DemoRecords.Grower;
 import famulus.server.demo.DemoRecords.Placement;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.desk.RenderingService;
+import famulus.server.library.StarterService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateService.Draft;
@@ -29,6 +33,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
@@ -48,6 +53,9 @@ class DemoData implements ApplicationRunner {
     private static final int MESSAGES = 260;
     /** The newest templates have not been written from yet. */
     private static final int USED_SO_FAR = 10;
+    /** The designs that the team has started templates from. */
+    private static final Set<String> STARTED =
+            Set.of("quote-cover", "delivery-notice", "welcome", "seasons-greeting", "after-a-visit", "thank-you");
 
     private final TeamService team;
     private final CatalogueService catalogue;
@@ -57,6 +65,10 @@ class DemoData implements ApplicationRunner {
     private final HistoryService history;
     private final TemplateService templates;
     private final ProofService proofs;
+    private final HouseStyleService styles;
+    private final PictureService pictures;
+    private final StarterService starters;
+    private final RenderingService renderings;
     private final OutboxService outbox;
     private final TransactionTemplate transactions;
     private final Clock clock;
@@ -71,6 +83,10 @@ class DemoData implements ApplicationRunner {
             HistoryService history,
             TemplateService templates,
             ProofService proofs,
+            HouseStyleService styles,
+            PictureService pictures,
+            StarterService starters,
+            RenderingService renderings,
             OutboxService outbox,
             TransactionTemplate transactions,
             Clock clock,
@@ -83,6 +99,10 @@ class DemoData implements ApplicationRunner {
         this.history = history;
         this.templates = templates;
         this.proofs = proofs;
+        this.styles = styles;
+        this.pictures = pictures;
+        this.starters = starters;
+        this.renderings = renderings;
         this.outbox = outbox;
         this.transactions = transactions;
         this.clock = clock;
@@ -106,8 +126,12 @@ class DemoData implements ApplicationRunner {
         DemoFields.add(catalogue);
         DemoRecords made = new DemoRecords(records, deals, history, people, chance, now);
         List<Placement> placements = made.make();
+        new DemoCupboard(styles, pictures, new Seeded(SEED + 1)).fill(people.oriel(), made.ago(200));
         List<UUID> kept = new ArrayList<>();
-        List<Draft> drafts = DemoTemplates.all();
+        List<Draft> drafts = new ArrayList<>(DemoTemplates.all());
+        starters.all().stream()
+                .filter(starter -> STARTED.contains(starter.name()))
+                .forEach(starter -> drafts.add(starter.draft()));
         for (int i = 0; i < drafts.size(); i++) {
             UUID id = chance.id();
             Colleague owner = i % 3 == 0 ? people.oriel() : i % 3 == 1 ? people.signe() : people.dov();
@@ -167,7 +191,7 @@ class DemoData implements ApplicationRunner {
             List<For> to = batch.stream()
                     .map(wish -> new For(CrmKind.CONTACT, wish.grower().id(), wish.deal()))
                     .toList();
-            List<Proof> merged = proofs.proofs(template.source(), template.about(), to, sender);
+            List<Proof> merged = proofs.proofs(this.templates.source(template), template.about(), to, sender);
             for (int i = 0; i < batch.size(); i++) {
                 keep(batch.get(i), merged.get(i), sender);
             }
@@ -185,6 +209,7 @@ class DemoData implements ApplicationRunner {
                     proof.merged().subject().text(),
                     proof.merged().previewText().text(),
                     proof.merged().body(),
+                    renderings.mail(proof),
                     wish.at());
         }
     }

@@ -1,5 +1,6 @@
 package famulus.server.demo;
 
+import famulus.core.message.render.ItemSums;
 import famulus.server.demo.Names.Land;
 import famulus.server.records.CrmKind;
 import famulus.server.records.DealService;
@@ -305,7 +306,8 @@ final class DemoRecords {
         boolean past = stage.equals("placed");
         List<DealLine> lines = lines(grower, first);
         int hives = lines.stream().mapToInt(DealLine::hives).sum();
-        BigDecimal total = lines.stream().map(DealLine::total).reduce(BigDecimal.ZERO, BigDecimal::add);
+        BigDecimal total =
+                ItemSums.of(lines.stream().map(DealLine::item).toList(), "GBP").net();
         LocalDate place = past
                 ? today.minusDays(chance.between(30, Math.max(31, daysOld)))
                 : today.plusDays(chance.between(9, 70));
@@ -343,7 +345,14 @@ final class DemoRecords {
 
     private List<DealLine> lines(Grower grower, boolean first) {
         if (first) {
-            return List.of(new DealLine("Larkfield East", "apple", 48, 4, new BigDecimal("50.00")));
+            return List.of(new DealLine(
+                    "Larkfield East",
+                    "apple",
+                    48,
+                    4,
+                    new BigDecimal("50.00"),
+                    BigDecimal.ZERO,
+                    BigDecimal.valueOf(20)));
         }
         return IntStream.range(0, chance.between(1, 3))
                 .mapToObj(any -> new DealLine(
@@ -351,7 +360,9 @@ final class DemoRecords {
                         grower.crop().replace('_', ' '),
                         chance.between(2, 20) * 2,
                         chance.between(2, 5),
-                        BigDecimal.valueOf(chance.between(80, 150) * 25L, 2)))
+                        BigDecimal.valueOf(chance.between(80, 150) * 25L, 2),
+                        BigDecimal.valueOf(chance.inHundred(15) ? 5 : 0),
+                        BigDecimal.valueOf(20)))
                 .toList();
     }
 

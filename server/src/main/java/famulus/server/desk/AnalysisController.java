@@ -3,9 +3,12 @@ package famulus.server.desk;
 import famulus.core.field.About;
 import famulus.core.field.Path;
 import famulus.core.message.MessageSource;
+import famulus.core.message.body.Mode;
 import famulus.server.desk.ConditionService.ReadCondition;
 import famulus.server.desk.ConditionService.ShownVerb;
 import famulus.server.desk.StressService.StressChoice;
+import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateService.Draft;
 import famulus.server.lists.FieldProfile;
 import famulus.server.lists.FieldProfileService;
 import famulus.server.lists.FieldProfileService.Filled;
@@ -19,6 +22,7 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,10 +44,16 @@ class AnalysisController {
     private final ConditionService conditions;
     private final FieldProfileService profiles;
     private final StressService stress;
+    private final TemplateService templates;
     private final JsonMapper json;
 
     AnalysisController(
-            ConditionService conditions, FieldProfileService profiles, StressService stress, JsonMapper json) {
+            ConditionService conditions,
+            FieldProfileService profiles,
+            StressService stress,
+            TemplateService templates,
+            JsonMapper json) {
+        this.templates = templates;
         this.conditions = conditions;
         this.profiles = profiles;
         this.stress = stress;
@@ -54,7 +64,16 @@ class AnalysisController {
     record ConditionRequest(
             About about, @Schema(nullable = true) String written, @Schema(nullable = true) ShownCondition condition) {}
 
-    record StressRequest(About about, String subject, String previewText, String body) {}
+    record StressRequest(
+            About about,
+            String subject,
+            String previewText,
+            String body,
+            @Schema(nullable = true) Mode mode,
+            @Schema(nullable = true) String design,
+            @Schema(nullable = true) UUID houseStyle,
+            @Schema(nullable = true) String header,
+            @Schema(nullable = true) String footer) {}
 
     /** A line of the answer: how far it is, and at the end the choice. */
     record StressLine(int read, int of, @Schema(nullable = true) StressChoice choice) {}
@@ -98,10 +117,18 @@ class AnalysisController {
             responseCode = "200",
             content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = StressLine.class)))
     ResponseEntity<StreamingResponseBody> stress(Colleague asking, @RequestBody StressRequest request) {
-        MessageSource source = new MessageSource(
+        MessageSource source = templates.source(new Draft(
+                "",
+                "",
+                request.about(),
                 DeskController.text(request.subject(), "subject"),
                 DeskController.text(request.previewText(), "previewText"),
-                DeskController.text(request.body(), "body"));
+                DeskController.text(request.body(), "body"),
+                request.mode(),
+                request.design(),
+                request.houseStyle(),
+                request.header(),
+                request.footer()));
         return ResponseEntity.ok().contentType(LINES).body(out -> {
             int of = stress.total(request.about());
             line(out, new StressLine(0, of, null));

@@ -5,12 +5,16 @@ import famulus.core.field.FieldCatalogue;
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Program;
 import famulus.core.message.MessageSource;
+import famulus.core.message.body.Mode;
 import famulus.server.desk.FieldFinderService.FoundField;
 import famulus.server.desk.MessageDraftService.MessageDraft;
 import famulus.server.desk.ProofPeopleMapper.ProofPerson;
 import famulus.server.desk.ProofService.Given;
+import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.ShownProof.Chip;
 import famulus.server.desk.ShownProof.ShownTerm;
+import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateService.Draft;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
@@ -39,13 +43,19 @@ class DeskController {
     private final ProofPeopleService people;
     private final MessageDraftService messages;
     private final CatalogueService catalogues;
+    private final TemplateService templates;
+    private final RenderingService renderings;
 
     DeskController(
             ProofService proofs,
             FieldFinderService fields,
             ProofPeopleService people,
             MessageDraftService messages,
-            CatalogueService catalogues) {
+            CatalogueService catalogues,
+            TemplateService templates,
+            RenderingService renderings) {
+        this.renderings = renderings;
+        this.templates = templates;
         this.proofs = proofs;
         this.fields = fields;
         this.people = people;
@@ -60,7 +70,12 @@ class DeskController {
             String body,
             CrmKind kind,
             UUID id,
-            @Schema(nullable = true) UUID deal) {}
+            @Schema(nullable = true) UUID deal,
+            @Schema(nullable = true) Mode mode,
+            @Schema(nullable = true) String design,
+            @Schema(nullable = true) UUID houseStyle,
+            @Schema(nullable = true) String header,
+            @Schema(nullable = true) String footer) {}
 
     record MessageRequest(
             @Schema(nullable = true) UUID template,
@@ -88,12 +103,21 @@ class DeskController {
     /** The draft merged and proofread for one person. */
     @PostMapping("/proof")
     ShownProof proof(Colleague asking, @RequestBody ProofRequest request) {
-        MessageSource source = new MessageSource(
+        MessageSource source = templates.source(new Draft(
+                "",
+                "",
+                request.about(),
                 text(request.subject(), "subject"),
                 text(request.previewText(), "previewText"),
-                text(request.body(), "body"));
+                text(request.body(), "body"),
+                request.mode(),
+                request.design(),
+                request.houseStyle(),
+                request.header(),
+                request.footer()));
         For to = new For(request.kind(), request.id(), request.deal());
-        return ShownProof.of(proofs.proof(source, request.about(), to, asking, Given.NOTHING), request.about());
+        Proof proof = proofs.proof(source, request.about(), to, asking, Given.NOTHING);
+        return ShownProof.of(proof, request.about(), renderings.shown(proof, request.about()));
     }
 
     /** The fields that can be put in, with what each prints for one person. */
@@ -142,7 +166,7 @@ class DeskController {
         For to = new For(request.kind(), request.id(), request.deal());
         MessageDraft draft = messages.begin(request.template(), to, request.sender(), given, asking);
         return new BegunMessage(
-                ShownProof.of(draft.proof(), draft.about()),
+                ShownProof.of(draft.proof(), draft.about(), renderings.shown(draft.proof(), draft.about())),
                 draft.template().map(template -> template.name()).orElse(""),
                 draft.template().map(template -> template.version()).orElse(0),
                 draft.about(),

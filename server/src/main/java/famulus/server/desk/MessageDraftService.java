@@ -51,7 +51,7 @@ public class MessageDraftService {
         Optional<Template> template = Optional.ofNullable(templateId).map(templates::get);
         About about = template.map(Template::about)
                 .orElse(to.kind() == CrmKind.LEAD ? About.LEAD : to.deal() == null ? About.CONTACT : About.DEAL);
-        MessageSource source = template.map(Template::source).orElse(new MessageSource("", "", ""));
+        MessageSource source = template.map(templates::source).orElse(new MessageSource("", "", ""));
         return new MessageDraft(proofs.proof(source, about, to, sender, given), template, about, sender);
     }
 

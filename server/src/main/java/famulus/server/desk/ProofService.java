@@ -77,12 +77,18 @@ public class ProofService {
     /**
      * A message merged for a person.
      *
+     * @param source the texts as written, with the design of a letter or designed message
      * @param program the parsed texts
      * @param merged what the person would read
      * @param notes what the proofreader says, in the order of the message
      */
     public record Proof(
-            Person person, FieldCatalogue catalogue, MessageProgram program, MergedMessage merged, List<Note> notes) {}
+            Person person,
+            FieldCatalogue catalogue,
+            MessageSource source,
+            MessageProgram program,
+            MergedMessage merged,
+            List<Note> notes) {}
 
     /**
      * Merges a message.
@@ -141,7 +147,7 @@ public class ProofService {
             MergedMessage merged = program.merge(merger, person.context());
             List<Note> notes = proofreader.read(new ProofSubject(
                     source, problems, merged, person.name(), path -> label(catalogue, path, about), given.sending()));
-            return new Proof(person, catalogue, program, merged, notes);
+            return new Proof(person, catalogue, source, program, merged, notes);
         }
     }
 

@@ -18,6 +18,7 @@ import famulus.core.merge.Origin;
 import famulus.core.merge.Piece;
 import famulus.core.merge.Program;
 import famulus.core.message.MessagePart;
+import famulus.core.message.render.Rendering;
 import famulus.core.proof.Note;
 import famulus.core.syntax.Span;
 import famulus.server.desk.ProofService.Proof;
@@ -26,6 +27,7 @@ import famulus.server.records.PeopleContext.DealChoice;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PersonAddress;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -42,6 +44,7 @@ import java.util.stream.Collectors;
  * A proof as the browser shows it.
  *
  * @param words how many words the body has
+ * @param rendering what a letter or designed message looks like; null for a plain one
  */
 public record ShownProof(
         ProvedPerson person,
@@ -50,7 +53,18 @@ public record ShownProof(
         ShownPart body,
         List<ShownNote> notes,
         List<ShownAsk> asks,
-        int words) {
+        int words,
+        @Schema(nullable = true) ShownRendering rendering) {
+
+    /**
+     * A letter or designed message as it is seen.
+     *
+     * @param html a whole document
+     * @param text its plain twin
+     * @param bytes how large the HTML is
+     * @param attached the names of the files that go along
+     */
+    public record ShownRendering(String html, String text, int bytes, List<String> attached) {}
 
     /** An ask place; {@code answer} is empty until the sender puts one in. */
     public record ShownAsk(String hint, String answer) {}
@@ -156,7 +170,7 @@ public record ShownProof(
     public record ShownFix(String label, int start, int end, String text) {}
 
     /** Makes a proof ready to be shown. */
-    static ShownProof of(Proof proof, About about) {
+    static ShownProof of(Proof proof, About about, Optional<Rendering> rendering) {
         Person person = proof.person();
         return new ShownProof(
                 new ProvedPerson(
@@ -173,7 +187,16 @@ public record ShownProof(
                 part(proof, about, MessagePart.BODY),
                 proof.notes().stream().map(ShownProof::note).toList(),
                 asks(proof),
-                words(proof.merged().body().text()));
+                words(proof.merged().body().text()),
+                rendering.map(ShownProof::rendering).orElse(null));
+    }
+
+    private static ShownRendering rendering(Rendering rendering) {
+        return new ShownRendering(
+                rendering.html(),
+                rendering.text(),
+                rendering.html().getBytes(StandardCharsets.UTF_8).length,
+                rendering.calendars().stream().map(Rendering.Calendar::name).toList());
     }
 
     private static List<ShownAsk> asks(Proof proof) {

@@ -1,7 +1,8 @@
 package famulus.server.library;
 
 import famulus.core.field.About;
-import famulus.core.message.MessageSource;
+import famulus.core.message.body.Mode;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.UUID;
 
@@ -10,6 +11,11 @@ import java.util.UUID;
  *
  * @param purpose what it is for, such as "After a call"; may be empty
  * @param about which kind of record its fields come from
+ * @param mode what it is written as
+ * @param body its words; of a letter or designed one those of its design
+ * @param design versioned JSON, see docs/body.schema.json; empty for a plain one
+ * @param houseStyle null for the usual one
+ * @param header which header of the house style; empty for its first one, as with the footer
  * @param version counts kept changes
  */
 public record Template(
@@ -20,14 +26,13 @@ public record Template(
         String subject,
         String previewText,
         String body,
+        Mode mode,
+        String design,
+        @Schema(nullable = true) UUID houseStyle,
+        String header,
+        String footer,
         int version,
         UUID ownerId,
         String ownerName,
         Instant changedAt,
-        String changedBy) {
-
-    /** The three texts, as the core reads them. */
-    public MessageSource source() {
-        return new MessageSource(subject, previewText, body);
-    }
-}
+        String changedBy) {}

@@ -1,6 +1,7 @@
 package famulus.server.library;
 
 import famulus.core.field.About;
+import famulus.server.library.StarterService.Starter;
 import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.TemplateService.TemplateLine;
 import famulus.server.library.TemplateService.UsingTemplate;
@@ -23,9 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/templates")
 class TemplateController {
     private final TemplateService templates;
+    private final StarterService starters;
 
-    TemplateController(TemplateService templates) {
+    TemplateController(TemplateService templates, StarterService starters) {
         this.templates = templates;
+        this.starters = starters;
     }
 
     record ChangedTemplate(int version, Draft draft) {}
@@ -42,6 +45,12 @@ class TemplateController {
     List<TemplateLine> fitting(
             Colleague asking, @RequestParam About about, @RequestParam(defaultValue = "") String search) {
         return templates.fitting(about, search, asking);
+    }
+
+    /** The designs to start from that ship with Famulus. */
+    @GetMapping("/starters")
+    List<Starter> starters(Colleague asking) {
+        return starters.all();
     }
 
     /** The templates that use a field, in their texts or their conditions. */

@@ -23,6 +23,7 @@ interface TemplateMapper {
             UUID ownerId,
             String ownerName,
             Instant changedAt,
+            String mode,
             int used,
             Instant lastUsedByMe) {}
 
@@ -39,11 +40,11 @@ interface TemplateMapper {
     @Insert(
             """
             insert into template
-              (id, name, purpose, about, subject, preview_text, body, version, owner_id, created_at, changed_at,
-               changed_by)
+              (id, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header, footer, version,
+               owner_id, created_at, changed_at, changed_by)
             values
-              (#{t.id}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.previewText}, #{t.body}, #{t.version},
-               #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
+              (#{t.id}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.previewText}, #{t.body}, #{t.mode},
+               #{t.design}, #{t.houseStyle}, #{t.header}, #{t.footer}, #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
             """)
     void insert(@Param("t") Template template);
 
@@ -51,7 +52,8 @@ interface TemplateMapper {
             """
             update template
             set name = #{t.name}, purpose = #{t.purpose}, about = #{t.about}, subject = #{t.subject},
-                preview_text = #{t.previewText}, body = #{t.body}, version = version + 1,
+                preview_text = #{t.previewText}, body = #{t.body}, mode = #{t.mode}, design = #{t.design},
+                house_style_id = #{t.houseStyle}, header = #{t.header}, footer = #{t.footer}, version = version + 1,
                 changed_at = #{t.changedAt}, changed_by = #{by}
             where id = #{t.id} and version = #{t.version} and deleted_at is null
             """)
@@ -65,8 +67,8 @@ interface TemplateMapper {
 
     @Insert(
             """
-            insert into template_version (template_id, version, name, subject, preview_text, body, kept_at)
-            select id, version, name, subject, preview_text, body, #{at}
+            insert into template_version (template_id, version, name, subject, preview_text, body, mode, design, kept_at)
+            select id, version, name, subject, preview_text, body, mode, design, #{at}
             from template t
             where t.id = #{id}
               and not exists (select 1 from template_version v where v.template_id = t.id and v.version = t.version)

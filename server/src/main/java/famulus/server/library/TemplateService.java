@@ -8,7 +8,14 @@ import famulus.core.field.RecordKind;
 import famulus.core.field.Root;
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Node;
+import famulus.core.message.MessageSource;
+import famulus.core.message.body.BodyJson;
+import famulus.core.message.body.BodyText;
+import famulus.core.message.body.Design;
+import famulus.core.message.body.HouseStyle;
+import famulus.core.message.body.Mode;
 import famulus.core.record.PlainLine;
+import famulus.server.cupboard.HouseStyleService;
 import famulus.server.library.TemplateMapper.TemplateRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
@@ -17,6 +24,7 @@ import famulus.server.platform.SearchWords;
 import famulus.server.records.CatalogueService;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -42,8 +50,16 @@ public class TemplateService {
     private final Clock clock;
     private final Events events;
     private final CatalogueService catalogues;
+    private final HouseStyleService styles;
 
-    TemplateService(TemplateMapper mapper, Ids ids, Clock clock, Events events, CatalogueService catalogues) {
+    TemplateService(
+            TemplateMapper mapper,
+            Ids ids,
+            Clock clock,
+            Events events,
+            CatalogueService catalogues,
+            HouseStyleService styles) {
+        this.styles = styles;
         this.mapper = mapper;
         this.ids = ids;
         this.clock = clock;
@@ -52,8 +68,28 @@ public class TemplateService {
     }
 
     /** What can be said of a template from outside: everything but who changed it when. */
-    public record Draft(String name, String purpose, About about, String subject, String previewText, String body) {
+    public record Draft(
+            String name,
+            String purpose,
+            About about,
+            String subject,
+            String previewText,
+            String body,
+            @Schema(nullable = true) Mode mode,
+            @Schema(nullable = true) String design,
+            @Schema(nullable = true) UUID houseStyle,
+            @Schema(nullable = true) String header,
+            @Schema(nullable = true) String footer) {
+        /** A plain template. */
+        public Draft(String name, String purpose, About about, String subject, String previewText, String body) {
+            this(name, purpose, about, subject, previewText, body, Mode.PLAIN, "", null, "", "");
+        }
+
         public Draft {
+            mode = mode == null ? Mode.PLAIN : mode;
+            design = text(design);
+            header = text(header);
+            footer = text(footer);
             name = text(name);
             purpose = text(purpose);
             subject = text(subject);
@@ -80,6 +116,7 @@ public class TemplateService {
             List<SubjectPart> subject,
             String owner,
             Instant changedAt,
+            Mode mode,
             int used,
             boolean mayChange,
             boolean mine) {}
@@ -130,6 +167,7 @@ public class TemplateService {
                 subject(line),
                 line.ownerName(),
                 line.changedAt(),
+                Mode.valueOf(line.mode()),
                 line.used(),
                 mayChange(line.ownerId(), asking),
                 line.ownerId().equals(asking.id()));
@@ -221,7 +259,12 @@ public class TemplateService {
                         original.about(),
                         original.subject(),
                         original.previewText(),
-                        original.body()),
+                        original.body(),
+                        original.mode(),
+                        original.design(),
+                        original.houseStyle(),
+                        original.header(),
+                        original.footer()),
                 by);
     }
 
@@ -268,19 +311,7 @@ public class TemplateService {
 
     /** Puts a template in place with its own identifier; for the demo's data. */
     public void keep(UUID id, Draft draft, UUID owner, Instant at) {
-        mapper.insert(new Template(
-                id,
-                draft.name(),
-                draft.purpose(),
-                draft.about(),
-                draft.subject(),
-                draft.previewText(),
-                draft.body(),
-                1,
-                owner,
-                "",
-                at,
-                ""));
+        mapper.insert(template(id, draft, 1, owner, at));
     }
 
     private static void mustBeAllowed(Template template, Colleague by) {
@@ -291,6 +322,11 @@ public class TemplateService {
     }
 
     private Template template(UUID id, Draft draft, int version, UUID owner) {
+        return template(id, draft, version, owner, clock.instant());
+    }
+
+    private Template template(UUID id, Draft draft, int version, UUID owner, Instant at) {
+        Optional<Design> design = design(draft);
         return new Template(
                 id,
                 draft.name().strip(),
@@ -298,15 +334,54 @@ public class TemplateService {
                 draft.about(),
                 draft.subject(),
                 draft.previewText(),
-                draft.body().replace("\r\n", "\n").replace('\r', '\n'),
+                design.map(TemplateService::words)
+                        .orElseGet(() -> draft.body().replace("\r\n", "\n").replace('\r', '\n')),
+                draft.mode(),
+                design.map(one -> BodyJson.write(one.body())).orElse(""),
+                draft.houseStyle(),
+                draft.header(),
+                draft.footer(),
                 version,
                 owner,
                 "",
-                clock.instant(),
+                at,
                 "");
     }
 
-    private static void check(Draft draft) {
+    /** What a design says, without what its house style says. */
+    private static String words(Design design) {
+        return BodyText.of(new Design(design.mode(), design.body(), HouseStyle.BARE, "", ""))
+                .source();
+    }
+
+    private Optional<Design> design(Draft draft) {
+        return styles.design(draft.mode(), draft.design(), draft.houseStyle(), draft.header(), draft.footer());
+    }
+
+    /** A draft as the core reads it, in its house style; refused when its design can't be read. */
+    public MessageSource source(Draft draft) {
+        return design(draft)
+                .map(design -> MessageSource.designed(draft.subject(), draft.previewText(), design))
+                .orElseGet(() -> new MessageSource(draft.subject(), draft.previewText(), draft.body()));
+    }
+
+    /** A template as the core reads it, in its house style. */
+    public MessageSource source(Template template) {
+        return source(new Draft(
+                template.name(),
+                template.purpose(),
+                template.about(),
+                template.subject(),
+                template.previewText(),
+                template.body(),
+                template.mode(),
+                template.design(),
+                template.houseStyle(),
+                template.header(),
+                template.footer()));
+    }
+
+    private void check(Draft draft) {
         Map<String, String> wrong = new LinkedHashMap<>();
         PlainLine.refusal(draft.name(), 120, true).ifPresent(sentence -> wrong.put("name", sentence));
         PlainLine.refusal(draft.purpose(), 60, false).ifPresent(sentence -> wrong.put("purpose", sentence));
@@ -316,6 +391,9 @@ public class TemplateService {
         PlainLine.refusalOfLines(draft.body(), LONGEST_BODY, false).ifPresent(sentence -> wrong.put("body", sentence));
         if (draft.about() == null) {
             wrong.put("about", "Say what the template is about.");
+        }
+        if (draft.houseStyle() != null) {
+            styles.get(draft.houseStyle());
         }
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);

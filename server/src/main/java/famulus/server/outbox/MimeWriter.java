@@ -1,11 +1,18 @@
 package famulus.server.outbox;
 
 import famulus.core.message.FlowedText;
+import jakarta.activation.DataHandler;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
+import jakarta.mail.Multipart;
+import jakarta.mail.Part;
 import jakarta.mail.Session;
 import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeBodyPart;
 import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.internet.MimeMultipart;
+import jakarta.mail.internet.MimeUtility;
+import jakarta.mail.util.ByteArrayDataSource;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -13,9 +20,14 @@ import java.net.IDN;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Date;
+import java.util.List;
 import java.util.Properties;
 
-/** Writes a message for the wire: {@code text/plain; format=flowed} (RFC 3676) under headers of RFC 5322 and 2047. */
+/**
+ * Writes a message for the wire under headers of RFC 5322 and 2047. A plain one is {@code text/plain; format=flowed} (RFC
+ * 3676) alone; one with HTML is {@code alternative} of both, within {@code related} when pictures go along (RFC 2387),
+ * within {@code mixed} when files do.
+ */
 final class MimeWriter {
     private static final int LONGEST_ASCII_LINE = 990;
 
@@ -25,21 +37,40 @@ final class MimeWriter {
     record Mailbox(String name, String address) {}
 
     /**
+     * What a message says.
+     *
+     * @param html a whole document; empty for a plain message
+     */
+    record Words(String text, String html, List<InlinePicture> pictures, List<AttachedFile> files) {
+        /** A message of text alone. */
+        static Words plain(String text) {
+            return new Words(text, "", List.of(), List.of());
+        }
+    }
+
+    /** A picture that the HTML shows by {@code cid:} (RFC 2392); {@code id} without angle brackets. */
+    record InlinePicture(String id, String name, String mediaType, byte[] content) {}
+
+    /** A file that goes along; {@code mediaType} with its parameters. */
+    record AttachedFile(String name, String mediaType, byte[] content) {}
+
+    /**
      * Returns the bytes of a message, lines ended by CRLF.
      *
      * @param messageId with angle brackets
      */
-    static byte[] write(String messageId, Mailbox from, Mailbox to, String subject, String text, Instant at) {
+    static byte[] write(String messageId, Mailbox from, Mailbox to, String subject, Words words, Instant at) {
         try {
             MimeMessage message = new WithOurIdentifier(messageId);
             message.setFrom(address(from));
             message.setRecipient(Message.RecipientType.TO, address(to));
             message.setSubject(oneLine(subject), "UTF-8");
             message.setSentDate(Date.from(at));
-            String flowed = FlowedText.of(text);
-            message.setContent(flowed, "text/plain; charset=UTF-8; format=flowed");
-            message.setHeader("Content-Type", "text/plain; charset=UTF-8; format=flowed");
-            message.setHeader("Content-Transfer-Encoding", isPlainAscii(flowed) ? "7bit" : "quoted-printable");
+            if (words.html().isEmpty() && words.files().isEmpty()) {
+                text(message, words.text());
+            } else {
+                message.setContent(mixed(words, messageId));
+            }
             message.saveChanges();
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             message.writeTo(bytes);
@@ -49,6 +80,82 @@ final class MimeWriter {
         } catch (IOException wrong) {
             throw new UncheckedIOException(wrong);
         }
+    }
+
+    private static Multipart mixed(Words words, String messageId) throws MessagingException {
+        Multipart inner = words.html().isEmpty() ? null : related(words, messageId);
+        if (words.files().isEmpty()) {
+            return inner;
+        }
+        Multipart mixed = new Fixed("mixed", messageId);
+        MimeBodyPart first = new MimeBodyPart();
+        if (inner == null) {
+            text(first, words.text());
+        } else {
+            first.setContent(inner);
+        }
+        mixed.addBodyPart(first);
+        for (AttachedFile file : words.files()) {
+            MimeBodyPart part = data(file.content(), file.mediaType());
+            part.setFileName(encoded(file.name()));
+            part.setDisposition(Part.ATTACHMENT);
+            mixed.addBodyPart(part);
+        }
+        return mixed;
+    }
+
+    private static Multipart related(Words words, String messageId) throws MessagingException {
+        Multipart alternative = new Fixed("alternative", messageId);
+        MimeBodyPart plain = new MimeBodyPart();
+        text(plain, words.text());
+        alternative.addBodyPart(plain);
+        MimeBodyPart html = new MimeBodyPart();
+        html.setText(crlf(words.html()), "UTF-8", "html");
+        html.setHeader("Content-Transfer-Encoding", "quoted-printable");
+        alternative.addBodyPart(html);
+        if (words.pictures().isEmpty()) {
+            return alternative;
+        }
+        Multipart related = new Fixed("related", messageId);
+        MimeBodyPart first = new MimeBodyPart();
+        first.setContent(alternative);
+        related.addBodyPart(first);
+        for (InlinePicture picture : words.pictures()) {
+            MimeBodyPart part = data(picture.content(), picture.mediaType());
+            part.setContentID("<" + picture.id() + ">");
+            part.setFileName(encoded(picture.name()));
+            part.setDisposition(Part.INLINE);
+            related.addBodyPart(part);
+        }
+        return related;
+    }
+
+    private static MimeBodyPart data(byte[] content, String mediaType) throws MessagingException {
+        MimeBodyPart part = new MimeBodyPart();
+        part.setDataHandler(new DataHandler(new ByteArrayDataSource(content, mediaType)));
+        part.setHeader("Content-Type", mediaType);
+        part.setHeader("Content-Transfer-Encoding", "base64");
+        return part;
+    }
+
+    /** Names in any script, as mail programs read them in practice (RFC 2047 in the parameter). */
+    private static String encoded(String name) {
+        try {
+            return MimeUtility.encodeText(oneLine(name), "UTF-8", null);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+    }
+
+    private static void text(Part part, String text) throws MessagingException {
+        String flowed = FlowedText.of(text);
+        part.setContent(flowed, "text/plain; charset=UTF-8; format=flowed");
+        part.setHeader("Content-Type", "text/plain; charset=UTF-8; format=flowed");
+        part.setHeader("Content-Transfer-Encoding", isPlainAscii(flowed) ? "7bit" : "quoted-printable");
+    }
+
+    private static String crlf(String text) {
+        return text.replace("\r\n", "\n").replace("\n", "\r\n");
     }
 
     private static InternetAddress address(Mailbox mailbox) throws IOException {
@@ -68,6 +175,15 @@ final class MimeWriter {
     private static boolean isPlainAscii(String text) {
         return text.chars().allMatch(c -> c < 127 && (c >= 32 || c == '\r' || c == '\n'))
                 && text.lines().allMatch(line -> line.length() <= LONGEST_ASCII_LINE);
+    }
+
+    /** A multipart whose boundary follows from the message, so that the same message is the same bytes. */
+    private static final class Fixed extends MimeMultipart {
+        private Fixed(String subtype, String messageId) {
+            super(subtype);
+            String name = Integer.toHexString(messageId.hashCode());
+            contentType = "multipart/" + subtype + "; boundary=\"----=_" + subtype + "_" + name + "\"";
+        }
     }
 
     /** Keeps the identifier it was given, where the library would make one up. */

@@ -4,14 +4,21 @@ import famulus.core.field.Path;
 import famulus.core.merge.Merged;
 import famulus.core.merge.Origin;
 import famulus.core.merge.Piece;
+import famulus.core.message.render.Rendering;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
+import famulus.server.cupboard.PictureService;
+import famulus.server.cupboard.PictureService.PictureContent;
 import famulus.server.desk.MessageDraftService;
 import famulus.server.desk.MessageDraftService.MessageDraft;
 import famulus.server.desk.ProofService.Given;
+import famulus.server.desk.RenderingService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
+import famulus.server.outbox.MimeWriter.AttachedFile;
+import famulus.server.outbox.MimeWriter.InlinePicture;
 import famulus.server.outbox.MimeWriter.Mailbox;
+import famulus.server.outbox.MimeWriter.Words;
 import famulus.server.outbox.OutboxMapper.OutboxRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.FamulusProperties;
@@ -23,6 +30,7 @@ import famulus.server.records.PersonAddress;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -47,6 +55,8 @@ public class OutboxService {
     private final TemplateService templates;
     private final TeamService team;
     private final FamulusProperties properties;
+    private final RenderingService renderings;
+    private final PictureService pictures;
     private final Events events;
     private final Clock clock;
     private final JsonMapper json;
@@ -58,10 +68,14 @@ public class OutboxService {
             TemplateService templates,
             TeamService team,
             FamulusProperties properties,
+            RenderingService renderings,
+            PictureService pictures,
             Events events,
             Clock clock,
             JsonMapper json) {
         this.mapper = mapper;
+        this.renderings = renderings;
+        this.pictures = pictures;
         this.worker = worker;
         this.drafts = drafts;
         this.templates = templates;
@@ -120,11 +134,22 @@ public class OutboxService {
         For to = new For(message.kind(), message.person(), message.deal());
         MessageDraft draft = drafts.begin(
                 message.template(), to, message.sender(), new Given(message.chosen(), message.answers(), true), asking);
+        Optional<Rendering> rendering = renderings.mail(draft.proof());
         String subject = text(message.subject()).strip();
-        String body = text(message.body()).strip();
+        // A letter or designed message leaves as it is merged here; only of a plain one the words may be changed.
+        String body = rendering
+                .map(Rendering::text)
+                .orElseGet(() -> text(message.body()))
+                .strip();
         check(message, draft, subject, body);
         PersonAddress address = address(draft.proof().person(), message.address());
-        keep(message, draft, asking, address, subject, body);
+        keep(
+                message,
+                draft,
+                asking,
+                address,
+                subject,
+                rendering.map(this::words).orElseGet(() -> Words.plain(body)));
         worker.line(message.id());
         events.tell("record", message.person().toString());
         events.tell("outbox", message.id().toString());
@@ -132,7 +157,7 @@ public class OutboxService {
     }
 
     private void keep(
-            ToSend message, MessageDraft draft, Colleague asking, PersonAddress address, String subject, String body) {
+            ToSend message, MessageDraft draft, Colleague asking, PersonAddress address, String subject, Words words) {
         draft.template().map(Template::id).ifPresent(templates::keepVersion);
         Instant now = clock.instant();
         Person person = draft.proof().person();
@@ -142,7 +167,7 @@ public class OutboxService {
                 new Mailbox(draft.sender().name(), draft.sender().email()),
                 new Mailbox(person.name(), address.address()),
                 subject,
-                body,
+                words,
                 now);
         Merged merged = draft.proof().merged().body();
         mapper.insert(new OutgoingMessage(
@@ -159,8 +184,8 @@ public class OutboxService {
                 draft.sender().email(),
                 subject,
                 draft.proof().merged().previewText().text(),
-                body,
-                json.writeValueAsString(kept(message.body(), merged)),
+                words.text(),
+                json.writeValueAsString(words.html().isEmpty() ? kept(message.body(), merged) : List.of()),
                 source,
                 MessageState.WAITING,
                 0,
@@ -172,8 +197,11 @@ public class OutboxService {
     }
 
     private void check(ToSend message, MessageDraft draft, String subject, String body) {
+        boolean designed = draft.proof().source().layout().isPresent();
         boolean open = message.subject().stream().anyMatch(Run::gap)
-                || message.body().stream().anyMatch(Run::gap);
+                || (designed
+                        ? !draft.proof().merged().body().complete()
+                        : message.body().stream().anyMatch(Run::gap));
         boolean broken = leftBroken(draft.proof().merged().body(), body)
                 || leftBroken(draft.proof().merged().subject(), subject);
         if (open || broken) {
@@ -197,6 +225,29 @@ public class OutboxService {
         return merged.pieces().stream()
                 .anyMatch(piece -> piece.origin() == Origin.BROKEN
                         && text.contains(piece.text().strip()));
+    }
+
+    /** What is rendered with the pictures and files that go along. */
+    private Words words(Rendering rendering) {
+        List<InlinePicture> inline = new ArrayList<>();
+        for (String id : rendering.pictures()) {
+            PictureContent picture = pictures.content(id)
+                    .orElseThrow(() -> Refusal.because(
+                            "picture-lost", "A picture of this message is not there any more. Choose another one."));
+            String ending = picture.mediaType().substring(picture.mediaType().indexOf('/') + 1);
+            inline.add(new InlinePicture(
+                    id + "@famulus",
+                    "picture-" + (inline.size() + 1) + "." + ending,
+                    picture.mediaType(),
+                    picture.content()));
+        }
+        List<AttachedFile> files = rendering.calendars().stream()
+                .map(file -> new AttachedFile(
+                        file.name(),
+                        "text/calendar; charset=UTF-8; method=PUBLISH",
+                        file.content().getBytes(StandardCharsets.UTF_8)))
+                .toList();
+        return new Words(rendering.text(), rendering.html(), inline, files);
     }
 
     private static PersonAddress address(Person person, UUID wanted) {
@@ -318,14 +369,16 @@ public class OutboxService {
             String subject,
             String previewText,
             Merged body,
+            Optional<Rendering> rendering,
             Instant at) {
+        Words words = rendering.map(this::words).orElseGet(() -> Words.plain(body.text()));
         String messageId = "<" + id + "@" + domain() + ">";
         byte[] source = MimeWriter.write(
                 messageId,
                 new Mailbox(sender.name(), sender.email()),
                 new Mailbox(person.name(), address.address()),
                 subject,
-                body.text(),
+                words,
                 at);
         List<Run> runs = body.pieces().stream()
                 .map(piece -> new Run(piece.text(), piece.written(), false))
@@ -344,8 +397,8 @@ public class OutboxService {
                 sender.email(),
                 subject,
                 previewText,
-                body.text(),
-                json.writeValueAsString(kept(runs, body)),
+                words.text(),
+                json.writeValueAsString(words.html().isEmpty() ? kept(runs, body) : List.of()),
                 source,
                 MessageState.SENT,
                 1,

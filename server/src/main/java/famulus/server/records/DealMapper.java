@@ -16,7 +16,16 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface DealMapper {
     record LineRow(
-            UUID id, UUID dealId, int position, String block, String crop, int hives, int weeks, BigDecimal rate) {}
+            UUID id,
+            UUID dealId,
+            int position,
+            String block,
+            String crop,
+            int hives,
+            int weeks,
+            BigDecimal rate,
+            BigDecimal discount,
+            BigDecimal tax) {}
 
     record DocumentRow(UUID id, UUID dealId, String name, String link, String state, LocalDate stateOn) {}
 
@@ -28,13 +37,16 @@ interface DealMapper {
     @Select("select * from deal_line where deal_id = #{dealId} order by position")
     List<LineRow> lines(UUID dealId);
 
+    @Select("select amount_currency from deal where id = #{dealId}")
+    String currency(UUID dealId);
+
     @Delete("delete from deal_line where deal_id = #{dealId}")
     void clearLines(UUID dealId);
 
     @Insert(
             """
-            insert into deal_line (id, deal_id, position, block, crop, hives, weeks, rate)
-            values (#{id}, #{dealId}, #{position}, #{block}, #{crop}, #{hives}, #{weeks}, #{rate})
+            insert into deal_line (id, deal_id, position, block, crop, hives, weeks, rate, discount, tax)
+            values (#{id}, #{dealId}, #{position}, #{block}, #{crop}, #{hives}, #{weeks}, #{rate}, #{discount}, #{tax})
             """)
     void insertLine(LineRow line);
 

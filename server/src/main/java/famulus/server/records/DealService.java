@@ -3,6 +3,8 @@ package famulus.server.records;
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
+import famulus.core.message.render.ItemLine;
+import famulus.core.message.render.ToRender.DealLines;
 import famulus.core.record.FieldInput;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Ids;
@@ -45,11 +47,19 @@ public class DealService {
      *
      * @param block which part of the orchard
      * @param rate in the deal's currency, for one hive and week
+     * @param discount in per cent of the line, 0 to 100
+     * @param tax in per cent of what is left, 0 to 100
      */
-    public record DealLine(String block, String crop, int hives, int weeks, BigDecimal rate) {
-        /** Hives by weeks by rate. */
-        public BigDecimal total() {
-            return rate.multiply(BigDecimal.valueOf((long) hives * weeks));
+    public record DealLine(
+            String block, String crop, int hives, int weeks, BigDecimal rate, BigDecimal discount, BigDecimal tax) {
+        public DealLine {
+            discount = discount == null ? BigDecimal.ZERO : discount;
+            tax = tax == null ? BigDecimal.ZERO : tax;
+        }
+
+        /** The line as the core works with it. */
+        public ItemLine item() {
+            return new ItemLine(block, crop, hives, weeks, rate, discount, tax);
         }
     }
 
@@ -65,8 +75,24 @@ public class DealService {
     public List<DealLine> lines(UUID deal) {
         return mapper.lines(deal).stream()
                 .map(row -> new DealLine(
-                        row.block(), row.crop() == null ? "" : row.crop(), row.hives(), row.weeks(), row.rate()))
+                        row.block(),
+                        row.crop() == null ? "" : row.crop(),
+                        row.hives(),
+                        row.weeks(),
+                        row.rate(),
+                        row.discount(),
+                        row.tax()))
                 .toList();
+    }
+
+    /** A deal's lines as an item table shows them, in the currency of the deal's value, else of the house. */
+    public DealLines items(UUID deal) {
+        return new DealLines(lines(deal).stream().map(DealLine::item).toList(), currency(deal));
+    }
+
+    private String currency(UUID deal) {
+        String currency = mapper.currency(deal);
+        return currency == null ? team.house().currency() : currency;
     }
 
     /** Takes the place of all of a deal's lines. */
@@ -93,7 +119,9 @@ public class DealService {
                     line.crop(),
                     line.hives(),
                     line.weeks(),
-                    line.rate()));
+                    line.rate(),
+                    line.discount(),
+                    line.tax()));
         }
     }
 
@@ -111,6 +139,14 @@ public class DealService {
                 || line.rate().scale() > 2
                 || line.rate().precision() > 10) {
             wrong.put(at + "rate", "A rate is an amount such as 12.50.");
+        }
+        percent(line.discount(), at + "discount", wrong);
+        percent(line.tax(), at + "tax", wrong);
+    }
+
+    private static void percent(BigDecimal percent, String at, Map<String, String> wrong) {
+        if (percent.signum() < 0 || percent.compareTo(BigDecimal.valueOf(100)) > 0 || percent.scale() > 2) {
+            wrong.put(at, "This is a part in per cent, from 0 to 100.");
         }
     }
 
@@ -179,7 +215,16 @@ public class DealService {
         for (int i = 0; i < lines.size(); i++) {
             DealLine line = lines.get(i);
             mapper.insertLine(new LineRow(
-                    lineIds.get(i), deal, i, line.block(), line.crop(), line.hives(), line.weeks(), line.rate()));
+                    lineIds.get(i),
+                    deal,
+                    i,
+                    line.block(),
+                    line.crop(),
+                    line.hives(),
+                    line.weeks(),
+                    line.rate(),
+                    line.discount(),
+                    line.tax()));
         }
     }
 

@@ -7,6 +7,7 @@ import famulus.core.merge.Format;
 import famulus.core.merge.FormatName;
 import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
+import famulus.core.message.render.ItemSums;
 import famulus.core.record.StoredValue;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.DealMapper.RelatedRow;
@@ -25,6 +26,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 
 /** Everything a record's page shows, ready to be shown. */
@@ -62,6 +64,7 @@ public class RecordPageService {
      * @param timeThere the person's clock, such as "10:02, Berlin"; empty for others or when no zone is known
      * @param lines a deal's lines
      * @param linesTotal their sum, in the deal's currency
+     * @param linesWithTax the same with taxes; empty when there are none
      */
     public record RecordPage(
             CrmKind kind,
@@ -76,6 +79,7 @@ public class RecordPageService {
             List<ShownDocument> documents,
             List<ShownLine> lines,
             String linesTotal,
+            String linesWithTax,
             List<Said> said) {}
 
     /**
@@ -106,7 +110,15 @@ public class RecordPageService {
 
     public record ShownDocument(UUID id, UUID dealId, String name, String link, DocumentState state, String since) {}
 
-    public record ShownLine(String block, String crop, int hives, int weeks, BigDecimal rate, String total) {}
+    public record ShownLine(
+            String block,
+            String crop,
+            int hives,
+            int weeks,
+            BigDecimal rate,
+            BigDecimal discount,
+            BigDecimal tax,
+            String total) {}
 
     /** Returns the page of a record for whoever asks. */
     public RecordPage page(CrmKind kind, UUID id, Colleague asking) {
@@ -116,6 +128,7 @@ public class RecordPageService {
         List<DealLine> lines = kind == CrmKind.DEAL ? deals.lines(id) : List.of();
         String currency =
                 record.text("value").contains(" ") ? record.text("value").split(" ")[1] : house.currency();
+        ItemSums sums = ItemSums.of(lines.stream().map(DealLine::item).toList(), currency);
         return new RecordPage(
                 kind,
                 id,
@@ -135,8 +148,12 @@ public class RecordPageService {
                                 DocumentState.valueOf(row.state()),
                                 day(row.stateOn(), printer)))
                         .toList(),
-                lines.stream().map(line -> shown(line, currency, printer)).toList(),
-                lines.isEmpty() ? "" : total(lines, currency, printer),
+                IntStream.range(0, lines.size())
+                        .mapToObj(
+                                at -> shown(lines.get(at), sums.lines().get(at).net(), currency, printer))
+                        .toList(),
+                lines.isEmpty() ? "" : money(sums.net(), currency, printer),
+                sums.taxes().isEmpty() ? "" : money(sums.total(), currency, printer),
                 history.said(kind, id, asking));
     }
 
@@ -243,19 +260,20 @@ public class RecordPageService {
                         .toList());
     }
 
-    private static ShownLine shown(DealLine line, String currency, Merger printer) {
+    private static ShownLine shown(DealLine line, BigDecimal net, String currency, Merger printer) {
         return new ShownLine(
                 line.block(),
                 line.crop(),
                 line.hives(),
                 line.weeks(),
                 line.rate(),
-                printer.print(new Value.Money(line.total(), currency), Optional.empty()));
+                line.discount(),
+                line.tax(),
+                money(net, currency, printer));
     }
 
-    private static String total(List<DealLine> lines, String currency, Merger printer) {
-        BigDecimal sum = lines.stream().map(DealLine::total).reduce(BigDecimal.ZERO, BigDecimal::add);
-        return printer.print(new Value.Money(sum, currency), Optional.empty());
+    private static String money(BigDecimal amount, String currency, Merger printer) {
+        return printer.print(new Value.Money(amount, currency), Optional.empty());
     }
 
     private static String day(LocalDate day, Merger printer) {

@@ -25,6 +25,7 @@ class DemoDataTest {
             "email_address",
             "field_value",
             "template",
+            "picture",
             "outgoing_message",
             "history_entry");
 
@@ -60,7 +61,7 @@ class DemoDataTest {
             assertThat(count(sql, "lead")).isEqualTo(110);
             assertThat(count(sql, "deal")).isEqualTo(140);
             assertThat(count(sql, "organisation")).isEqualTo(70);
-            assertThat(count(sql, "template")).isEqualTo(13);
+            assertThat(count(sql, "template")).isEqualTo(19);
             assertThat(count(sql, "outgoing_message")).isGreaterThan(100);
             assertThat(count(sql, "deal where not exists (select 1 from deal_contact c where c.deal_id = deal.id)"))
                     .isPositive();

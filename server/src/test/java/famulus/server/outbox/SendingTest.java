@@ -268,7 +268,7 @@ class SendingTest extends ServerTest {
                 new MimeWriter.Mailbox("Signe\r\nBcc: a@b.example", "signe@x.example"),
                 new MimeWriter.Mailbox("Inés \"Q\"", "ines@müller.example"),
                 "Hives\r\nX-Evil: yes",
-                "Text",
+                MimeWriter.Words.plain("Text"),
                 clock.instant());
         SourceText read = SourceText.of(bytes);
         assertThat(read.headers()).extracting(SourceText.HeaderLine::name).doesNotContain("Bcc", "X-Evil");

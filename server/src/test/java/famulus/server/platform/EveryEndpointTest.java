@@ -39,7 +39,11 @@ class EveryEndpointTest extends ServerTest {
             "PUT /api/house/salutations/{language}",
             "POST /api/house/facts",
             "PUT /api/house/facts/{name}",
-            "DELETE /api/house/facts/{name}");
+            "DELETE /api/house/facts/{name}",
+            "POST /api/cupboard/house-styles",
+            "PUT /api/cupboard/house-styles/{id}",
+            "POST /api/cupboard/house-styles/{id}/usual",
+            "DELETE /api/cupboard/pictures/{id}");
 
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
@@ -84,6 +88,8 @@ class EveryEndpointTest extends ServerTest {
                     {"kind": "contact", "label": "L", "type": "TEXT", "section": "", "inList": false, "choices": []}
                     """),
             Map.entry("PUT /api/fields/{kind}/{name}", "{\"label\": \"L\", \"inList\": true, \"choices\": []}"),
+            Map.entry("PUT /api/cupboard/house-styles/{id}", "{\"version\": 1, \"look\": \"\"}"),
+            Map.entry("POST /api/cupboard/house-styles", "{\"look\": \"\"}"),
             Map.entry("PUT /api/house/holidays/{country}", "[]"),
             Map.entry(
                     "PUT /api/house/salutations/{language}",

@@ -1,0 +1,148 @@
+package famulus.core.message.body;
+
+import java.time.LocalTime;
+import java.util.List;
+
+/** What a block holds. Texts, addresses and descriptions are in the merge language. */
+public sealed interface Content {
+
+    /** The word for it, in JSON and in what is said about it. */
+    default String kind() {
+        return switch (this) {
+            case Text text -> "text";
+            case Picture picture -> "picture";
+            case Button button -> "button";
+            case Pairing pairing -> "pairing";
+            case Divider divider -> "divider";
+            case Spacer spacer -> "spacer";
+            case Items items -> "item table";
+            case Event event -> "event";
+            case Card card -> "record card";
+            case VideoStill still -> "video still";
+            case SocialLinks links -> "social links";
+            case Signature signature -> "signature";
+            case Unknown unknown -> unknown.name();
+        };
+    }
+
+    /** Formatted text. */
+    record Text(RichText text) implements Content {}
+
+    /**
+     * A picture of the library.
+     *
+     * @param picture its identifier
+     * @param width shown width in pixels, 8 to 900; a narrower column narrows it
+     * @param description read out, and shown where pictures are blocked
+     * @param link where it leads; empty for nowhere
+     */
+    record Picture(String picture, int width, Align align, String description, String link) implements Content {}
+
+    /**
+     * A link that looks like a button.
+     *
+     * @param background {@code #rrggbb}; empty for the house style's
+     * @param colour of its words; empty for the house style's
+     */
+    record Button(String label, String link, Align align, String background, String colour) implements Content {}
+
+    /**
+     * A picture beside a text.
+     *
+     * @param pictureRight whether the picture stands right of it
+     * @param share the picture's part of the width in per cent, 10 to 90
+     */
+    record Pairing(Picture picture, RichText text, boolean pictureRight, int share) implements Content {}
+
+    /**
+     * A rule across.
+     *
+     * @param thickness in pixels, 1 to 12
+     * @param colour {@code #rrggbb}; empty for the colour of the text
+     */
+    record Divider(int thickness, String colour) implements Content {}
+
+    /**
+     * Nothing, of some height.
+     *
+     * @param height in pixels, 1 to 200
+     */
+    record Spacer(int height) implements Content {}
+
+    /**
+     * The lines of the deal.
+     *
+     * @param columns which, in order; at least one
+     * @param totals whether sums stand below
+     * @param empty what to say when the deal has no lines
+     */
+    record Items(List<ItemColumn> columns, boolean totals, String empty) implements Content {
+        public Items {
+            columns = List.copyOf(columns);
+        }
+    }
+
+    /** A column of the item table. */
+    enum ItemColumn {
+        WHAT,
+        CROP,
+        HIVES,
+        WEEKS,
+        RATE,
+        DISCOUNT,
+        TAX,
+        TOTAL
+    }
+
+    /**
+     * Something that happens at a place and time; goes along as a calendar file.
+     *
+     * @param day one field that gives a day or a moment, such as {@code {deal.placement_date}}
+     * @param time when it begins; null for the moment's own time, or for the whole day
+     * @param minutes how long it takes, 1 to 10,080
+     * @param zone of the place, an IANA name; empty for where the person is
+     */
+    record Event(String title, String day, LocalTime time, int minutes, String zone, String place) implements Content {}
+
+    /**
+     * Facts of a record or a colleague.
+     *
+     * @param picture a portrait or logo of the library; empty for none
+     * @param title its heading
+     * @param facts one line each, such as {@code Phone: {sender.phone}}; a line whose field is missing is left out
+     */
+    record Card(String picture, String title, List<String> facts) implements Content {
+        public Card {
+            facts = List.copyOf(facts);
+        }
+    }
+
+    /**
+     * A picture that leads to a video's page.
+     *
+     * @param picture its still, of the library; empty for a drawn one
+     * @param address of the page
+     */
+    record VideoStill(String picture, String address, String description, int width) implements Content {}
+
+    /** Links to profiles, or to share something. */
+    record SocialLinks(List<SocialLink> links, Align align) implements Content {
+        public SocialLinks {
+            links = List.copyOf(links);
+        }
+    }
+
+    /** One of them: what it is called, and its address. */
+    record SocialLink(String label, String address) {}
+
+    /** The sender's closing lines. */
+    record Signature() implements Content {}
+
+    /**
+     * Something a newer Famulus made. Kept as it is.
+     *
+     * @param name its kind there
+     * @param json all of the block
+     */
+    record Unknown(String name, String json) implements Content {}
+}

@@ -1,0 +1,28 @@
+package famulus.core.message.body;
+
+import java.util.List;
+
+/**
+ * All that surrounds the words of a message: its body, its house style, and what it takes of that.
+ *
+ * @param header which header of the style; empty for its first one
+ * @param footer likewise
+ */
+public record Design(Mode mode, Body body, HouseStyle style, String header, String footer) {
+    /** The name that asks for no header or footer at all. */
+    public static final String NONE = "none";
+
+    /** The bands above the body; a letter has none. */
+    public List<Band> above() {
+        return mode == Mode.DESIGNED
+                ? style.header(header).map(HouseStyle.Wrapping::bands).orElse(List.of())
+                : List.of();
+    }
+
+    /** The bands between the body and the small print; a letter has none. */
+    public List<Band> below() {
+        return mode == Mode.DESIGNED
+                ? style.footer(footer).map(HouseStyle.Wrapping::bands).orElse(List.of())
+                : List.of();
+    }
+}

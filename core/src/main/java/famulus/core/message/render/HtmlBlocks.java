@@ -1,0 +1,269 @@
+package famulus.core.message.render;
+
+import famulus.core.message.body.Align;
+import famulus.core.message.body.Block;
+import famulus.core.message.body.Content;
+import famulus.core.message.body.HouseStyle;
+import famulus.core.message.body.Keys;
+import famulus.core.message.body.RichText;
+import famulus.core.message.body.RichText.Marks;
+import java.util.List;
+import java.util.Set;
+
+/** Writes what blocks hold as HTML. */
+final class HtmlBlocks {
+    private final ToRender message;
+    private final MergedBody words;
+    private final CalendarFiles calendars;
+    private final Set<String> pictures;
+    private final Html html;
+    private final HouseStyle style;
+    private final HtmlText text;
+
+    HtmlBlocks(ToRender message, MergedBody words, CalendarFiles calendars, Set<String> pictures, Html html) {
+        this.message = message;
+        this.words = words;
+        this.calendars = calendars;
+        this.pictures = pictures;
+        this.html = html;
+        this.style = message.design().style();
+        this.text = new HtmlText(html, style, message.proof() != null);
+    }
+
+    /** Formatted text under a key of its own, such as the small print. */
+    void rich(String id, RichText rich, String more) {
+        text.paragraphs(words.paragraphs(id, rich), more);
+    }
+
+    /** Whether a block has anything to show to this person. */
+    boolean any(Block block) {
+        String id = block.id();
+        return words.shown(id, block.shownWhen())
+                && switch (block.content()) {
+                    case Content.Text text -> !words.paragraphs(id, text.text()).isEmpty();
+                    case Content.Button button ->
+                        !words.inlines(Keys.label(id), Marks.NONE, "").isEmpty();
+                    case Content.Items items ->
+                        !message.deal().lines().isEmpty()
+                                || !words.text(Keys.label(id)).isEmpty();
+                    case Content.Event event -> calendars.event(block).isPresent() || message.proof() != null;
+                    case Content.Unknown unknown -> message.proof() != null;
+                    default -> true;
+                };
+    }
+
+    /**
+     * The inside of a block.
+     *
+     * @param width of its column, in pixels
+     */
+    void content(Block block, int width) {
+        String id = block.id();
+        switch (block.content()) {
+            case Content.Text rich -> rich(id, rich.text(), "");
+            case Content.Picture picture -> picture(id, picture, width);
+            case Content.Button button -> button(id, button);
+            case Content.Pairing pairing -> pairing(id, pairing, width);
+            case Content.Divider divider ->
+                html.open(
+                                "div",
+                                "style",
+                                "border-top:" + divider.thickness() + "px solid "
+                                        + (divider.colour().isEmpty()
+                                                ? style.type().colour()
+                                                : divider.colour())
+                                        + ";font-size:0;line-height:0;")
+                        .raw("&nbsp;")
+                        .close("div");
+            case Content.Spacer spacer ->
+                html.open(
+                                "div",
+                                "style",
+                                "height:" + spacer.height() + "px;line-height:" + spacer.height() + "px;font-size:1px;")
+                        .raw("&nbsp;")
+                        .close("div");
+            case Content.Items items -> new HtmlItems(html, message, words).write(id, items);
+            case Content.Event event -> event(block);
+            case Content.Card card -> card(id, card);
+            case Content.VideoStill still -> video(id, still, width);
+            case Content.SocialLinks links -> social(id, links);
+            case Content.Signature signature ->
+                text.paragraphs(
+                        List.of(new MergedBody.Words(
+                                RichText.Paragraph.of(""), words.inlines(Keys.label(id), Marks.NONE, ""))),
+                        "");
+            case Content.Unknown unknown ->
+                html.open("p", "class", "from-gap")
+                        .text("“" + unknown.name() + "” was made by a newer Famulus.")
+                        .close("p");
+        }
+    }
+
+    private void picture(String id, Content.Picture picture, int width) {
+        int shown = Math.min(picture.width(), width);
+        boolean aligned = picture.align() != Align.START;
+        if (aligned) {
+            html.open("div", "style", HtmlText.css(picture.align()));
+        }
+        image(picture.picture(), words.text(Keys.description(id)), shown, words.address(Keys.link(id)), aligned);
+        if (aligned) {
+            html.close("div");
+        }
+    }
+
+    private void image(String picture, String description, int width, String address, boolean inline) {
+        String source = picture.isEmpty() ? "" : message.pictures().apply(picture);
+        if (!address.isEmpty()) {
+            html.open("a", "href", address, "style", "color:" + style.type().linkColour() + ";");
+        }
+        if (source.isEmpty()) {
+            html.text(description);
+        } else {
+            pictures.add(picture);
+            html.raw("<img");
+            attribute("src", source);
+            attribute("width", String.valueOf(width));
+            attribute("alt", description);
+            attribute(
+                    "style",
+                    (inline ? "display:inline-block;" : "display:block;") + "width:" + width
+                            + "px;max-width:100%;height:auto;border:0;");
+            html.raw(">");
+        }
+        if (!address.isEmpty()) {
+            html.close("a");
+        }
+    }
+
+    /** Unlike {@link Html#open}, writes an empty value too: a picture that only decorates has an empty description. */
+    private void attribute(String name, String value) {
+        html.raw(" " + name + "=\"")
+                .raw(new Html().text(value.replace('\n', ' ')).toString())
+                .raw("\"");
+    }
+
+    private void button(String id, Content.Button button) {
+        String background = button.background().isEmpty() ? style.button().background() : button.background();
+        String colour = button.colour().isEmpty() ? style.button().colour() : button.colour();
+        String margin =
+                switch (button.align()) {
+                    case START -> "";
+                    case CENTRE -> "margin:0 auto;";
+                    case END -> "margin-inline-start:auto;";
+                };
+        html.open("table", "role", "presentation", "style", "border-collapse:separate;border-spacing:0;" + margin)
+                .raw("<tr>")
+                .open(
+                        "td",
+                        "style",
+                        "background:" + background + ";border:1px solid " + background + ";border-radius:"
+                                + style.button().corner() + "px;padding:" + style.space() * 5 / 8 + "px "
+                                + style.space() * 5 / 4 + "px;text-align:center;");
+        String address = words.address(Keys.link(id));
+        html.open(
+                address.isEmpty() ? "span" : "a",
+                "href",
+                address,
+                "style",
+                "color:" + colour + ";text-decoration:none;font-weight:bold;display:inline-block;");
+        words.inlines(Keys.label(id), Marks.NONE, "").forEach(text::inline);
+        html.close(address.isEmpty() ? "span" : "a").raw("</td></tr></table>");
+    }
+
+    private void pairing(String id, Content.Pairing pairing, int width) {
+        int part = width * pairing.share() / 100;
+        html.open("table", "role", "presentation", "style", "width:100%;border-collapse:collapse;")
+                .raw("<tr>");
+        if (pairing.pictureRight()) {
+            pairingText(id, pairing, "padding-inline-end:");
+            pairingPicture(id, pairing, part);
+        } else {
+            pairingPicture(id, pairing, part);
+            pairingText(id, pairing, "padding-inline-start:");
+        }
+        html.raw("</tr></table>");
+    }
+
+    private void pairingPicture(String id, Content.Pairing pairing, int width) {
+        html.open(
+                "td", "class", "column", "style", "width:" + pairing.share() + "%;vertical-align:top;padding:0 0 4px;");
+        picture(id, pairing.picture(), width);
+        html.close("td").endLine();
+    }
+
+    private void pairingText(String id, Content.Pairing pairing, String side) {
+        html.open(
+                "td",
+                "class",
+                "column",
+                "style",
+                "width:" + (100 - pairing.share()) + "%;vertical-align:top;padding:0;" + side + style.space() + "px;");
+        rich(id, pairing.text(), "");
+        html.close("td").endLine();
+    }
+
+    private void event(Block block) {
+        String id = block.id();
+        html.open("p", "style", "margin:0 0 4px;font-weight:bold;");
+        words.inlines(Keys.label(id), Marks.NONE, "").forEach(text::inline);
+        html.close("p").endLine();
+        html.open("p", "style", "margin:0;");
+        calendars.event(block).ifPresentOrElse(event -> html.text(event.when()), () -> words.inlines(
+                        Keys.day(id), Marks.NONE, "")
+                .forEach(text::inline));
+        if (!words.text(Keys.place(id)).isEmpty()) {
+            html.raw("<br>");
+            words.inlines(Keys.place(id), Marks.NONE, "").forEach(text::inline);
+        }
+        html.close("p");
+    }
+
+    private void card(String id, Content.Card card) {
+        boolean portrait = !card.picture().isEmpty();
+        if (portrait) {
+            html.open("table", "role", "presentation", "style", "border-collapse:collapse;")
+                    .raw("<tr>")
+                    .open("td", "style", "vertical-align:top;padding:0 " + style.space() + "px 0 0;");
+            image(card.picture(), "", 72, "", false);
+            html.raw("</td>").open("td", "style", "vertical-align:top;padding:0;");
+        }
+        html.open("p", "style", "margin:0 0 4px;font-weight:bold;");
+        words.inlines(Keys.label(id), Marks.NONE, "").forEach(text::inline);
+        html.close("p");
+        for (int i = 0; i < card.facts().size(); i++) {
+            String key = Keys.fact(id, i);
+            if (!words.text(key).isEmpty() && (!words.hasGap(key) || message.proof() != null)) {
+                html.open("p", "style", "margin:0;");
+                words.inlines(key, Marks.NONE, "").forEach(text::inline);
+                html.close("p");
+            }
+        }
+        if (portrait) {
+            html.raw("</td></tr></table>");
+        }
+    }
+
+    private void video(String id, Content.VideoStill still, int width) {
+        String address = words.address(Keys.link(id));
+        String description = words.text(Keys.description(id));
+        String picture = still.picture().isEmpty() ? Drawn.STILL : still.picture();
+        image(picture, description, Math.min(still.width(), width), address, false);
+    }
+
+    private void social(String id, Content.SocialLinks links) {
+        html.open("p", "style", "margin:0;" + HtmlText.css(links.align()));
+        boolean first = true;
+        for (int i = 0; i < links.links().size(); i++) {
+            String address = words.address(Keys.factLink(id, i));
+            if (address.isEmpty() && message.proof() == null) {
+                continue;
+            }
+            if (!first) {
+                html.raw(" &nbsp;·&nbsp; ");
+            }
+            first = false;
+            words.inlines(Keys.fact(id, i), Marks.NONE, address).forEach(text::inline);
+        }
+        html.close("p");
+    }
+}

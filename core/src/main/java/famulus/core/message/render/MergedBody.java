@@ -1,0 +1,131 @@
+package famulus.core.message.render;
+
+import famulus.core.field.Value;
+import famulus.core.merge.Origin;
+import famulus.core.merge.Piece;
+import famulus.core.message.body.BodyText;
+import famulus.core.message.body.BodyText.Slot;
+import famulus.core.message.body.Keys;
+import famulus.core.message.body.RichText;
+import famulus.core.message.body.RichText.Marks;
+import famulus.core.message.body.RichText.Paragraph;
+import famulus.core.message.body.RichText.Run;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Merged pieces, sorted back to the strings they came from. */
+final class MergedBody {
+    private final ToRender message;
+    private final Map<String, List<Piece>> bySlot = new HashMap<>();
+
+    MergedBody(ToRender message) {
+        this.message = message;
+        BodyText text = message.text();
+        List<Slot> slots = text.slots();
+        int at = 0;
+        for (Piece piece : message.merged().pieces()) {
+            int start = piece.span().start();
+            while (at > 0 && slots.get(at).start() > start) {
+                at--;
+            }
+            while (at + 1 < slots.size() && slots.get(at + 1).start() <= start) {
+                at++;
+            }
+            if (at < slots.size()
+                    && start >= slots.get(at).start()
+                    && start < slots.get(at).end()) {
+                bySlot.computeIfAbsent(slots.get(at).key(), any -> new ArrayList<>())
+                        .add(piece);
+            }
+        }
+    }
+
+    /** Whether a block or band with such a condition is shown to this person. */
+    boolean shown(String id, String shownWhen) {
+        return shownWhen.isBlank() || pieces(Keys.when(id)).stream().anyMatch(piece -> piece.origin() == Origin.BRANCH);
+    }
+
+    /** The merged words of one string. */
+    String text(String key) {
+        StringBuilder text = new StringBuilder();
+        inlines(key, Marks.NONE, "").forEach(inline -> text.append(inline.text()));
+        return text.toString().strip();
+    }
+
+    /** Whether a string has a field that is neither filled nor replaced by a fallback. */
+    boolean hasGap(String key) {
+        return pieces(key).stream().anyMatch(piece -> piece.origin() == Origin.GAP);
+    }
+
+    /** The words of one string, each stretch with where it came from. */
+    List<Inline> inlines(String key, Marks marks, String address) {
+        List<Inline> inlines = new ArrayList<>();
+        for (Piece piece : pieces(key)) {
+            boolean open = piece.origin() == Origin.GAP || piece.origin() == Origin.ASKED;
+            if (open && message.proof() != null) {
+                String shown = piece.origin() == Origin.ASKED
+                        ? piece.stored().orElse("?")
+                        : piece.path().map(message.proof().gap()).orElse("?");
+                inlines.add(new Inline(shown, marks, "", Inline.From.GAP));
+            } else if (!piece.text().isEmpty()) {
+                inlines.add(new Inline(piece.text(), marks, address, from(piece)));
+            }
+        }
+        return inlines;
+    }
+
+    private static Inline.From from(Piece piece) {
+        return switch (piece.origin()) {
+            case RECORD, CHOSEN, ANSWERED -> Inline.From.RECORD;
+            case FALLBACK -> Inline.From.FALLBACK;
+            case BROKEN -> Inline.From.GAP;
+            default -> Inline.From.WRITTEN;
+        };
+    }
+
+    /** An address: a value within it is escaped, one that begins it is an address itself. */
+    String address(String key) {
+        StringBuilder address = new StringBuilder();
+        for (Piece piece : pieces(key)) {
+            boolean value = piece.origin() != Origin.WRITTEN || !piece.written().isEmpty();
+            address.append(value && !address.isEmpty() ? Address.escaped(piece.text()) : piece.text());
+        }
+        return Address.safe(address.toString().strip());
+    }
+
+    /** The value that the one field of a string gave. */
+    Optional<Value> value(String key) {
+        return pieces(key).stream().flatMap(piece -> piece.value().stream()).findFirst();
+    }
+
+    /** A paragraph with its merged words. */
+    record Words(Paragraph paragraph, List<Inline> inlines) {}
+
+    /** The paragraphs that have something in them for this person, or were left empty by the writer. */
+    List<Words> paragraphs(String id, RichText text) {
+        List<Words> all = new ArrayList<>();
+        for (int p = 0; p < text.paragraphs().size(); p++) {
+            Paragraph paragraph = text.paragraphs().get(p);
+            List<Inline> inlines = new ArrayList<>();
+            boolean written = false;
+            for (int r = 0; r < paragraph.runs().size(); r++) {
+                Run run = paragraph.runs().get(r);
+                written |= !run.text().isEmpty();
+                String address = run.marks().link().isEmpty() ? "" : address(Keys.runLink(id, p, r));
+                inlines.addAll(inlines(Keys.run(id, p, r), run.marks(), address));
+            }
+            boolean empty = inlines.stream().allMatch(inline -> inline.text().isBlank());
+            if (!written || !empty) {
+                all.add(new Words(paragraph, inlines));
+            }
+        }
+        return all;
+    }
+
+    private List<Piece> pieces(String key) {
+        return bySlot.getOrDefault(key, List.of());
+    }
+}

@@ -1,0 +1,118 @@
+package famulus.server.cupboard;
+
+import famulus.core.message.body.HouseStyleJson;
+import famulus.server.cupboard.HouseStyleService.KeptStyle;
+import famulus.server.cupboard.HouseStyleService.StyledTemplate;
+import famulus.server.cupboard.PictureService.Picture;
+import famulus.server.cupboard.PictureService.PictureContent;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** House styles and pictures. */
+@RestController
+@RequestMapping("/api/cupboard")
+class CupboardController {
+    private final HouseStyleService styles;
+    private final PictureService pictures;
+
+    CupboardController(HouseStyleService styles, PictureService pictures) {
+        this.styles = styles;
+        this.pictures = pictures;
+    }
+
+    /** A house style; {@code look} is JSON, see docs/house-style.schema.json. */
+    record ShownStyle(
+            UUID id,
+            String name,
+            boolean usual,
+            int version,
+            String look,
+            List<String> headers,
+            List<String> footers) {}
+
+    record ChangedStyle(int version, String look) {}
+
+    record NewStyle(String look) {}
+
+    record PictureWords(String name, String description) {}
+
+    @GetMapping("/house-styles")
+    List<ShownStyle> styles(Colleague asking) {
+        return styles.all().stream().map(CupboardController::shown).toList();
+    }
+
+    @PostMapping("/house-styles")
+    ShownStyle add(Colleague asking, @RequestBody NewStyle style) {
+        return shown(styles.add(style.look(), asking));
+    }
+
+    @PutMapping("/house-styles/{id}")
+    ShownStyle change(Colleague asking, @PathVariable UUID id, @RequestBody ChangedStyle changed) {
+        return shown(styles.change(id, changed.version(), changed.look(), asking));
+    }
+
+    @PostMapping("/house-styles/{id}/usual")
+    void makeUsual(Colleague asking, @PathVariable UUID id) {
+        styles.makeUsual(id, asking);
+    }
+
+    @GetMapping("/house-styles/{id}/using")
+    List<StyledTemplate> using(Colleague asking, @PathVariable UUID id) {
+        return styles.using(id);
+    }
+
+    @GetMapping("/pictures")
+    List<Picture> pictures(Colleague asking) {
+        return pictures.all();
+    }
+
+    /** The picture itself. A picture is never changed, so that a browser may keep it. */
+    @GetMapping("/pictures/{id}")
+    ResponseEntity<byte[]> picture(Colleague asking, @PathVariable String id) {
+        PictureContent content = pictures.content(id).orElseThrow(() -> Refusal.missing("This picture"));
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(content.mediaType()))
+                .cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(30)).cachePrivate())
+                .body(content.content());
+    }
+
+    @PostMapping(path = "/pictures", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    Picture addPicture(Colleague asking, @RequestParam String name, @RequestBody(required = false) byte[] file) {
+        return pictures.add(name, file == null ? new byte[0] : file, asking);
+    }
+
+    @PutMapping("/pictures/{id}")
+    void describe(Colleague asking, @PathVariable UUID id, @RequestBody PictureWords words) {
+        pictures.describe(id, words.name(), words.description());
+    }
+
+    @DeleteMapping("/pictures/{id}")
+    void delete(Colleague asking, @PathVariable UUID id) {
+        pictures.delete(id, asking);
+    }
+
+    private static ShownStyle shown(KeptStyle kept) {
+        return new ShownStyle(
+                kept.id(),
+                kept.style().name(),
+                kept.usual(),
+                kept.version(),
+                HouseStyleJson.write(kept.style()),
+                kept.style().headers().stream().map(one -> one.name()).toList(),
+                kept.style().footers().stream().map(one -> one.name()).toList());
+    }
+}

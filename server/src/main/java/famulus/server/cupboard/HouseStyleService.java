@@ -1,0 +1,190 @@
+package famulus.server.cupboard;
+
+import famulus.core.message.body.Body;
+import famulus.core.message.body.BodyJson;
+import famulus.core.message.body.Design;
+import famulus.core.message.body.HouseStyle;
+import famulus.core.message.body.HouseStyleJson;
+import famulus.core.message.body.Mode;
+import famulus.core.message.body.UnreadableBody;
+import famulus.core.record.PlainLine;
+import famulus.server.cupboard.HouseStyleMapper.StyleRow;
+import famulus.server.platform.Events;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.platform.Revisions;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps house styles, and puts them around what templates say. */
+@Service
+public class HouseStyleService {
+    private static final String REVISION = "house-styles";
+
+    private final HouseStyleMapper mapper;
+    private final Ids ids;
+    private final Clock clock;
+    private final Events events;
+    private final Revisions revisions;
+    private final Supplier<List<KeptStyle>> kept;
+
+    HouseStyleService(HouseStyleMapper mapper, Ids ids, Clock clock, Events events, Revisions revisions) {
+        this.mapper = mapper;
+        this.ids = ids;
+        this.clock = clock;
+        this.events = events;
+        this.revisions = revisions;
+        this.kept = revisions.keep(
+                REVISION,
+                () -> mapper.all().stream().map(HouseStyleService::kept).toList());
+    }
+
+    /**
+     * A house style as it is kept.
+     *
+     * @param usual whether templates that name none have it
+     */
+    public record KeptStyle(UUID id, HouseStyle style, boolean usual, int version) {}
+
+    /** All of them, the usual one first. */
+    public List<KeptStyle> all() {
+        return kept.get();
+    }
+
+    /** One of them; refused when it is not there. */
+    public KeptStyle get(UUID id) {
+        return all().stream()
+                .filter(one -> one.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> Refusal.missing("This house style"));
+    }
+
+    /** The style of a template: the one it names, else the usual one; a bare one in a house that has none. */
+    public HouseStyle of(UUID id) {
+        return all().stream()
+                .filter(one -> id == null ? one.usual() : one.id().equals(id))
+                .findFirst()
+                .map(KeptStyle::style)
+                .orElse(HouseStyle.BARE);
+    }
+
+    /** A template that a style is put around. */
+    public record StyledTemplate(UUID id, String name, String about) {}
+
+    /** The templates that would change with a style. */
+    public List<StyledTemplate> using(UUID id) {
+        return mapper.using(id, get(id).usual()).stream()
+                .map(row -> new StyledTemplate(row.id(), row.name(), row.about()))
+                .toList();
+    }
+
+    /**
+     * Reads what a template is written as.
+     *
+     * @param json its body; nothing for a plain one
+     * @param style null for the usual one
+     * @return empty for a plain template, which is only words
+     */
+    public Optional<Design> design(Mode mode, String json, UUID style, String header, String footer) {
+        if (mode == null || mode == Mode.PLAIN) {
+            return Optional.empty();
+        }
+        try {
+            Body body = json == null || json.isBlank() ? Body.EMPTY : BodyJson.read(json);
+            return Optional.of(new Design(mode, body, of(style), text(header), text(footer)));
+        } catch (UnreadableBody wrong) {
+            throw Refusal.field("design", wrong.getMessage());
+        }
+    }
+
+    private static String text(String given) {
+        return given == null ? "" : given;
+    }
+
+    /** Adds a house style; the first one is the usual one. */
+    @Transactional
+    public KeptStyle add(String look, Colleague by) {
+        mustBeKeeper(by);
+        HouseStyle style = read(look);
+        UUID id = ids.next();
+        boolean first = mapper.all().isEmpty();
+        try {
+            mapper.insert(row(id, style, first, 1), by.id());
+        } catch (DuplicateKeyException twice) {
+            throw Refusal.field("name", "There is a house style of this name already.");
+        }
+        changed(id);
+        return get(id);
+    }
+
+    /**
+     * Changes a house style, and with it how every template in it looks; messages that were sent stay as they were.
+     *
+     * @param version what it was when it was read; refused when somebody has kept another change since
+     */
+    @Transactional
+    public KeptStyle change(UUID id, int version, String look, Colleague by) {
+        mustBeKeeper(by);
+        KeptStyle before = get(id);
+        HouseStyle style = read(look);
+        try {
+            if (mapper.update(row(id, style, before.usual(), version), by.id()) == 0) {
+                throw Refusal.changedMeanwhile("Somebody changed this house style meanwhile.");
+            }
+        } catch (DuplicateKeyException twice) {
+            throw Refusal.field("name", "There is a house style of this name already.");
+        }
+        changed(id);
+        return get(id);
+    }
+
+    /** Makes a style the one of all templates that name none. */
+    @Transactional
+    public void makeUsual(UUID id, Colleague by) {
+        mustBeKeeper(by);
+        get(id);
+        mapper.makeUsual(id);
+        changed(id);
+    }
+
+    private void changed(UUID id) {
+        revisions.changed(REVISION);
+        events.tell("house-style", id.toString());
+    }
+
+    private StyleRow row(UUID id, HouseStyle style, boolean usual, int version) {
+        return new StyleRow(id, style.name(), HouseStyleJson.write(style), usual, version, clock.instant());
+    }
+
+    private static void mustBeKeeper(Colleague by) {
+        by.mustBe("Only a keeper or an administrator changes house styles.", Role.KEEPER, Role.ADMINISTRATOR);
+    }
+
+    private static HouseStyle read(String look) {
+        try {
+            HouseStyle style = HouseStyleJson.read(look == null ? "" : look);
+            PlainLine.refusal(style.name(), 60, true).ifPresent(sentence -> {
+                throw Refusal.field("name", sentence);
+            });
+            return style;
+        } catch (UnreadableBody wrong) {
+            throw Refusal.field("look", wrong.getMessage());
+        }
+    }
+
+    private static KeptStyle kept(StyleRow row) {
+        try {
+            return new KeptStyle(row.id(), HouseStyleJson.read(row.look()), row.usual(), row.version());
+        } catch (UnreadableBody wrong) {
+            throw new IllegalStateException("The house style " + row.id() + " can't be read", wrong);
+        }
+    }
+}

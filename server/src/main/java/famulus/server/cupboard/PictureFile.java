@@ -1,0 +1,90 @@
+package famulus.server.cupboard;
+
+import famulus.server.platform.Refusal;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.Iterator;
+import java.util.Locale;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+
+/**
+ * A picture file, known by its content whatever it is called.
+ *
+ * @param mediaType image/png, image/jpeg or image/gif
+ */
+record PictureFile(String mediaType, int width, int height, byte[] content) {
+    static final int LARGEST = 5_000_000;
+    private static final int LONGEST_SIDE = 6000;
+    private static final long MOST_PIXELS = 24_000_000;
+    private static final Map<String, String> TYPES =
+            Map.of("png", "image/png", "jpeg", "image/jpeg", "gif", "image/gif");
+
+    /**
+     * Looks at a file: its size is read from its head before any of it is unpacked, so that a small file can't become a
+     * huge picture.
+     */
+    static PictureFile read(byte[] content) {
+        if (content.length == 0) {
+            throw Refusal.field("file", "This file is empty.");
+        }
+        if (content.length > LARGEST) {
+            throw Refusal.field("file", "This file is larger than 5 MB. Make it smaller first.");
+        }
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(content))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            ImageReader reader = readers.hasNext() ? readers.next() : null;
+            String type =
+                    reader == null ? null : TYPES.get(reader.getFormatName().toLowerCase(Locale.ROOT));
+            if (type == null) {
+                throw Refusal.field("file", "This is no picture that mail programs show. Use PNG, JPEG or GIF.");
+            }
+            reader.setInput(in);
+            int width = reader.getWidth(0);
+            int height = reader.getHeight(0);
+            if (width > LONGEST_SIDE || height > LONGEST_SIDE || (long) width * height > MOST_PIXELS) {
+                throw Refusal.field(
+                        "file", "This picture has " + width + " × " + height + " points. 6000 a side are the most.");
+            }
+            if (reader.read(0) == null) {
+                throw Refusal.field("file", "This picture can't be read.");
+            }
+            reader.dispose();
+            return new PictureFile(type, width, height, content);
+        } catch (IOException | IllegalArgumentException | IndexOutOfBoundsException broken) {
+            throw Refusal.field("file", "This picture is damaged: it can't be read to its end.");
+        }
+    }
+
+    /**
+     * The bytes of a copy that is at most so wide. Moving pictures stay as they are, since a scaled copy would stand
+     * still; so does what is small enough.
+     */
+    static byte[] scaled(String mediaType, int width, byte[] content, int most) {
+        if (width <= most || mediaType.equals("image/gif")) {
+            return content;
+        }
+        try {
+            BufferedImage whole = ImageIO.read(new ByteArrayInputStream(content));
+            int height = Math.max(1, Math.round((float) whole.getHeight() * most / whole.getWidth()));
+            boolean clear = whole.getColorModel().hasAlpha();
+            BufferedImage small =
+                    new BufferedImage(most, height, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
+            Graphics2D drawing = small.createGraphics();
+            drawing.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+            drawing.drawImage(whole, 0, 0, most, height, null);
+            drawing.dispose();
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            ImageIO.write(small, mediaType.equals("image/png") ? "png" : "jpeg", bytes);
+            return bytes.toByteArray();
+        } catch (IOException broken) {
+            return content;
+        }
+    }
+}

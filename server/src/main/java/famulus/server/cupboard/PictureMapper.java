@@ -1,0 +1,63 @@
+package famulus.server.cupboard;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Pictures of the library. */
+@Mapper
+interface PictureMapper {
+    /** A picture without its bytes. */
+    record PictureRow(
+            UUID id,
+            String name,
+            String description,
+            String mediaType,
+            int width,
+            int height,
+            int size,
+            Instant addedAt) {}
+
+    /** The bytes of a picture. */
+    record ContentRow(String mediaType, int width, byte[] content) {}
+
+    @Select(
+            """
+            select id, name, description, media_type, width, height, octet_length(content) as size, added_at
+            from picture
+            order by name, id
+            """)
+    List<PictureRow> all();
+
+    @Select("select media_type, width, content from picture where id = #{id}")
+    Optional<ContentRow> content(UUID id);
+
+    @Insert(
+            """
+            insert into picture (id, name, description, media_type, width, height, content, added_by, added_at)
+            values (#{p.id}, #{p.name}, #{p.description}, #{p.mediaType}, #{p.width}, #{p.height}, #{content}, #{by},
+                    #{p.addedAt})
+            """)
+    void insert(@Param("p") PictureRow picture, @Param("content") byte[] content, @Param("by") UUID by);
+
+    @Update("update picture set name = #{name}, description = #{description} where id = #{id}")
+    int describe(@Param("id") UUID id, @Param("name") String name, @Param("description") String description);
+
+    @Delete("delete from picture where id = #{id}")
+    void delete(UUID id);
+
+    @Select(
+            """
+            select name from template where deleted_at is null and design like concat('%', #{id}, '%')
+            union all
+            select name from house_style where look like concat('%', #{id}, '%')
+            """)
+    List<String> using(String id);
+}

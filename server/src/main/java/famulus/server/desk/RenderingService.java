@@ -1,0 +1,59 @@
+package famulus.server.desk;
+
+import famulus.core.field.About;
+import famulus.core.merge.MergeSettings;
+import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.render.Renderer;
+import famulus.core.message.render.Rendering;
+import famulus.core.message.render.ToRender;
+import famulus.core.message.render.ToRender.DealLines;
+import famulus.core.message.render.ToRender.ProofMarks;
+import famulus.server.desk.ProofService.Proof;
+import famulus.server.records.DealService;
+import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+
+/** Turns proofs of letters and designed messages into what is seen and what leaves. */
+@Service
+public class RenderingService {
+    private final DealService deals;
+    private final Clock clock;
+
+    RenderingService(DealService deals, Clock clock) {
+        this.deals = deals;
+        this.clock = clock;
+    }
+
+    /** As it is seen on the desk: what came from where is marked, and pictures come from the library. */
+    Optional<Rendering> shown(Proof proof, About about) {
+        ProofMarks marks = new ProofMarks(path -> ProofService.label(proof.catalogue(), path, about) + "?");
+        return rendered(proof, picture -> "/api/cupboard/pictures/" + picture, marks);
+    }
+
+    /** As it leaves: pictures are parts of the message, by content identifier (RFC 2392). */
+    public Optional<Rendering> mail(Proof proof) {
+        return rendered(proof, picture -> "cid:" + picture + "@famulus", null);
+    }
+
+    private Optional<Rendering> rendered(Proof proof, Function<String, String> pictures, ProofMarks marks) {
+        return proof.source().layout().map(layout -> rendered(proof, layout, pictures, marks));
+    }
+
+    private Rendering rendered(Proof proof, Layout layout, Function<String, String> pictures, ProofMarks marks) {
+        var person = proof.person();
+        return Renderer.render(new ToRender(
+                layout.design(),
+                layout.text(),
+                proof.merged().body(),
+                new MergeSettings(
+                        person.locale(), person.zone(), clock.instant(), person.workingDays(), Map.of(), Map.of()),
+                proof.merged().subject().text(),
+                proof.merged().previewText().text(),
+                person.deal().map(deals::items).orElse(DealLines.NONE),
+                pictures,
+                marks));
+    }
+}

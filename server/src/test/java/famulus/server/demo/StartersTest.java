@@ -1,0 +1,175 @@
+package famulus.server.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.core.field.About;
+import famulus.core.message.MessageSource;
+import famulus.core.message.body.Mode;
+import famulus.core.message.render.Rendering;
+import famulus.core.proof.Note;
+import famulus.server.Famulus;
+import famulus.server.desk.ProofService;
+import famulus.server.desk.ProofService.Proof;
+import famulus.server.desk.RenderingService;
+import famulus.server.library.StarterService;
+import famulus.server.library.StarterService.Starter;
+import famulus.server.library.TemplateService;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.team.Colleague;
+import famulus.server.team.TeamService;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** The designs to start from, rendered for everybody in the demo. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class StartersTest {
+    private static final Path CHECKER = Path.of("../web/node_modules/vnu-jar/build/dist/vnu.jar");
+    private static final int LARGEST = 100_000;
+
+    private ConfigurableApplicationContext context;
+    private List<Starter> starters;
+    private Colleague signe;
+
+    @TempDir
+    private Path folder;
+
+    @BeforeAll
+    void start() {
+        context = SpringApplication.run(
+                Famulus.class,
+                "--server.port=0",
+                "--famulus.demo=true",
+                "--famulus.data=memory",
+                "--famulus.now=2026-05-04T09:00:00Z");
+        starters = context.getBean(StarterService.class).all();
+        signe = context.getBean(TeamService.class).all().stream()
+                .filter(one -> one.firstName().equals("Signe"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @AfterAll
+    void stop() {
+        context.close();
+    }
+
+    private List<For> people(About about) {
+        JdbcTemplate sql = context.getBean(JdbcTemplate.class);
+        if (about == About.LEAD) {
+            return sql.queryForList("select id from lead order by id", UUID.class).stream()
+                    .map(id -> new For(CrmKind.LEAD, id, null))
+                    .toList();
+        }
+        return sql.queryForList("select id from contact order by id", UUID.class).stream()
+                .map(id -> new For(CrmKind.CONTACT, id, null))
+                .toList();
+    }
+
+    private List<Proof> proofs(Starter starter) {
+        MessageSource source = context.getBean(TemplateService.class).source(starter.draft());
+        About about = starter.draft().about();
+        return context.getBean(ProofService.class).proofs(source, about, people(about), signe);
+    }
+
+    private Rendering mail(Proof proof) {
+        return context.getBean(RenderingService.class).mail(proof).orElseThrow();
+    }
+
+    @Test
+    void thereAreAtLeastTwentyFourOfEveryMode() {
+        assertThat(starters).hasSizeGreaterThanOrEqualTo(24);
+        Map<Mode, Long> modes = starters.stream()
+                .collect(Collectors.groupingBy(one -> one.draft().mode(), Collectors.counting()));
+        assertThat(modes).containsOnlyKeys(Mode.LETTER, Mode.DESIGNED, Mode.PLAIN);
+        for (Starter starter : starters) {
+            assertThat(starter.description()).as(starter.name()).isNotBlank();
+            assertThat(starter.draft().subject()).as(starter.name()).isNotBlank();
+            assertThat(starter.draft().previewText()).as(starter.name()).isNotBlank();
+        }
+    }
+
+    /** What is missing for a person is a gap; but nothing a design says is wrong for everybody. */
+    @Test
+    void everyOneHasPeopleItIsReadyFor() {
+        for (Starter starter : starters) {
+            Set<String> codes = new TreeSet<>();
+            boolean ready = false;
+            for (Proof proof : proofs(starter)) {
+                List<String> found = proof.notes().stream().map(Note::code).toList();
+                codes.addAll(found);
+                ready |= found.isEmpty();
+            }
+            assertThat(codes)
+                    .as(starter.name())
+                    .doesNotContain("field-unknown", "field-broken", "no-subject", "no-body");
+            assertThat(ready).as(starter.name()).isTrue();
+        }
+    }
+
+    @Test
+    void isValidHtmlForEverybodyAndNeverLarge() throws Exception {
+        int documents = 0;
+        for (Starter starter : starters) {
+            if (starter.draft().mode() == Mode.PLAIN) {
+                continue;
+            }
+            int at = 0;
+            for (Proof proof : proofs(starter)) {
+                Rendering rendering = mail(proof);
+                assertThat(rendering.html().length()).isLessThan(LARGEST);
+                assertThat(rendering.text()).isNotBlank().doesNotContain("<p", "&nbsp;", "{");
+                assertThat(rendering.html()).isEqualTo(mail(proof).html());
+                Files.writeString(folder.resolve(starter.name() + "-" + at++ + ".html"), rendering.html());
+                documents++;
+            }
+        }
+        assertThat(documents).isGreaterThan(4000);
+        assertThat(checked(folder)).isEmpty();
+    }
+
+    @Test
+    void theCheckerFindsWhatIsWrong(@TempDir Path wrong) throws Exception {
+        Files.writeString(wrong.resolve("wrong.html"), "<!DOCTYPE html><title>x</title><p><table><b></table>");
+        assertThat(checked(wrong)).contains("error");
+    }
+
+    /** What the Nu HTML checker has against the documents; no exception is made. */
+    private static String checked(Path folder) throws IOException, InterruptedException {
+        assertThat(CHECKER).as("npm ci in web/ brings it").exists();
+        Path said = folder.resolveSibling(folder.getFileName() + ".said");
+        Process checker = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-Xss8m",
+                        "-cp",
+                        CHECKER.toString(),
+                        "nu.validator.client.SimpleCommandLineValidator",
+                        "--errors-only",
+                        "--exit-zero-always",
+                        "--skip-non-html",
+                        folder.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(said.toFile())
+                .start();
+        assertThat(checker.waitFor(10, TimeUnit.MINUTES)).isTrue();
+        String all = Files.readString(said);
+        Files.delete(said);
+        return all.lines().filter(line -> line.contains("error")).limit(20).collect(Collectors.joining("\n"));
+    }
+}
