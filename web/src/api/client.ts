@@ -91,6 +91,21 @@ export async function ask<M extends Method, P extends keyof paths>(
   return (text ? JSON.parse(text) : undefined) as Answer<Operation<P, M>>;
 }
 
+/** Sends a file as it is. */
+export async function send(path: string, file: Blob): Promise<void> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method: 'POST',
+      headers: { 'X-XSRF-TOKEN': token(), 'Content-Type': 'application/octet-stream' },
+      body: file,
+    });
+  } catch {
+    throw new Problem('offline', 'There is no connection to the server.');
+  }
+  if (!response.ok) throw await problem(response);
+}
+
 /** Asks for an answer that comes a line at a time, each a JSON value; stops when `signal` says so. */
 export async function* lines(
   path: keyof paths,

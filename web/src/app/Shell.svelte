@@ -14,6 +14,7 @@
     { key: '2', label: 'People', address: '/people' },
     { key: '3', label: 'Deals', address: '/deals' },
     { key: '4', label: 'Templates', address: '/templates' },
+    { key: '7', label: 'Cupboard', address: '/cupboard' },
   ];
   let waiting = $state(0);
   const at = $derived(route.pathname === '/' ? '/people' : `/${route.pathname.split('/')[1]}`);

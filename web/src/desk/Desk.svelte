@@ -10,7 +10,7 @@
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import { timeOrDay } from '../ui/when';
-  import { aboutLabels, aboutOptions, type About } from '../library/about';
+  import { aboutLabels, aboutOptions, type About, modeLabels } from '../library/about';
   import ChipSlip from './ChipSlip.svelte';
   import ChoiceSlip from './ChoiceSlip.svelte';
   import DraftField from './DraftField.svelte';
@@ -18,16 +18,19 @@
   import ProofPane from './ProofPane.svelte';
   import { DeskState } from './deskState.svelte';
   import { isMark, type Chip } from './draftText';
+  import BlockWords from './BlockWords.svelte';
+  import Dress from './Dress.svelte';
+  import { withWords, wordsAt } from './designWords';
   import { branchChip, otherwiseChip } from './finding';
 
   type Part = Schemas['ShownNote']['part'];
+  type Slot = Schemas['ShownSlot'];
   const id = $derived(String((route.params as Record<string, string>).id ?? ''));
   let desk = $state<DeskState>(new DeskState(''));
-  let subject = $state<DraftField>();
-  let preview = $state<DraftField>();
-  let body = $state<DraftField>();
+  /** The texts on the desk: subject, preview text, and the body, or each string of its design by its key. */
+  const texts: Record<string, DraftField | undefined> = {};
   let layout = $state(0);
-  let chip = $state<{ chip: Chip; part: Part; at: number; anchor: HTMLElement } | null>(null);
+  let chip = $state<{ chip: Chip; key: string; at: number; anchor: HTMLElement } | null>(null);
   let naming = $state(false);
   let nameOpener = $state<HTMLButtonElement>();
   let noteAt = -1;
@@ -36,8 +39,39 @@
   const stops = $derived(notes.filter((note) => note.level === 'STOP').length);
   const queries = $derived(notes.length - stops);
 
-  function field(part: Part): DraftField | undefined {
-    return part === 'SUBJECT' ? subject : part === 'PREVIEW_TEXT' ? preview : body;
+  const designed = $derived(!!desk.draft?.mode && desk.draft.mode !== 'PLAIN');
+  const blocks = $derived(desk.proof?.rendering?.blocks ?? []);
+  const slots = $derived(blocks.flatMap((block) => block.slots).toSorted((a, b) => a.start - b.start));
+
+  /** The text that a place of a part lies in, and where that text begins. */
+  function spot(part: Part, at: number): { key: string; from: number } {
+    if (part !== 'BODY' || !designed) return { key: part, from: 0 };
+    const slot = slots.findLast((one) => one.start <= at);
+    return { key: slot?.key ?? '', from: slot?.start ?? 0 };
+  }
+
+  function goTo(part: Part, at: number) {
+    const { key, from } = spot(part, at);
+    texts[key]?.goTo(at - from);
+  }
+
+  function replace(part: Part, start: number, end: number, words: string) {
+    const { key, from } = spot(part, start);
+    texts[key]?.replaceSource(start - from, end - from, words);
+    return texts[key];
+  }
+
+  /** What of a proof belongs to one string of a design, counted from where it begins. */
+  function within<T extends { start: number; end: number }>(all: T[], slot: Slot): T[] {
+    return all
+      .filter((one) => one.start >= slot.start && one.end <= slot.end)
+      .map((one) => ({ ...one, start: one.start - slot.start, end: one.end - slot.start }));
+  }
+
+  function chipDesign(design: string, proof: Schemas['ShownProof']) {
+    for (const slot of proof.rendering?.blocks.flatMap((block) => block.slots) ?? []) {
+      texts[slot.key]?.chipUp(wordsAt(design, slot.key), within(proof.body.chips, slot));
+    }
   }
 
   $effect(() => {
@@ -46,12 +80,13 @@
     untrack(() => {
       desk = opened;
       opened.onproof = (draft, proof) => {
-        subject?.chipUp(draft.subject, proof.subject.chips);
-        preview?.chipUp(draft.previewText, proof.previewText.chips);
-        body?.chipUp(draft.body, proof.body.chips);
+        texts.SUBJECT?.chipUp(draft.subject, proof.subject.chips);
+        texts.PREVIEW_TEXT?.chipUp(draft.previewText, proof.previewText.chips);
+        if (draft.mode === 'PLAIN') texts.BODY?.chipUp(draft.body, proof.body.chips);
+        else chipDesign(draft.design ?? '', proof);
         void tick().then(() => {
           layout++;
-          if (!begun && opened.mayChange && !draft.subject && !draft.body) subject?.focus();
+          if (!begun && opened.mayChange && !draft.subject && !draft.body) texts.SUBJECT?.focus();
           begun = true;
         });
       };
@@ -79,7 +114,7 @@
 
   function openNote(note: Schemas['ShownNote']) {
     noteAt = notes.indexOf(note);
-    field(note.part)?.goTo(note.start);
+    goTo(note.part, note.start);
   }
 
   /**
@@ -87,10 +122,10 @@
    * open it stays beside its chip.
    */
   function changer(opened: NonNullable<typeof chip>): (changed: Chip) => void {
-    const { part, at } = opened;
+    const { key, at } = opened;
     return (changed) => {
-      const anchor = field(part)?.replaceChip(at, changed);
-      if (chip?.part === part && chip.at === at) {
+      const anchor = texts[key]?.replaceChip(at, changed);
+      if (chip?.key === key && chip.at === at) {
         chip = { ...chip, chip: changed, anchor: anchor ?? chip.anchor };
       }
     };
@@ -104,7 +139,7 @@
 
   /** Puts a near name in the place of one that leads nowhere. */
   function remedy(note: Schemas['ShownNote'], name: string) {
-    field(note.part)?.replaceSource(note.start, note.end, name);
+    replace(note.part, note.start, note.end, name);
   }
 
   $effect(() =>
@@ -177,14 +212,36 @@
         desk.change({ [key]: next });
         layout++;
       }}
-      onchip={(one, at, anchor) => (chip = { chip: one, part: which, at, anchor })}
+      onchip={(one, at, anchor) => (chip = { chip: one, key: which, at, anchor })}
     />
   {/snippet}
-  {@render made((one) => {
-    if (which === 'SUBJECT') subject = one;
-    else if (which === 'PREVIEW_TEXT') preview = one;
-    else body = one;
-  })}
+  {@render made((one) => (texts[which] = one))}
+{/snippet}
+
+{#snippet string(slot: Slot, label: string)}
+  {@const key = slot.key}
+  <DraftField
+    bind:this={() => undefined, (one: DraftField | undefined) => (texts[key] = one)}
+    {label}
+    source={untrack(() => wordsAt(desk.draft?.design ?? '', key))}
+    chips={untrack(() => within(desk.proof!.body.chips, slot))}
+    fields={desk.fields}
+    about={desk.draft!.about}
+    filled={desk.filled}
+    notes={within(
+      notes.filter((note) => note.part === 'BODY'),
+      slot,
+    )}
+    oneLine
+    editable={desk.mayChange}
+    onchange={(next) => {
+      const design = desk.draft?.design ?? '';
+      if (next === wordsAt(design, key)) return;
+      desk.change({ design: withWords(design, key, next) });
+      layout++;
+    }}
+    onchip={(one, at, anchor) => (chip = { chip: one, key, at, anchor })}
+  />
 {/snippet}
 
 <Page title={desk.draft?.name || '…'}>
@@ -199,7 +256,9 @@
     </h1>
     {#if desk.draft}
       <span class="crumb">
-        {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}about {aboutLabels[desk.draft.about]}
+        {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}{modeLabels[desk.draft.mode ?? 'PLAIN']}, about {aboutLabels[
+          desk.draft.about
+        ]}
         {desk.mayChange ? '' : ` · kept by ${desk.template?.ownerName}, so you can read it and use it`}
       </span>
     {/if}
@@ -224,6 +283,7 @@
     {/if}
     {#if desk.proof}
       <span>{desk.proof.words} words</span>
+      {#if desk.proof.rendering}<span>{Math.ceil(desk.proof.rendering.bytes / 1000)} KB</span>{/if}
       <span class:stop={stops > 0}><b>{stops}</b> {stops === 1 ? 'stop' : 'stops'}</span>
       {#if queries}<span class="query"><b>{queries}</b> {queries === 1 ? 'query' : 'queries'}</span>{/if}
     {/if}
@@ -245,28 +305,29 @@
               {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
             </div>
             <div class="sheet">
-              {@render part('BODY', 'Text', false, 'Write the message. Type { to put in a field.')}
+              {#if designed}
+                <BlockWords {blocks} design={desk.draft.design ?? ''} text={string} />
+              {:else}
+                {@render part('BODY', 'Text', false, 'Write the message. Type { to put in a field.')}
+              {/if}
             </div>
           {/key}
         </section>
         <Gutter
           {notes}
           {layout}
-          topOf={(note) => field(note.part)?.topOf(note.start) ?? 0}
+          topOf={(note) => {
+            const { key, from } = spot(note.part, note.start);
+            return texts[key]?.topOf(note.start - from) ?? 0;
+          }}
           onopen={openNote}
           onremedy={remedy}
           onfix={(note, fix) => {
-            field(note.part)?.replaceSource(fix.start, fix.end, fix.text);
-            field(note.part)?.focus();
+            replace(note.part, fix.start, fix.end, fix.text)?.focus();
           }}
         />
       </div>
-      <ProofPane
-        {desk}
-        ongoto={(part, start) => {
-          field(part)?.goTo(start);
-        }}
-      />
+      <ProofPane {desk} ongoto={goTo} />
     </div>
   {:else if desk.draft && desk.proofFailed}
     <p class="failed" role="alert">{desk.proofFailed}</p>
@@ -274,10 +335,10 @@
 </Page>
 {#if chip && isMark(chip.chip) && desk.draft}
   {@const open = chip}
-  {@const marks = field(open.part)?.choice(open.at) ?? []}
+  {@const marks = texts[open.key]?.choice(open.at) ?? []}
   {@const end = marks.at(-1)}
   {@const last = marks.at(-2)}
-  {#key `${open.part} ${open.at}`}
+  {#key `${open.key} ${open.at}`}
     <ChoiceSlip
       chip={open.chip}
       anchor={open.anchor}
@@ -288,19 +349,19 @@
       onchanged={changer(open)}
       onbranch={() => {
         const before = last && last.chip.role === 'OTHERWISE' && !last.chip.label ? last : end;
-        if (before) field(open.part)?.addBranch(before.position, anotherBranch());
+        if (before) texts[open.key]?.addBranch(before.position, anotherBranch());
         chip = null;
       }}
       onotherwise={() => {
-        if (end) field(open.part)?.addBranch(end.position, otherwiseChip());
+        if (end) texts[open.key]?.addBranch(end.position, otherwiseChip());
         chip = null;
       }}
       onremovebranch={() => {
-        field(open.part)?.removeBranch(open.at);
+        texts[open.key]?.removeBranch(open.at);
         chip = null;
       }}
       onremove={(keepWords) => {
-        field(open.part)?.removeChoice(open.at, keepWords);
+        texts[open.key]?.removeChoice(open.at, keepWords);
         chip = null;
       }}
       onclose={() => (chip = null)}
@@ -319,7 +380,7 @@
     onchanged={changer(open)}
     onmended={() => void desk.mended()}
     onremove={() => {
-      field(open.part)?.removeChip(open.at);
+      texts[open.key]?.removeChip(open.at);
       chip = null;
     }}
     onclose={() => (chip = null)}
@@ -327,6 +388,7 @@
 {/if}
 {#if naming && desk.draft}
   <Slip title="About this template" anchor={nameOpener} onclose={() => (naming = false)}>
+    {#if designed}<Dress draft={desk.draft} onchange={(part) => desk.change(part)} />{/if}
     <Field
       label="Name for colleagues"
       value={desk.draft.name}
@@ -386,6 +448,7 @@
 
   .desk {
     display: grid;
+    position: relative;
     grid-template-columns: minmax(0, 730fr) minmax(0, 462fr);
     height: 100%;
   }

@@ -1,7 +1,10 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import { me } from '../app/session.svelte';
+  import { shortcuts } from '../app/keys.svelte';
   import Button from '../ui/Button.svelte';
+  import MessageFrame, { type Way } from '../ui/MessageFrame.svelte';
+  import Ways from '../ui/Ways.svelte';
   import ProofPeople from './ProofPeople.svelte';
   import StressBar from './StressBar.svelte';
   import Why from './Why.svelte';
@@ -17,7 +20,10 @@
     ongoto: (part: Schemas['ShownNote']['part'], start: number) => void;
   } = $props();
 
+  const WAYS: readonly Way[] = ['wide', 'phone', 'plain', 'no pictures', 'dark'];
   const proof = $derived(desk.proof);
+  let way = $state<Way>('wide');
+  let whole = $state(false);
   let choosing = $state(false);
   let opener = $state<HTMLButtonElement>();
   type Part = Schemas['ShownNote']['part'];
@@ -32,6 +38,21 @@
   function leave() {
     if (!pointed?.pinned) pointed = null;
   }
+
+  $effect(() =>
+    shortcuts([
+      {
+        key: 'p',
+        label: 'Proof over the whole page, and back',
+        run: () => (whole = !whole && !!proof?.rendering),
+      },
+      {
+        key: 'm',
+        label: 'Proof on a wide screen, a phone, as plain text …',
+        run: () => (way = WAYS[(WAYS.indexOf(way) + 1) % WAYS.length]),
+      },
+    ]),
+  );
 
   $effect(() => {
     // What is pointed at goes when the proof is another one.
@@ -71,7 +92,7 @@
       )}{:else}{piece.text}{/if}{/each}
 {/snippet}
 
-<section class="proof" aria-label="Proof">
+<section class="proof" class:whole aria-label="Proof">
   <div class="who">
     <button
       class="step"
@@ -113,20 +134,41 @@
       <b>{me().firstName} {me().lastName}</b>
       <span class="subject">{@render pieces(proof.subject.pieces, 'SUBJECT')}</span>
       <span class="first">
-        {proof.body.pieces
-          .map((piece) => piece.text)
-          .join('')
-          .replace(/\s+/g, ' ')
-          .slice(0, 90)}
+        {#if proof.rendering && proof.previewText.pieces.length}
+          {@render pieces(proof.previewText.pieces, 'PREVIEW_TEXT')}
+        {:else}
+          {(proof.rendering?.text ?? proof.body.pieces.map((piece) => piece.text).join(''))
+            .replace(/\s+/g, ' ')
+            .slice(0, 90)}
+        {/if}
       </span>
     </div>
-    {#if proof.previewText.pieces.length}
+    {#if proof.previewText.pieces.length && !proof.rendering}
       <p class="preview">
         Preview text: {@render pieces(proof.previewText.pieces, 'PREVIEW_TEXT')}
         <span>A plain message shows its first words instead.</span>
       </p>
     {/if}
-    <div class="mail" lang={proof.person.language}>{@render pieces(proof.body.pieces, 'BODY')}</div>
+    {#if proof.rendering}
+      <p class="ways">
+        <Ways label="How to look at it" ways={WAYS} bind:way />
+        <Button quiet title="The whole page (p)" onclick={() => (whole = !whole)}
+          >{whole ? 'back to the draft' : 'whole page'}</Button
+        >
+      </p>
+      {#if way === 'plain'}
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <pre class="mail" tabindex="0" aria-label="As plain text" lang={proof.person.language}>{proof
+            .rendering.text}</pre>
+      {:else}
+        <div class="sheet"><MessageFrame html={proof.rendering.html} {way} title="The message" /></div>
+      {/if}
+      {#if proof.rendering.attached.length}
+        <p class="preview">goes along: {proof.rendering.attached.join(', ')}</p>
+      {/if}
+    {:else}
+      <div class="mail" lang={proof.person.language}>{@render pieces(proof.body.pieces, 'BODY')}</div>
+    {/if}
   {/if}
   {#if desk.proofFailed}
     <p class="failed" role="alert">
@@ -169,6 +211,28 @@
     padding: 12px 18px;
     overflow: auto;
     background: var(--shade);
+  }
+
+  .whole {
+    position: absolute;
+    z-index: 2;
+    inset: 0;
+  }
+
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    padding-bottom: 6px;
+  }
+
+  .sheet {
+    border: 1px solid var(--rule);
+  }
+
+  pre.mail {
+    margin: 0;
   }
 
   .who {
@@ -271,6 +335,7 @@
 
   .mail button,
   .subject button,
+  .first button,
   .preview button {
     display: inline;
     padding: 0;

@@ -4,6 +4,7 @@
   import { shortcuts } from '../app/keys.svelte';
   import { me } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
+  import MessageFrame from '../ui/MessageFrame.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import GapSlip from './GapSlip.svelte';
@@ -128,7 +129,14 @@
   }
 
   function firstOpen() {
-    return subject?.firstGap() ?? body?.firstGap() ?? null;
+    return subject?.firstGap() ?? body?.firstGap() ?? openInDesign();
+  }
+
+  /** What a letter or designed message waits for; its place is only on the sheet, so its slip opens at the button. */
+  function openInDesign() {
+    if (!message?.proof.rendering) return null;
+    const piece = message.proof.body.pieces.find((one) => ['GAP', 'ASKED', 'BROKEN'].includes(one.origin));
+    return piece && sendButton ? { piece: piece as Piece, anchor: sendButton as HTMLElement } : null;
   }
 
   function take(fresh: Schemas['BegunMessage']) {
@@ -155,7 +163,10 @@
 
   function count() {
     const runs = [...(subject?.runs() ?? []), ...(body?.runs() ?? [])];
-    gaps = runs.filter((run) => run.gap).length;
+    const inDesign = message?.proof.rendering
+      ? message.proof.body.pieces.filter((piece) => piece.origin === 'GAP' || piece.origin === 'ASKED')
+      : [];
+    gaps = runs.filter((run) => run.gap).length + inDesign.length;
   }
 
   function keep() {
@@ -252,7 +263,7 @@
           chosen,
           answers,
           subject: subject!.runs(),
-          body: body!.runs(),
+          body: body?.runs() ?? [],
         },
       });
       dropDraft(key);
@@ -328,15 +339,20 @@
             ongap={open}
           />
         </div>
-        <div class="body" class:blank={!template}>
-          <MessageField
-            bind:this={body}
-            label="Text of this message"
-            pieces={untrack(() => message!.proof.body.pieces)}
-            kept={before?.body}
-            onchange={keep}
-            ongap={open}
-          />
+        <div class="body" class:blank={!template} class:framed={!!message.proof.rendering}>
+          {#if message.proof.rendering}
+            <MessageFrame html={message.proof.rendering.html} title="The message" />
+            {#if message.proof.rendering.attached.length}
+              <p class="along">goes along: {message.proof.rendering.attached.join(', ')}</p>
+            {/if}
+          {:else}<MessageField
+              bind:this={body}
+              label="Text of this message"
+              pieces={untrack(() => message!.proof.body.pieces)}
+              kept={before?.body}
+              onchange={keep}
+              ongap={open}
+            />{/if}
         </div>
       </div>
     {/key}
@@ -449,5 +465,15 @@
     display: flex;
     gap: 8px;
     margin-top: 10px;
+  }
+
+  .body.framed {
+    padding: 0;
+  }
+
+  .along {
+    padding: 6px 18px;
+    color: var(--ink-soft);
+    font-size: 13px;
   }
 </style>

@@ -74,7 +74,20 @@ export class DeskState {
     this.mayChange = mayChange;
     this.version = template.version;
     const { name, purpose, about, subject, previewText, body } = template;
-    this.draft = { name, purpose, about, subject, previewText, body };
+    const { mode, design, houseStyle, header, footer } = template;
+    this.draft = {
+      name,
+      purpose,
+      about,
+      subject,
+      previewText,
+      body,
+      mode,
+      design,
+      houseStyle: houseStyle ?? null,
+      header,
+      footer,
+    };
     this.keeping = { is: 'kept', at: new Date(template.changedAt) };
   }
 
@@ -226,10 +239,21 @@ export class DeskState {
     while (this.proofWanted && this.draft && this.person && !this.closed) {
       this.proofWanted = false;
       const draft = { ...this.draft };
-      const { about, subject, previewText, body } = draft;
+      const { about, subject, previewText, body, mode, design, houseStyle, header, footer } = draft;
       try {
         this.proof = await ask('post', '/api/desk/proof', {
-          body: { about, subject, previewText, body, ...this.person },
+          body: {
+            about,
+            subject,
+            previewText,
+            body,
+            mode,
+            design,
+            houseStyle,
+            header,
+            footer,
+            ...this.person,
+          },
         });
         this.proofFailed = '';
         this.onproof(draft, this.proof);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { route } from '../app/router';
   import Page from '../ui/Page.svelte';
+  import Parts from '../ui/Parts.svelte';
   import Facts from './HouseFacts.svelte';
   import Fields from './Fields.svelte';
   import Holidays from './Holidays.svelte';
@@ -20,11 +21,7 @@
 
 <Page title="The house’s rules">
   {#snippet actions()}
-    <nav aria-label="Parts">
-      {#each parts as [code, label] (code)}
-        <a href="/house/{code}" aria-current={shown[0] === code ? 'page' : undefined}>{label}</a>
-      {/each}
-    </nav>
+    <Parts {parts} base="/house" shown={shown[0]} />
   {/snippet}
   <div class="part">
     <Part />
@@ -32,22 +29,6 @@
 </Page>
 
 <style>
-  nav {
-    display: flex;
-    gap: 14px;
-  }
-
-  a {
-    padding: 4px 0;
-    text-decoration: none;
-  }
-
-  a[aria-current] {
-    border-bottom: 2px solid var(--act);
-    color: var(--ink);
-    font-weight: 600;
-  }
-
   .part {
     max-width: 1180px;
     padding: 14px 20px 40px;

@@ -1,18 +1,16 @@
 <script lang="ts">
   import { searchParams } from 'sv-router';
-  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { ask, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
   import { shortcuts } from '../app/keys.svelte';
   import { go } from '../app/router';
   import Button from '../ui/Button.svelte';
-  import Choose from '../ui/Choose.svelte';
-  import Field from '../ui/Field.svelte';
   import Find from '../ui/Find.svelte';
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
-  import { aboutLabels, aboutOptions } from './about';
+  import { aboutLabels, modeLabels } from './about';
 
   type Line = Schemas['TemplateLine'];
   let lines = $state<Line[] | null>(null);
@@ -21,10 +19,6 @@
   const search = $derived(String(searchParams.get('find') ?? ''));
   let typed = $state('');
   let timer: ReturnType<typeof setTimeout>;
-  let adding = $state(false);
-  let opener = $state<HTMLButtonElement>();
-  let draft = $state({ name: '', about: 'CONTACT', purpose: '' });
-  let wrong = $state<Record<string, string>>({});
   let more = $state<{ line: Line; anchor: HTMLElement } | null>(null);
 
   async function read() {
@@ -43,7 +37,7 @@
     void read();
   });
   $effect(() => onChange((change) => change.what === 'template' && void read()));
-  $effect(() => shortcuts([{ key: 'n', label: 'New template', run: () => (adding = true) }]));
+  $effect(() => shortcuts([{ key: 'n', label: 'New template', run: () => go('/templates/new') }]));
 
   function find() {
     clearTimeout(timer);
@@ -51,18 +45,6 @@
       if (typed) searchParams.set('find', typed);
       else searchParams.delete('find');
     }, 120);
-  }
-
-  async function add(event: SubmitEvent) {
-    event.preventDefault();
-    try {
-      const body = { ...draft, subject: '', previewText: '', body: '' } as Schemas['Draft'];
-      const made = await ask('post', '/api/templates', { body });
-      go(`/templates/${made.template.id}`);
-    } catch (failure) {
-      wrong = fieldsOf(failure);
-      if (!Object.keys(wrong).length) wrong = { name: sentence(failure) };
-    }
   }
 
   async function duplicate(line: Line) {
@@ -104,7 +86,7 @@
 <Page title="Templates">
   {#snippet actions()}
     <Find label="Find in names and texts" bind:value={typed} onfind={find} />
-    <Button main bind:element={opener} onclick={() => (adding = !adding)}>New template</Button>
+    <Button main onclick={() => go('/templates/new')}>New template</Button>
   {/snippet}
   {#snippet foot()}
     <span aria-live="polite"
@@ -139,7 +121,7 @@
           <tr>
             <td class="name">
               <a href="/templates/{line.id}">{line.name}</a>
-              {#if line.purpose}<small>{line.purpose}</small>{/if}
+              <small>{[line.purpose, modeLabels[line.mode]].filter(Boolean).join(' · ')}</small>
             </td>
             <td class="subject"
               >{#each line.subject as part, i (i)}{#if part.field}<span class="field">{part.text}</span
@@ -163,21 +145,6 @@
     </table>
   {/if}
 </Page>
-{#if adding}
-  <Slip title="New template" anchor={opener} placement="bottom-end" onclose={() => (adding = false)}>
-    <form onsubmit={add}>
-      <Field label="Name for colleagues" required bind:value={draft.name} error={wrong.name} />
-      <Choose label="It is about" bind:value={draft.about} options={aboutOptions} />
-      <Field
-        label="Purpose"
-        placeholder="After a call, Quotes …"
-        bind:value={draft.purpose}
-        error={wrong.purpose}
-      />
-      <Button main type="submit">Begin</Button>
-    </form>
-  </Slip>
-{/if}
 {#if more}
   {@const { line, anchor } = more}
   <Slip title={line.name} {anchor} placement="bottom-end" onclose={() => (more = null)}>

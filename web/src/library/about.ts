@@ -1,3 +1,5 @@
+import type { Schemas } from '../api/client';
+
 /** What a template can be about, in words. */
 export const aboutLabels = {
   CONTACT: 'a contact',
@@ -9,3 +11,10 @@ export const aboutLabels = {
 export type About = keyof typeof aboutLabels;
 
 export const aboutOptions = Object.entries(aboutLabels) as [About, string][];
+
+/** What a template is written as. */
+export const modeLabels: Record<NonNullable<Schemas['Draft']['mode']>, string> = {
+  LETTER: 'letter',
+  DESIGNED: 'designed',
+  PLAIN: 'plain',
+};

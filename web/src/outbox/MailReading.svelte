@@ -1,11 +1,17 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Schemas } from '../api/client';
+  import MessageFrame from '../ui/MessageFrame.svelte';
+  import Ways from '../ui/Ways.svelte';
 
   /** A message to be read: as text, by its headers, or as the bytes it was on the wire. */
   let { read, pieces = [] }: { read: Schemas['SourceText']; pieces?: Schemas['KeptPiece'][] } = $props();
 
-  const ways = ['text', 'headers', 'source'] as const;
-  let way = $state<(typeof ways)[number]>('text');
+  type Reading = 'message' | 'text' | 'headers' | 'source';
+  const ways = $derived<Reading[]>(
+    read.html ? ['message', 'text', 'headers', 'source'] : ['text', 'headers', 'source'],
+  );
+  let way = $state<Reading>(untrack(() => (read.html ? 'message' : 'text')));
   const origins: Record<string, string> = {
     RECORD: 'from the record',
     FALLBACK: 'a fallback',
@@ -22,13 +28,14 @@
 <div class="mail">
   <div class="top">
     <span class="subject"><bdi>{read.subject}</bdi></span>
-    <span class="ways" role="group" aria-label="How to read it">
-      {#each ways as one (one)}
-        <button aria-pressed={way === one} onclick={() => (way = one)}>{one}</button>
-      {/each}
-    </span>
+    <span class="right"><Ways label="How to read it" {ways} bind:way /></span>
   </div>
-  {#if way === 'text'}
+  {#if read.files.length}
+    <p class="files">goes along: {read.files.join(', ')}</p>
+  {/if}
+  {#if way === 'message'}
+    <MessageFrame html={read.html} title="The message" />
+  {:else if way === 'text'}
     <div class="text">
       {#if pieces.length}
         {#each pieces as piece, i (i)}<span
@@ -75,25 +82,15 @@
     overflow-wrap: anywhere;
   }
 
-  .ways {
-    display: flex;
-    gap: 12px;
+  .right {
     margin-left: auto;
   }
 
-  .ways button {
-    padding: 0 0 2px;
-    border: 0;
-    border-bottom: 2px solid transparent;
-    background: none;
+  .files {
+    padding: 6px 18px;
+    border-bottom: 1px solid var(--rule-soft);
     color: var(--ink-soft);
-    font: 13px/1.2 var(--sans);
-    cursor: pointer;
-  }
-
-  .ways button[aria-pressed='true'] {
-    border-color: var(--ink);
-    color: var(--ink);
+    font-size: 13px;
   }
 
   .text {

@@ -13,6 +13,8 @@
     hives: string;
     weeks: string;
     rate: string;
+    discount: string;
+    tax: string;
   }
   let typed = $state<Typed[] | null>(null);
   let wrong = $state<Record<string, string>>({});
@@ -22,6 +24,8 @@
     ['hives', 'Hives'],
     ['weeks', 'Weeks'],
     ['rate', 'Rate'],
+    ['discount', 'Off %'],
+    ['tax', 'Tax %'],
   ] as const;
 
   function open() {
@@ -31,13 +35,18 @@
       hives: String(line.hives),
       weeks: String(line.weeks),
       rate: line.rate.toFixed(2),
+      discount: line.discount ? String(line.discount) : '',
+      tax: line.tax ? String(line.tax) : '',
     }));
     if (!typed.length) add();
     wrong = {};
   }
 
   function add() {
-    typed = [...(typed ?? []), { block: '', crop: '', hives: '', weeks: '', rate: '' }];
+    typed = [
+      ...(typed ?? []),
+      { block: '', crop: '', hives: '', weeks: '', rate: '', discount: '', tax: '' },
+    ];
   }
 
   async function keep() {
@@ -47,6 +56,8 @@
         hives: Number(line.hives) || 0,
         weeks: Number(line.weeks) || 0,
         rate: line.rate.trim() === '' ? -1 : Number(line.rate),
+        discount: Number(line.discount) || 0,
+        tax: Number(line.tax) || 0,
       }));
       onchanged(
         await ask('put', '/api/records/deal/{id}/lines', { params: { id: page.id }, body: lines as never }),
@@ -112,13 +123,18 @@
           <tr>
             <td>{line.block} <small>{line.crop}</small></td>
             <td class="figures">{line.hives} × {line.weeks}</td>
-            <td class="figures">{line.rate.toFixed(2)}</td>
+            <td class="figures"
+              >{line.rate.toFixed(2)}{#if line.discount}<small> −{line.discount} %</small>{/if}</td
+            >
             <td class="figures">{line.total}</td>
           </tr>
         {/each}
       </tbody>
       <tfoot>
         <tr><th scope="row" colspan="3">Sum</th><td class="figures">{page.linesTotal}</td></tr>
+        {#if page.linesWithTax}
+          <tr><th scope="row" colspan="3">with tax</th><td class="figures">{page.linesWithTax}</td></tr>
+        {/if}
       </tfoot>
     </table>
   {:else}

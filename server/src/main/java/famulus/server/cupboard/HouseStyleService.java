@@ -168,7 +168,8 @@ public class HouseStyleService {
         by.mustBe("Only a keeper or an administrator changes house styles.", Role.KEEPER, Role.ADMINISTRATOR);
     }
 
-    private static HouseStyle read(String look) {
+    /** Reads a look; refused with what is wrong with it. */
+    public HouseStyle read(String look) {
         try {
             HouseStyle style = HouseStyleJson.read(look == null ? "" : look);
             PlainLine.refusal(style.name(), 60, true).ifPresent(sentence -> {

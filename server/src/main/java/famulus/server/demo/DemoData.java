@@ -33,7 +33,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
@@ -54,8 +53,13 @@ class DemoData implements ApplicationRunner {
     /** The newest templates have not been written from yet. */
     private static final int USED_SO_FAR = 10;
     /** The designs that the team has started templates from. */
-    private static final Set<String> STARTED =
-            Set.of("quote-cover", "delivery-notice", "welcome", "seasons-greeting", "after-a-visit", "thank-you");
+    private static final Map<String, String> STARTED = Map.of(
+            "quote-cover", "Quote with its lines",
+            "delivery-notice", "Delivery notice",
+            "welcome", "Welcome",
+            "seasons-greeting", "Season’s greeting",
+            "after-a-visit", "After a visit",
+            "won-back", "Long time no word");
 
     private final TeamService team;
     private final CatalogueService catalogue;
@@ -130,8 +134,8 @@ class DemoData implements ApplicationRunner {
         List<UUID> kept = new ArrayList<>();
         List<Draft> drafts = new ArrayList<>(DemoTemplates.all());
         starters.all().stream()
-                .filter(starter -> STARTED.contains(starter.name()))
-                .forEach(starter -> drafts.add(starter.draft()));
+                .filter(starter -> STARTED.containsKey(starter.name()))
+                .forEach(starter -> drafts.add(starter.draft().named(STARTED.get(starter.name()))));
         for (int i = 0; i < drafts.size(); i++) {
             UUID id = chance.id();
             Colleague owner = i % 3 == 0 ? people.oriel() : i % 3 == 1 ? people.signe() : people.dov();

@@ -18,6 +18,10 @@ import famulus.core.merge.Origin;
 import famulus.core.merge.Piece;
 import famulus.core.merge.Program;
 import famulus.core.message.MessagePart;
+import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.body.BodyText;
+import famulus.core.message.body.Content;
+import famulus.core.message.body.Keys;
 import famulus.core.message.render.Rendering;
 import famulus.core.proof.Note;
 import famulus.core.syntax.Span;
@@ -30,6 +34,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -64,7 +69,24 @@ public record ShownProof(
      * @param bytes how large the HTML is
      * @param attached the names of the files that go along
      */
-    public record ShownRendering(String html, String text, int bytes, List<String> attached) {}
+    public record ShownRendering(String html, String text, int bytes, List<String> attached, List<ShownBlock> blocks) {}
+
+    /**
+     * A block of a design.
+     *
+     * @param kind what it is
+     * @param shownWhen the condition it is shown under, as a sentence; empty for always
+     * @param slots its strings that can be written in
+     */
+    public record ShownBlock(String id, String kind, String shownWhen, List<ShownSlot> slots) {}
+
+    /**
+     * A string of a design that can be written in.
+     *
+     * @param key such as {@code b3/label}
+     * @param start where it begins in the words of the body, in UTF-16 units
+     */
+    public record ShownSlot(String key, int start, int end) {}
 
     /** An ask place; {@code answer} is empty until the sender puts one in. */
     public record ShownAsk(String hint, String answer) {}
@@ -172,6 +194,7 @@ public record ShownProof(
     /** Makes a proof ready to be shown. */
     static ShownProof of(Proof proof, About about, Optional<Rendering> rendering) {
         Person person = proof.person();
+        ShownPart body = part(proof, about, MessagePart.BODY);
         return new ShownProof(
                 new ProvedPerson(
                         person.kind(),
@@ -184,19 +207,50 @@ public record ShownProof(
                         person.locale().getLanguage()),
                 part(proof, about, MessagePart.SUBJECT),
                 part(proof, about, MessagePart.PREVIEW_TEXT),
-                part(proof, about, MessagePart.BODY),
+                body,
                 proof.notes().stream().map(ShownProof::note).toList(),
                 asks(proof),
                 words(proof.merged().body().text()),
-                rendering.map(ShownProof::rendering).orElse(null));
+                rendering.map(one -> rendering(one, proof, body.chips())).orElse(null));
     }
 
-    private static ShownRendering rendering(Rendering rendering) {
+    /** The blocks of the body in their order; what the house style says is not written here. */
+    private static List<ShownBlock> blocks(Layout layout, List<Chip> chips) {
+        Map<Integer, String> conditions = new HashMap<>();
+        chips.stream()
+                .filter(chip -> chip.role() == Role.WHEN)
+                .forEach(chip -> conditions.put(chip.start(), chip.label()));
+        Map<String, List<ShownSlot>> slots = new HashMap<>();
+        Map<String, String> whens = new HashMap<>();
+        for (BodyText.Slot slot : layout.text().slots()) {
+            if (slot.key().equals(Keys.when(slot.owner()))) {
+                whens.put(slot.owner(), conditions.getOrDefault(slot.start(), ""));
+            } else if (!slot.key().endsWith("/end")) {
+                slots.computeIfAbsent(slot.owner(), any -> new ArrayList<>())
+                        .add(new ShownSlot(slot.key(), slot.start(), slot.end()));
+            }
+        }
+        return layout.design()
+                .body()
+                .blocks()
+                .map(block -> new ShownBlock(
+                        block.id(),
+                        block.content().kind(),
+                        whens.getOrDefault(block.id(), ""),
+                        // What a signature says stands in the sender's profile.
+                        block.content() instanceof Content.Signature
+                                ? List.of()
+                                : slots.getOrDefault(block.id(), List.of())))
+                .toList();
+    }
+
+    private static ShownRendering rendering(Rendering rendering, Proof proof, List<Chip> chips) {
         return new ShownRendering(
                 rendering.html(),
                 rendering.text(),
                 rendering.html().getBytes(StandardCharsets.UTF_8).length,
-                rendering.calendars().stream().map(Rendering.Calendar::name).toList());
+                rendering.calendars().stream().map(Rendering.Calendar::name).toList(),
+                proof.source().layout().map(layout -> blocks(layout, chips)).orElse(List.of()));
     }
 
     private static List<ShownAsk> asks(Proof proof) {

@@ -85,6 +85,12 @@ public class TemplateService {
             this(name, purpose, about, subject, previewText, body, Mode.PLAIN, "", null, "", "");
         }
 
+        /** The same under another name. */
+        public Draft named(String other) {
+            return new Draft(
+                    other, purpose, about, subject, previewText, body, mode, design, houseStyle, header, footer);
+        }
+
         public Draft {
             mode = mode == null ? Mode.PLAIN : mode;
             design = text(design);

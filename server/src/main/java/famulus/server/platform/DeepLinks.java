@@ -16,6 +16,7 @@ class DeepLinks {
         "/practice-post/**",
         "/team/**",
         "/house/**",
+        "/cupboard/**",
         "/profile"
     })
     String page() {

@@ -11,6 +11,8 @@ import famulus.core.message.body.Look;
 import famulus.core.message.body.Mode;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Writes the HTML of a message: a letter as running text, a designed message as tables for layout. All styles are inline,
@@ -63,12 +65,20 @@ final class HtmlDocument {
                     .line("}")
                     .line("@media (prefers-color-scheme: dark) {")
                     .line(".page, .sheet { background: #16191d !important; }")
-                    .line(".words, .words p, .words li, .words h1, .words h2, .words h3, .words td, .words th"
-                            + " { color: #e9e6df !important; }")
+                    .line(".words, " + texts(".words") + " { color: #e9e6df !important; }")
+                    // What has a background of its own keeps the colour that was chosen to be read on it.
+                    .line(".words .own, " + texts(".words .own") + " { color: "
+                            + style.type().colour() + " !important; }")
                     .line("}")
                     .line("</style>");
         }
         html.line("</head>");
+    }
+
+    private static String texts(String within) {
+        return Stream.of("p", "li", "h1", "h2", "h3", "td", "th")
+                .map(element -> within + " " + element)
+                .collect(Collectors.joining(", "));
     }
 
     private String direction() {
@@ -179,7 +189,7 @@ final class HtmlDocument {
                 .open(
                         "td",
                         "class",
-                        band.hiddenOnSmall() ? "small-hidden" : "",
+                        classes(band.hiddenOnSmall(), look),
                         "style",
                         "padding:" + Look.padding(look.above(), 0) + "px " + right + "px "
                                 + Look.padding(look.below(), 0) + "px " + left + "px;" + box(look))
@@ -228,7 +238,7 @@ final class HtmlDocument {
                     .open(
                             "td",
                             "class",
-                            block.hiddenOnSmall() ? "small-hidden" : "",
+                            classes(block.hiddenOnSmall(), look),
                             "style",
                             "padding:" + Look.padding(look.above(), pad(1) / 2) + "px " + right + "px "
                                     + Look.padding(look.below(), pad(1) / 2) + "px " + left + "px;" + box(look))
@@ -237,6 +247,12 @@ final class HtmlDocument {
             html.line("</td></tr>");
         }
         html.line("</table>");
+    }
+
+    private static String classes(boolean hiddenOnSmall, Look look) {
+        return (hiddenOnSmall ? "small-hidden " : "")
+                .concat(look.background().isEmpty() ? "" : "own")
+                .strip();
     }
 
     private String box(Look look) {

@@ -36,7 +36,7 @@ record ItemTable(List<List<String>> rows, List<Sum> sums, Words words) {
         }
         List<Sum> sums = new ArrayList<>();
         if (worked.discount().signum() != 0) {
-            sums.add(new Sum(words.of("off"), money(worked.discount().negate(), currency, merger), false));
+            sums.add(new Sum(words.of("off"), money(worked.discount(), currency, merger), false));
         }
         if (!worked.taxes().isEmpty()) {
             sums.add(new Sum(words.of("net"), money(worked.net(), currency, merger), false));

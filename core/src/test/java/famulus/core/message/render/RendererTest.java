@@ -204,7 +204,7 @@ class RendererTest {
                 Where        Hives     Amount
                 North block     20  £1,440.00
                 Hill             4    £273.60
-                Discount              -£14.40
+                Discount, taken off above  £14.40
                 Net                 £1,713.60
                 Tax 20 %              £342.72
                 Total               £2,056.32"""

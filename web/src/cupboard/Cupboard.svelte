@@ -1,0 +1,23 @@
+<script lang="ts">
+  import { route } from '../app/router';
+  import Page from '../ui/Page.svelte';
+  import Parts from '../ui/Parts.svelte';
+  import HouseStyles from './HouseStyles.svelte';
+  import Pictures from './Pictures.svelte';
+
+  /** What is kept once and used in many templates. */
+  const parts = [
+    ['house-styles', 'House styles', HouseStyles],
+    ['pictures', 'Pictures', Pictures],
+  ] as const;
+  const part = $derived(String((route.params as Record<string, string>).part ?? 'house-styles'));
+  const shown = $derived(parts.find(([code]) => code === part) ?? parts[0]);
+  const Part = $derived(shown[2]);
+</script>
+
+<Page title="Cupboard">
+  {#snippet actions()}
+    <Parts {parts} base="/cupboard" shown={shown[0]} />
+  {/snippet}
+  <Part />
+</Page>

@@ -1,0 +1,362 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { shortcuts } from '../app/keys.svelte';
+  import { go } from '../app/router';
+  import Button from '../ui/Button.svelte';
+  import Choose from '../ui/Choose.svelte';
+  import Field from '../ui/Field.svelte';
+  import Find from '../ui/Find.svelte';
+  import MessageFrame, { type Way } from '../ui/MessageFrame.svelte';
+  import Page from '../ui/Page.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import Ways from '../ui/Ways.svelte';
+  import { aboutLabels, aboutOptions, modeLabels, type About } from './about';
+
+  /** Beginning a template: designs to start from on the left, the chosen one merged for somebody real on the right. */
+  type Starter = Schemas['Starter'];
+  type Mode = 'LETTER' | 'DESIGNED' | 'PLAIN';
+  const LOOKS: readonly Way[] = ['wide', 'phone', 'plain'];
+  const NOTHING: Starter = {
+    name: 'nothing',
+    description: 'An empty sheet for words and fields, without any form.',
+    draft: {
+      name: 'An empty sheet',
+      purpose: '',
+      about: 'CONTACT',
+      subject: '',
+      previewText: '',
+      body: '',
+      mode: 'PLAIN',
+      design: '',
+      houseStyle: null,
+      header: '',
+      footer: '',
+    },
+  };
+
+  let starters = $state<Starter[]>([]);
+  let failed = $state('');
+  let words = $state('');
+  let mode = $state<Mode | 'any'>('any');
+  let at = $state('');
+  let way = $state<Way>('wide');
+  let proof = $state<Schemas['ShownProof'] | null>(null);
+  let naming = $state(false);
+  let opener = $state<HTMLButtonElement>();
+  let name = $state('');
+  let purpose = $state('');
+  let about = $state<About>('CONTACT');
+  let wrong = $state<Record<string, string>>({});
+  let run = 0;
+
+  const found = $derived(
+    starters.filter(
+      (one) =>
+        (mode === 'any' || one.draft.mode === mode) &&
+        words
+          .toLowerCase()
+          .split(/\s+/)
+          .every((word) =>
+            `${one.draft.name} ${one.draft.purpose} ${one.description}`.toLowerCase().includes(word),
+          ),
+    ),
+  );
+  const chosen = $derived(found.find((one) => one.name === at) ?? found[0]);
+
+  async function read() {
+    try {
+      starters = [...(await ask('get', '/api/templates/starters')), NOTHING];
+      failed = '';
+    } catch (failure) {
+      failed = sentence(failure);
+    }
+  }
+
+  /** Merged for the first person it could go to. */
+  async function prove(starter: Starter) {
+    const mine = ++run;
+    const { draft } = starter;
+    try {
+      const { person } = await ask('get', '/api/desk/people/step', {
+        query: { about: draft.about, forward: true },
+      });
+      const { subject, previewText, body, mode, design, houseStyle, header, footer } = draft;
+      const made = await ask('post', '/api/desk/proof', {
+        body: {
+          about: draft.about,
+          subject,
+          previewText,
+          body,
+          mode,
+          design,
+          houseStyle,
+          header,
+          footer,
+          kind: person.kind as 'contact' | 'lead',
+          id: person.id,
+          deal: person.dealId ?? null,
+        },
+      });
+      if (mine === run) proof = made;
+    } catch {
+      // A house without people has nobody to show it for; the design can be begun all the same.
+      if (mine === run) proof = null;
+    }
+  }
+
+  $effect(() => {
+    if (chosen) void prove(chosen);
+  });
+
+  function begin() {
+    name = chosen.name === NOTHING.name ? '' : chosen.draft.name;
+    purpose = chosen.draft.purpose;
+    about = chosen.draft.about;
+    wrong = {};
+    naming = true;
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      const body = { ...$state.snapshot(chosen.draft), name, purpose, about } as Schemas['Draft'];
+      const made = await ask('post', '/api/templates', { body });
+      go(`/templates/${made.template.id}`);
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) wrong = { name: sentence(failure) };
+    }
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (!step || !chosen) return;
+    event.preventDefault();
+    const next = found[(found.indexOf(chosen) + step + found.length) % found.length];
+    at = next.name;
+    document.getElementById(`design-${next.name}`)?.focus();
+  }
+
+  $effect(() =>
+    shortcuts([
+      {
+        key: 'm',
+        label: 'On a wide screen, a phone, as plain text',
+        run: () => (way = LOOKS[(LOOKS.indexOf(way) + 1) % LOOKS.length]),
+      },
+    ]),
+  );
+  void read();
+</script>
+
+<Page title="New template">
+  {#snippet actions()}
+    <Ways
+      label="What it is written as"
+      ways={['any', 'LETTER', 'DESIGNED', 'PLAIN'] as const}
+      names={modeLabels}
+      bind:way={mode}
+    />
+    <Find label="Find a design" bind:value={words} onfind={() => undefined} />
+    <Button main bind:element={opener} disabled={!chosen} onclick={begin}>Begin with this one</Button>
+  {/snippet}
+  {#snippet foot()}
+    <span aria-live="polite">{found.length} design{found.length === 1 ? '' : 's'}</span>
+    <span class="keys">↑ ↓ next design · m how it is looked at · ? keys</span>
+  {/snippet}
+  {#if failed}
+    <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
+  {:else}
+    <div class="two">
+      <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+      <ul {onkeydown}>
+        {#each found as one (one.name)}
+          <li>
+            <button
+              id="design-{one.name}"
+              aria-pressed={chosen === one}
+              onclick={() => (at = one.name)}
+              ondblclick={begin}
+            >
+              <b>{one.draft.name}</b>
+              <small
+                >{[
+                  one.draft.purpose,
+                  modeLabels[one.draft.mode ?? 'PLAIN'],
+                  `about ${aboutLabels[one.draft.about]}`,
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}</small
+              >
+              <span>{one.description}</span>
+            </button>
+          </li>
+        {:else}
+          <li class="said">No design has these words.</li>
+        {/each}
+      </ul>
+      <section aria-label="Proof of the design">
+        {#if proof && chosen}
+          <p class="who">
+            as <b><bdi>{proof.person.name}</bdi></b> would read it
+            <Ways label="How to look at it" ways={LOOKS} bind:way />
+          </p>
+          <p class="subject">
+            {proof.subject.pieces.map((piece) => piece.text || (piece.label && `[${piece.label}]`)).join('')}
+          </p>
+          {#if proof.rendering && way !== 'plain'}
+            <div class="sheet">
+              <MessageFrame html={proof.rendering.html} {way} title={chosen.draft.name} />
+            </div>
+          {:else}
+            <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+            <pre tabindex="0" aria-label="As plain text">{proof.rendering?.text ??
+                proof.body.pieces
+                  .map((piece) => piece.text || (piece.label && `[${piece.label}]`))
+                  .join('')}</pre>
+          {/if}
+        {/if}
+      </section>
+    </div>
+  {/if}
+</Page>
+{#if naming && chosen}
+  <Slip
+    title="Begin with “{chosen.draft.name}”"
+    anchor={opener}
+    placement="bottom-end"
+    onclose={() => (naming = false)}
+  >
+    <form onsubmit={add}>
+      <Field label="Name for colleagues" required bind:value={name} error={wrong.name} />
+      {#if chosen.name === NOTHING.name}
+        <Choose
+          label="It is about"
+          value={about}
+          options={aboutOptions}
+          onchange={(code) => (about = code as About)}
+        />
+      {/if}
+      <Field
+        label="Purpose"
+        placeholder="After a call, Quotes …"
+        bind:value={purpose}
+        error={wrong.purpose}
+      />
+      <Button main type="submit">Begin</Button>
+    </form>
+  </Slip>
+{/if}
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 470px) minmax(0, 1fr);
+    height: 100%;
+  }
+
+  ul {
+    min-height: 0;
+    margin: 0;
+    padding: 0;
+    overflow: auto;
+    list-style: none;
+  }
+
+  li {
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  li button {
+    display: grid;
+    grid-template-columns: max-content minmax(0, 1fr);
+    gap: 0 10px;
+    width: 100%;
+    padding: 7px 20px;
+    border: 0;
+    border-left: 3px solid transparent;
+    background: none;
+    color: var(--ink);
+    font: inherit;
+    text-align: left;
+    cursor: pointer;
+  }
+
+  li button[aria-pressed='true'] {
+    border-color: var(--act);
+    background: var(--sheet);
+  }
+
+  li b {
+    font: 500 16px/1.3 var(--serif);
+  }
+
+  li small {
+    align-self: baseline;
+    overflow: hidden;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  li span {
+    grid-column: 1 / -1;
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  section {
+    min-height: 0;
+    padding: 12px 20px 30px;
+    overflow: auto;
+    background: var(--shade);
+  }
+
+  .who {
+    display: flex;
+    gap: 6px;
+    align-items: baseline;
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  .who :global(.ways) {
+    margin-left: auto;
+  }
+
+  .subject {
+    padding: 8px 0;
+    font: 500 17px/1.3 var(--serif);
+    overflow-wrap: anywhere;
+  }
+
+  .sheet,
+  pre {
+    border: 1px solid var(--rule);
+    background: var(--sheet);
+  }
+
+  pre {
+    margin: 0;
+    padding: 18px 22px;
+    font: 14px/1.5 var(--letter);
+    white-space: pre-wrap;
+    overflow-wrap: anywhere;
+  }
+
+  .said {
+    padding: 20px;
+  }
+
+  .keys {
+    margin-left: auto;
+  }
+
+  @media (width <= 800px) {
+    .two {
+      display: block;
+      height: auto;
+    }
+  }
+</style>
