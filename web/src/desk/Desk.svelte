@@ -20,6 +20,7 @@
   import { isMark, type Chip } from './draftText';
   import BlockWords from './BlockWords.svelte';
   import Dress from './Dress.svelte';
+  import ModeChange from './ModeChange.svelte';
   import { withWords, wordsAt } from './designWords';
   import { branchChip, otherwiseChip } from './finding';
 
@@ -164,6 +165,16 @@
       { key: 'Shift+F8', label: 'Previous note', run: () => stepNote(-1), always: true },
     ]),
   );
+
+  /** The draft in another mode; one step takes it back. */
+  function changeMode(part: Partial<Schemas['Draft']>) {
+    const { mode, design, body } = $state.snapshot(desk.draft!);
+    desk.replace(part);
+    naming = false;
+    notify(`It is ${modeLabels[part.mode ?? 'PLAIN']} now.`, {
+      undo: async () => desk.replace({ mode, design, body }),
+    });
+  }
 
   async function duplicate() {
     try {
@@ -388,6 +399,7 @@
 {/if}
 {#if naming && desk.draft}
   <Slip title="About this template" anchor={nameOpener} onclose={() => (naming = false)}>
+    <ModeChange draft={desk.draft} onchange={changeMode} />
     {#if designed}<Dress draft={desk.draft} onchange={(part) => desk.change(part)} />{/if}
     <Field
       label="Name for colleagues"

@@ -103,6 +103,12 @@ export class DeskState {
     else this.prove();
   }
 
+  /** Whole texts give way to others, so that the editors begin anew with them. */
+  replace(part: Partial<Draft>): void {
+    this.change(part);
+    this.generation++;
+  }
+
   private keepSoon(after = KEEP_AFTER): void {
     clearTimeout(this.keepTimer);
     this.keepTimer = setTimeout(() => void this.keep(), after);

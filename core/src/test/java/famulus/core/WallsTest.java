@@ -24,6 +24,7 @@ class WallsTest {
                             "java.util..",
                             "java.math..",
                             "java.time..",
+                            "java.nio.charset..",
                             "com.ibm.icu..",
                             "com.google.i18n..",
                             // Formats that messages are kept in and that go along with them.

@@ -9,6 +9,7 @@ import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
+import org.jsoup.Jsoup;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -73,9 +74,17 @@ class PracticePostController {
         return new Letter(row.id(), row.arrivedAt(), SourceText.of(row.source()));
     }
 
+    /** What an inbox shows after the subject: the first words of the HTML, hidden ones too, else of the text. */
+    private static String firstWords(SourceText read) {
+        return read.html().isEmpty()
+                ? read.text()
+                : Jsoup.parse(read.html()).body().text();
+    }
+
     private static LetterLine line(LetterRow row) {
         SourceText read = SourceText.of(row.source());
-        String words = read.text().replaceAll("\\s+", " ").strip();
+        String words =
+                firstWords(read).replaceAll("[\\s\\u00A0\\u200C\\u034F]+", " ").strip();
         return new LetterLine(
                 row.id(),
                 row.arrivedAt(),

@@ -18,7 +18,7 @@ import java.util.stream.IntStream;
  */
 public final class BodyText {
     /** What a signature block says. */
-    private static final String SIGNATURE = "{sender.signature else sender.full_name}";
+    static final String SIGNATURE = "{sender.signature else sender.full_name}";
 
     private final StringBuilder source = new StringBuilder();
     private final List<Slot> slots = new ArrayList<>();
