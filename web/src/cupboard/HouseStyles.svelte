@@ -162,7 +162,11 @@
     {/each}
   </ul>
   {#if look && open}
+    <!-- Where nothing can be changed, the column itself is what a keyboard scrolls. -->
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <form
+      aria-label="House style"
+      tabindex={mayChange ? undefined : 0}
       onsubmit={(event) => {
         event.preventDefault();
         void keep();

@@ -34,29 +34,38 @@
     return all;
   }
 
+  /** Which item of its list a line is. */
+  function numberOf(lines: Slot[][], at: number): number {
+    let number = 1;
+    for (let i = at - 1; i >= 0 && paragraphKind(design, lines[i][0].key) === 'numbered'; i--) number++;
+    return number;
+  }
+
   /** What stands before a string that is not running text. */
   function lead(slot: Slot, kind: string): string {
     const words = slotLabel(slot.key, kind).split(': ')[1];
     if (words) return words === 'address' ? 'leads to' : words;
     if (kind === 'item table') return 'without lines';
+    if (/\/fact\d+$/.test(slot.key)) return kind === 'record card' ? 'line' : 'link';
     return kind === 'text' || kind === 'pairing' ? '' : kind;
   }
 </script>
 
 <ol>
   {#each blocks as block, at (block.id)}
+    {@const lines = linesOf(block.slots)}
     <li>
       <span class="number" title={block.kind}>{at + 1}</span>
       <div>
         {#if block.shownWhen}<p class="when">shown when {block.shownWhen}</p>{/if}
         {#if block.kind === 'item table'}<p class="silent">the lines of the deal</p>{/if}
-        {#each linesOf(block.slots) as line (line[0].key)}
+        {#each lines as line, i (line[0].key)}
           {@const kind = paragraphKind(design, line[0].key)}
           {@const before = lead(line[0], block.kind)}
           <div class="string {kind}" class:aside={before !== ''}>
             {#if before}<span class="lead">{before}</span>{/if}
             {#if kind === 'bullet'}<span aria-hidden="true">•</span>{/if}
-            {#if kind === 'numbered'}<span aria-hidden="true">#</span>{/if}
+            {#if kind === 'numbered'}<span aria-hidden="true">{numberOf(lines, i)}.</span>{/if}
             <div class="texts" class:several={line.length > 1}>
               {#each line as slot (slot.key)}
                 {@render text(slot, `Block ${at + 1}, ${slotLabel(slot.key, block.kind)}`)}

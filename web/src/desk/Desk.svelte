@@ -243,7 +243,7 @@
       notes.filter((note) => note.part === 'BODY'),
       slot,
     )}
-    oneLine
+    oneLine={!/\/\d+\.\d+$/.test(key)}
     editable={desk.mayChange}
     onchange={(next) => {
       const design = desk.draft?.design ?? '';

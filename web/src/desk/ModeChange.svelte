@@ -64,6 +64,7 @@
   ul {
     margin: 4px 0 8px;
     padding-left: 18px;
+    list-style: disc;
   }
 
   .wrong {

@@ -18,14 +18,21 @@
   let failed = $state('');
   let at = $state(0);
   let run = 0;
+  /** What the lines were found for. */
+  let foundFor: string | null = null;
+  /** Enter was pressed before the lines for what is typed were there. */
+  let entered = false;
 
   $effect(() => {
     const mine = ++run;
-    ask('get', '/api/templates/fitting', { query: { about, search: typed } })
+    const search = typed;
+    ask('get', '/api/templates/fitting', { query: { about, search } })
       .then((found) => {
         if (mine !== run) return;
         lines = found;
+        foundFor = search;
         at = 0;
+        if (entered) choose(0);
       })
       .catch((failure) => (failed = sentence(failure)));
   });
@@ -41,6 +48,7 @@
   function onkeydown(event: KeyboardEvent) {
     if (event.key === 'ArrowDown') at = Math.min(at + 1, lines.length);
     else if (event.key === 'ArrowUp') at = Math.max(at - 1, 0);
+    else if (event.key === 'Enter' && foundFor !== typed) entered = true;
     else if (event.key === 'Enter') choose(at);
     else if (event.key === 'Escape') onclose();
     else return;

@@ -16,23 +16,36 @@
   type Starter = Schemas['Starter'];
   type Mode = 'LETTER' | 'DESIGNED' | 'PLAIN';
   const LOOKS: readonly Way[] = ['wide', 'phone', 'plain'];
-  const NOTHING: Starter = {
-    name: 'nothing',
-    description: 'An empty sheet for words and fields, without any form.',
-    draft: {
-      name: 'An empty sheet',
-      purpose: '',
-      about: 'CONTACT',
-      subject: '',
-      previewText: '',
-      body: '',
-      mode: 'PLAIN',
-      design: '',
-      houseStyle: null,
-      header: '',
-      footer: '',
+  const none = { purpose: '', about: 'CONTACT', subject: '', previewText: '', body: '' } as const;
+  const bare = { houseStyle: null, header: '', footer: '' };
+  const EMPTY_LETTER = JSON.stringify({
+    version: 1,
+    bands: [
+      {
+        id: 'band1',
+        columns: [
+          {
+            blocks: [
+              { id: 'b1', kind: 'text', text: [{ runs: [{ text: '' }] }] },
+              { id: 'b2', kind: 'signature' },
+            ],
+          },
+        ],
+      },
+    ],
+  });
+  const EMPTY: Starter[] = [
+    {
+      name: 'empty-letter',
+      description: 'An empty letter, with your signature and the small print of the house.',
+      draft: { ...none, ...bare, name: 'An empty letter', mode: 'LETTER', design: EMPTY_LETTER },
     },
-  };
+    {
+      name: 'empty-sheet',
+      description: 'An empty sheet for words and fields alone.',
+      draft: { ...none, ...bare, name: 'An empty sheet', mode: 'PLAIN', design: '' },
+    },
+  ];
 
   let starters = $state<Starter[]>([]);
   let failed = $state('');
@@ -63,9 +76,11 @@
   );
   const chosen = $derived(found.find((one) => one.name === at) ?? found[0]);
 
+  const empty = $derived(EMPTY.some((one) => one.name === chosen?.name));
+
   async function read() {
     try {
-      starters = [...(await ask('get', '/api/templates/starters')), NOTHING];
+      starters = [...EMPTY, ...(await ask('get', '/api/templates/starters'))];
       failed = '';
     } catch (failure) {
       failed = sentence(failure);
@@ -109,7 +124,7 @@
   });
 
   function begin() {
-    name = chosen.name === NOTHING.name ? '' : chosen.draft.name;
+    name = empty ? '' : chosen.draft.name;
     purpose = chosen.draft.purpose;
     about = chosen.draft.about;
     wrong = {};
@@ -229,7 +244,7 @@
   >
     <form onsubmit={add}>
       <Field label="Name for colleagues" required bind:value={name} error={wrong.name} />
-      {#if chosen.name === NOTHING.name}
+      {#if empty}
         <Choose
           label="It is about"
           value={about}

@@ -77,6 +77,10 @@ public final class TypingBench {
                 .click();
         page.getByText("New template", new Page.GetByTextOptions().setExact(true))
                 .click();
+        page.getByText("An empty sheet", new Page.GetByTextOptions().setExact(true))
+                .click();
+        page.getByText("Begin with this one", new Page.GetByTextOptions().setExact(true))
+                .click();
         page.getByLabel("Name for colleagues").fill("Typing");
         page.getByLabel("It is about").selectOption("CONTACT");
         page.getByText("Begin", new Page.GetByTextOptions().setExact(true)).click();

@@ -112,6 +112,17 @@ abstract class BrowserTest {
         return page;
     }
 
+    /** Begins a plain template on an empty sheet, from the list of templates. */
+    static void beginPlain(Page page, String name, String about) {
+        button(page, "New template").click();
+        page.getByText("An empty sheet", new Page.GetByTextOptions().setExact(true))
+                .click();
+        button(page, "Begin with this one").click();
+        textbox(page, "Name for colleagues").fill(name);
+        page.getByLabel("It is about").selectOption(about);
+        button(page, "Begin").click();
+    }
+
     static Locator button(Page page, String name) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

@@ -12,10 +12,7 @@ import org.junit.jupiter.api.Test;
 class DeskTest extends BrowserTest {
     private Page newTemplate(String name) {
         Page page = openAs("Signe", "/templates");
-        button(page, "New template").click();
-        textbox(page, "Name for colleagues").fill(name);
-        page.getByLabel("It is about").selectOption("CONTACT");
-        button(page, "Begin").click();
+        beginPlain(page, name, "CONTACT");
         textbox(page, "Subject").waitFor();
         return page;
     }

@@ -34,10 +34,7 @@ class HouseTest extends BrowserTest {
                 .isVisible();
 
         page.navigate(address("/templates"));
-        button(page, "New template").click();
-        textbox(page, "Name for colleagues").fill("At the gate");
-        page.getByLabel("It is about").selectOption("CONTACT");
-        button(page, "Begin").click();
+        beginPlain(page, "At the gate", "CONTACT");
         textbox(page, "Text").focus();
         page.keyboard().type("Code {gate");
         page.keyboard().press("Enter");

@@ -12,10 +12,7 @@ import org.junit.jupiter.api.Test;
 class LanguageTest extends BrowserTest {
     private Page newTemplate(String name, String about) {
         Page page = openAs("Signe", "/templates");
-        button(page, "New template").click();
-        textbox(page, "Name for colleagues").fill(name);
-        page.getByLabel("It is about").selectOption(about);
-        button(page, "Begin").click();
+        beginPlain(page, name, about);
         textbox(page, "Subject").waitFor();
         return page;
     }

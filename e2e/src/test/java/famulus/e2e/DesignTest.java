@@ -1,0 +1,147 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.FrameLocator;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+
+/** Letters and designed messages: begun from a design, proved, sent, and in the house's style. */
+class DesignTest extends BrowserTest {
+    private Page begin(String who, String design, String name) {
+        Page page = openAs(who, "/templates");
+        button(page, "New template").click();
+        page.getByText(design, new Page.GetByTextOptions().setExact(true)).click();
+        button(page, "Begin with this one").click();
+        textbox(page, "Name for colleagues").fill(name);
+        button(page, "Begin").click();
+        textbox(page, "Subject").waitFor();
+        return page;
+    }
+
+    private static FrameLocator message(Page page) {
+        return page.frameLocator("iframe[title='The message']");
+    }
+
+    private static Locator block(Page page, String name) {
+        return textbox(page, name);
+    }
+
+    @Test
+    void aDesignIsBegunWordsAreChangedAndTheProofFollows() {
+        Page page = begin("Signe", "Welcome", "Welcome to bees");
+        assertThat(message(page).getByRole(AriaRole.HEADING).first()).hasText("Welcome");
+        Locator text = block(page, "Block 4, text");
+        text.focus();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("Shall I call {person.first_name} on {today plus 2 working days as weekday}?");
+        assertThat(text.locator(".chip")).hasCount(2);
+        assertThat(message(page).getByText(Pattern.compile("Shall I call Despina on Wednesday\\?")))
+                .isVisible();
+        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        page.reload();
+        assertThat(block(page, "Block 4, text")).containsText("Shall I call");
+    }
+
+    @Test
+    void theProofIsSeenOnAPhoneAsTextWithoutPicturesAndOverTheWholePage() {
+        Page page = begin("Signe", "Season’s greeting", "Greeting");
+        Locator frame = page.locator("iframe[title='The message']");
+        button(page, "phone").click();
+        assertThat(frame).hasCSS("width", "390px");
+        button(page, "no pictures").click();
+        assertThat(message(page).locator("img[src]")).hasCount(0);
+        assertThat(message(page).locator("img").first()).hasAttribute("alt", "Brindlewing Pollination Services");
+        button(page, "plain").click();
+        assertThat(page.getByLabel("As plain text")).containsText("[A snow-covered hive between bare trees]");
+        page.getByRole(AriaRole.HEADING).first().click();
+        page.keyboard().press("Escape");
+        button(page, "wide").click();
+        page.keyboard().press("p");
+        assertThat(button(page, "back to the draft")).isVisible();
+        page.keyboard().press("p");
+        assertThat(button(page, "whole page")).isVisible();
+    }
+
+    @Test
+    void aDesignedMessageIsSentAndReadByItsRecipient() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        page.keyboard().press("w");
+        page.keyboard().type("Season");
+        page.getByRole(AriaRole.OPTION)
+                .filter(new Locator.FilterOptions().setHasText("Season’s greeting"))
+                .click();
+        assertThat(message(page).getByText("some quiet days")).isVisible();
+        button(page, "Send now").click();
+        assertThat(page.getByText("On its way to")).isVisible();
+        link(page, "Practice post").click();
+        page.getByText("ines@larkfield.example").first().click();
+        FrameLocator arrived = message(page);
+        assertThat(arrived.getByText("Dear Ines")).isVisible();
+        assertThat(arrived.locator("img").first()).hasAttribute("src", Pattern.compile("^data:image/png"));
+        button(page, "text").click();
+        assertThat(page.locator(".letter .text, .mail .text").first())
+                .containsText("[A snow-covered hive between bare trees]");
+    }
+
+    @Test
+    void aModeIsChangedOnceItIsSaidWhatIsLostAndTakenBack() {
+        Page page = begin("Signe", "Delivery notice", "Notice");
+        button(page, "Notice").click();
+        page.getByLabel("Written as").selectOption("PLAIN");
+        assertThat(page.getByText("The calendar file of an event")).isVisible();
+        button(page, "Make it plain").click();
+        assertThat(textbox(page, "Text")).containsText("We are on our way");
+        button(page, "Undo").click();
+        assertThat(message(page).getByText("We are on our way")).isVisible();
+        assertThat(page.getByText("goes along: event.ics")).isVisible();
+    }
+
+    @Test
+    void aPictureIsBroughtInAndDescribedAndWhatIsNoneIsRefused() throws IOException {
+        Page page = openAs("Signe", "/cupboard/pictures");
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(80, 60, BufferedImage.TYPE_INT_RGB), "png", png);
+        Locator chooser = page.locator("input[type=file]");
+        chooser.setInputFiles(new FilePayload("Gate.png", "image/png", png.toByteArray()));
+        assertThat(page.getByText("80 × 60")).isVisible();
+        button(page, "Change Gate").click();
+        textbox(page, "Read out in its place").fill("The gate to the long row");
+        button(page, "Keep").click();
+        assertThat(page.getByText("The gate to the long row")).isVisible();
+        chooser.setInputFiles(new FilePayload("virus.png", "image/png", "MZ".getBytes()));
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("virus.png: This is no picture");
+    }
+
+    @Test
+    void aHouseStyleShowsWhatItChangesBeforeItIsKept() {
+        Page page = openAs("Oriel", "/cupboard/house-styles");
+        button(page, "Delivery notice").click();
+        FrameLocator proof = page.frameLocator("iframe[title='Delivery notice']");
+        Locator heading = proof.getByRole(AriaRole.HEADING).first();
+        assertThat(heading).hasCSS("color", "rgb(59, 42, 26)");
+        page.locator("label.colour")
+                .filter(new Locator.FilterOptions().setHasText("headings"))
+                .locator("input")
+                .fill("#aa2211");
+        assertThat(heading).hasCSS("color", "rgb(170, 34, 17)");
+        button(page, "before").click();
+        assertThat(heading).hasCSS("color", "rgb(59, 42, 26)");
+        button(page, "Leave as it was").click();
+        assertThat(button(page, "before")).isHidden();
+
+        Page agent = openAs("Signe", "/cupboard/house-styles");
+        assertThat(agent.getByText("Keepers and administrators change house styles."))
+                .isVisible();
+        assertThat(button(agent, "Copy")).isHidden();
+    }
+}
