@@ -93,6 +93,15 @@ export async function ask<M extends Method, P extends keyof paths>(
 
 /** Sends a file as it is. */
 export async function send(path: string, file: Blob): Promise<void> {
+  await sent(path, file);
+}
+
+/** Sends a file as it is, and returns what was made of it. */
+export async function bring<A>(path: string, file: Blob): Promise<A> {
+  return (await (await sent(path, file)).json()) as A;
+}
+
+async function sent(path: string, file: Blob): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(path, {
@@ -104,6 +113,7 @@ export async function send(path: string, file: Blob): Promise<void> {
     throw new Problem('offline', 'There is no connection to the server.');
   }
   if (!response.ok) throw await problem(response);
+  return response;
 }
 
 /** Asks for an answer that comes a line at a time, each a JSON value; stops when `signal` says so. */

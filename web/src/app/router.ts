@@ -12,6 +12,7 @@ export const { navigate, route } = createRouter({
   '/templates': () => import('../library/TemplateList.svelte'),
   '/templates/new': () => import('../library/NewTemplate.svelte'),
   '/templates/:id': () => import('../desk/Desk.svelte'),
+  '/templates/:id/versions': () => import('../desk/Versions.svelte'),
   '/cupboard': () => import('../cupboard/Cupboard.svelte'),
   '/cupboard/:part': () => import('../cupboard/Cupboard.svelte'),
   '/outbox': () => import('../outbox/Outbox.svelte'),

@@ -1,10 +1,9 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import type { About } from '../library/about';
   import Button from '../ui/Button.svelte';
-  import Sentence from '../ui/Sentence.svelte';
   import Slip from '../ui/Slip.svelte';
+  import Condition from './Condition.svelte';
   import type { Chip } from './draftText';
   import { branchChip, conditionOf, type FoundField } from './finding';
 
@@ -39,54 +38,8 @@
   } = $props();
 
   const first = untrack(() => chip.role === 'WHEN');
-  let written = $state(untrack(() => conditionOf(chip)));
-  let condition = $state<Schemas['ShownCondition'] | null>(null);
-  let read = $state<Schemas['ReadCondition'] | null>(null);
-  let verbs = $state<Schemas['ShownVerb'][]>([]);
-  let wrong = $state('');
-  let asWritten = $state(false);
-  let sentenceShown = $state<HTMLElement>();
-  let begun = false;
-  let asked = 0;
-  const conditional = untrack(() => chip.role !== 'END' && conditionOf(chip) !== '');
-
-  ask('get', '/api/desk/verbs')
-    .then((all) => (verbs = all))
-    .catch((failure) => (wrong = sentence(failure)));
-  if (conditional)
-    void take({ about: untrack(() => about), written: untrack(() => written), condition: null }, false);
-
-  // The sentence comes a moment after the slip, and is what one opened it for.
-  $effect(() => {
-    if (begun || !condition || !verbs.length || !sentenceShown) return;
-    begun = true;
-    sentenceShown.querySelector<HTMLElement>('select')?.focus();
-  });
-
-  async function take(request: Schemas['ConditionRequest'], changed = true) {
-    const mine = ++asked;
-    // The slip may be closed before the answer comes; what was chosen counts all the same.
-    const tell = onchanged;
-    try {
-      const answer = await ask('post', '/api/desk/condition', { body: request });
-      // An answer to what has been changed since is out of date.
-      if (mine !== asked) return;
-      read = answer;
-      wrong = '';
-      if (answer.condition) {
-        condition = answer.condition;
-        written = answer.written;
-        if (changed) tell(branchChip(first, answer.written, answer.sentence));
-      }
-    } catch (failure) {
-      if (mine === asked) wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
-    }
-  }
-
-  function change(next: Schemas['ShownCondition']) {
-    condition = next;
-    void take({ about, written: null, condition: next });
-  }
+  const given = untrack(() => conditionOf(chip));
+  const conditional = untrack(() => chip.role !== 'END' && given !== '');
 </script>
 
 <Slip
@@ -96,47 +49,19 @@
   {onclose}
 >
   {#if conditional}
-    {#if condition && verbs.length}
-      <div class="words" bind:this={sentenceShown}>
-        <fieldset disabled={!editable}>
-          <Sentence {condition} {fields} {verbs} label="When this branch prints" onchange={change} />
-        </fieldset>
-      </div>
-    {/if}
-    <p class="count" role="status">
-      {#if read?.condition}holds for <b>{read.holds}</b> of {read.of}{/if}
-    </p>
-    {#each read?.problems ?? [] as problem (problem.sentence)}
-      <p class="wrong" role="alert">
-        {problem.sentence}
-        {#if problem.nearest.length}Did you mean {problem.nearest.join(' or ')}?{/if}
-      </p>
-    {/each}
-    {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
-    {#if asWritten || (read && !read.condition)}
-      <label class="written">
-        Written form
-        <textarea
-          rows="2"
-          disabled={!editable}
-          bind:value={written}
-          onchange={() => void take({ about, written, condition: null })}
-          onkeydown={(event) => {
-            if (event.key === 'Enter') {
-              event.preventDefault();
-              void take({ about, written, condition: null });
-            }
-          }}></textarea>
-      </label>
-    {/if}
+    <Condition
+      {given}
+      label="When this branch prints"
+      {about}
+      {fields}
+      {editable}
+      onchanged={(written, sentence) => onchanged(branchChip(first, written, sentence))}
+    />
   {:else if chip.role === 'OTHERWISE'}
     <p>For everybody for whom nothing before it holds.</p>
   {/if}
-  <p class="ways">
-    {#if conditional && !asWritten}
-      <Button quiet onclick={() => (asWritten = true)}>Written form</Button>
-    {/if}
-    {#if editable}
+  {#if editable}
+    <p class="ways">
       <Button quiet onclick={onbranch}>Add a branch</Button>
       {#if !hasOtherwise}<Button quiet onclick={onotherwise}>Add words for the rest</Button>{/if}
       {#if chip.role === 'OTHERWISE'}
@@ -144,52 +69,11 @@
       {/if}
       <Button quiet onclick={() => onremove(true)}>Dissolve the choice, keep its words</Button>
       <Button quiet danger onclick={() => onremove(false)}>Delete the choice</Button>
-    {/if}
-  </p>
+    </p>
+  {/if}
 </Slip>
 
 <style>
-  fieldset {
-    min-width: 0;
-    margin: 0;
-    padding: 0;
-    border: 0;
-  }
-
-  .words {
-    font-size: 14px;
-  }
-
-  .count {
-    min-height: 1.5em;
-    color: var(--ink-soft);
-  }
-
-  .count b {
-    color: var(--ink);
-  }
-
-  .wrong {
-    color: var(--stop);
-  }
-
-  .written {
-    display: block;
-    margin-top: 6px;
-    color: var(--ink-soft);
-    font-size: 12.5px;
-  }
-
-  textarea {
-    width: 100%;
-    padding: 5px 7px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: 13px/1.4 var(--sans);
-  }
-
   .ways {
     display: flex;
     flex-wrap: wrap;

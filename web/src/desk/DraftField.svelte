@@ -1,12 +1,21 @@
 <script lang="ts">
   import { untrack } from 'svelte';
+  import { Slice } from 'prosemirror-model';
   import { baseKeymap } from 'prosemirror-commands';
   import { history, redo, undo } from 'prosemirror-history';
   import { keymap } from 'prosemirror-keymap';
-  import { EditorState, NodeSelection, Plugin, PluginKey, TextSelection } from 'prosemirror-state';
+  import {
+    type Command,
+    EditorState,
+    NodeSelection,
+    Plugin,
+    PluginKey,
+    TextSelection,
+  } from 'prosemirror-state';
   import { type Decoration, DecorationSet, EditorView } from 'prosemirror-view';
   import type { Schemas } from '../api/client';
   import {
+    chipsMet,
     choiceAt,
     documentOf,
     draftSchema,
@@ -22,8 +31,17 @@
   import { askChip, chipOf, choiceChips, findFields, type FoundField } from './finding';
   import type { About } from '../library/about';
   import FieldFinder from './FieldFinder.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import type { Paragraph } from './body/body';
+  import { readPasted } from './body/paste';
+  import RichBar from './body/RichBar.svelte';
+  import { looksOf, richKeys, setMark, typingRules, type Looks } from './body/richCommands';
+  import { paragraphsOf, richDocument } from './body/richText';
 
-  /** One text of a draft: written in place, its fields as chips, the field finder at the cursor. */
+  /**
+   * One text of a draft: written in place, its fields as chips, the field finder at the cursor. A formatted one holds
+   * its paragraphs as JSON.
+   */
   let {
     label,
     source,
@@ -33,11 +51,14 @@
     filled,
     notes = [],
     oneLine = false,
+    rich = false,
     editable = true,
     placeholder = '',
+    met = new Map(),
     onchange,
     onchip,
     onfocus,
+    onback,
   }: {
     label: string;
     source: string;
@@ -48,11 +69,16 @@
     filled: Schemas['Filled'] | null;
     notes?: Schemas['ShownNote'][];
     oneLine?: boolean;
+    rich?: boolean;
     editable?: boolean;
     placeholder?: string;
+    /** Fields that were met in any text of the draft, by their written form. */
+    met?: ReadonlyMap<string, Chip>;
     onchange: (source: string) => void;
     onchip: (chip: Chip, at: number, anchor: HTMLElement) => void;
     onfocus?: () => void;
+    /** Takes the last change of the draft back (-1), or does it again (1); without it the text looks after its own. */
+    onback?: (way: 1 | -1) => void;
   } = $props();
 
   const id = $props.id();
@@ -63,6 +89,95 @@
   let asked = false;
   let at = $state(0);
   const found = $derived(finding ? findFields(fields, finding.query) : []);
+  let looks = $state<{ looks: Looks; rect: DOMRect } | null>(null);
+  let linking = $state(false);
+  /** The text as it was given or told last. */
+  let current = untrack(() => source);
+
+  function read(text: string, known: Chip[]) {
+    return rich ? richDocument(JSON.parse(text || '[]') as Paragraph[], known) : documentOf(text, known);
+  }
+
+  function written(state: EditorState): string {
+    return rich ? JSON.stringify(paragraphsOf(state.doc)) : sourceOf(state.doc);
+  }
+
+  function tell() {
+    if (!view) return;
+    const next = written(view.state);
+    if (next === current) return;
+    current = next;
+    onchange(next);
+  }
+
+  // Words that changed elsewhere, as when a change is taken back, take the place of those that stand here.
+  $effect(() => {
+    const given = source;
+    if (!view || given === current) return;
+    current = given;
+    finding = null;
+    untrack(() => takeWords(view!, given));
+  });
+
+  function takeWords(editor: EditorView, given: string) {
+    const before = editor.state.doc;
+    const flat = sourceOf(read(given, []));
+    const after = read(given, chipsMet(flat, met));
+    const start = before.content.findDiffStart(after.content);
+    if (start === null) return;
+    const { a, b } = before.content.findDiffEnd(after.content)!;
+    const overlap = Math.max(0, start - Math.min(a, b));
+    const tr = editor.state.tr.replace(start, a + overlap, after.slice(start, b + overlap));
+    tr.setMeta('addToHistory', false);
+    editor.dispatch(
+      tr
+        .setSelection(TextSelection.near(tr.doc.resolve(Math.min(b + overlap, tr.doc.content.size)), -1))
+        .scrollIntoView(),
+    );
+  }
+
+  function run(command: Command, stay = false) {
+    if (!view) return;
+    command(view.state, view.dispatch, view);
+    if (!stay || !view.hasFocus()) view.focus();
+  }
+
+  function readLooks(editor: EditorView) {
+    const { empty, from } = editor.state.selection;
+    if (!rich || !editable || (empty && !linking) || editor.state.selection instanceof NodeSelection) {
+      looks = null;
+      return;
+    }
+    const { left, right, top, bottom } = editor.coordsAtPos(from);
+    looks = { looks: looksOf(editor.state), rect: new DOMRect(left, top, right - left, bottom - top) };
+  }
+
+  /** Opens the text slip at the cursor, for those who have no mouse. */
+  function openBar(editor: EditorView, link: boolean): boolean {
+    const { left, right, top, bottom } = editor.coordsAtPos(editor.state.selection.from);
+    linking = link;
+    looks = { looks: looksOf(editor.state), rect: new DOMRect(left, top, right - left, bottom - top) };
+    if (!link) requestAnimationFrame(() => bar?.querySelector<HTMLElement>('button')?.focus());
+    return true;
+  }
+
+  let bar = $state<HTMLElement>();
+
+  function pasteRich(editor: EditorView, html: string): boolean {
+    const { paragraphs, dropped } = readPasted(html);
+    if (!paragraphs.length && !dropped.length) return false;
+    const flat = paragraphs.map((one) => one.runs.map((run) => run.text).join('')).join('\n');
+    const doc = richDocument(paragraphs, chipsMet(flat, met));
+    if (paragraphs.length) {
+      // Headings and items stay what they are; ordinary words join those around them.
+      const open = (one: Paragraph) => (one.kind === undefined ? 1 : 0);
+      const slice = new Slice(doc.content, open(paragraphs[0]), open(paragraphs.at(-1)!));
+      const { from, to } = editor.state.selection;
+      editor.dispatch(editor.state.tr.replaceRange(from, to, slice).scrollIntoView());
+    }
+    if (dropped.length) notify(`Left out of what was pasted: ${dropped.join(', ')}.`);
+    return true;
+  }
 
   const oneLineOnly = new Plugin({
     props: { handleKeyDown: (_, event) => event.key === 'Enter' && (event.preventDefault(), true) },
@@ -121,7 +236,7 @@
   function leaveFinder() {
     asked = false;
     finding = null;
-    if (view) onchange(sourceOf(view.state.doc));
+    tell();
   }
 
   function putIn(field: FoundField) {
@@ -159,16 +274,30 @@
     finding = { query, from, to: cursor.pos, rect: new DOMRect(left, top, right - left, bottom - top) };
   }
 
+  const barKeys: Record<string, Command> = {
+    'Mod-k': () => openBar(view!, true),
+    'Alt-t': () => openBar(view!, false),
+  };
+
+  function goBack(way: 1 | -1): Command {
+    return (state, dispatch) => {
+      if (onback) onback(way);
+      else (way < 0 ? undo : redo)(state, dispatch);
+      return true;
+    };
+  }
+
   function mount(element: HTMLElement) {
     view = new EditorView(
       { mount: element },
       {
         state: EditorState.create({
-          doc: documentOf(source, chips),
+          doc: read(source, chips),
           plugins: [
             ...(oneLine ? [oneLineOnly] : []),
-            history({ newGroupDelay: 400 }),
-            keymap({ 'Mod-z': undo, 'Mod-y': redo, 'Mod-Shift-z': redo }),
+            ...(onback ? [] : [history({ newGroupDelay: 400 })]),
+            keymap({ 'Mod-z': goBack(-1), 'Mod-y': goBack(1), 'Mod-Shift-z': goBack(1) }),
+            ...(rich ? [typingRules(), keymap(richKeys), keymap(barKeys)] : []),
             keymap(baseKeymap),
             drawn(choicesKey),
             drawn(notesKey),
@@ -201,7 +330,12 @@
         },
         handlePaste: (editor, event) => {
           const text = event.clipboardData?.getData('text/plain') ?? '';
+          const html = rich ? (event.clipboardData?.getData('text/html') ?? '') : '';
+          if (html && pasteRich(editor, html)) return true;
           if (!text) return false;
+          if (rich && !editor.state.selection.empty && /^(https?:\/\/|mailto:|tel:)\S+$/i.test(text.trim())) {
+            return setMark('link', { address: text.trim() })(editor.state, editor.dispatch);
+          }
           editor.dispatch(editor.state.tr.replaceSelection(pasted(text, oneLine)).scrollIntoView());
           return true;
         },
@@ -209,6 +343,12 @@
           focus: () => (onfocus?.(), false),
           blur: () => {
             if (finding) leaveFinder();
+            requestAnimationFrame(() => {
+              if (looks && !bar?.contains(document.activeElement)) {
+                looks = null;
+                linking = false;
+              }
+            });
             return false;
           },
         },
@@ -217,13 +357,17 @@
           const before = view!.state.doc;
           view!.updateState(view!.state.apply(tr));
           if (tr.docChanged || tr.selectionSet) readFinder(view!.state);
+          if (tr.selectionSet || tr.docChanged || tr.storedMarksSet) readLooks(view!);
           // While a field is being chosen the half-written one is nobody else's business.
-          if (!before.eq(view!.state.doc) && !finding) onchange(sourceOf(view!.state.doc));
+          if (!before.eq(view!.state.doc) && !finding) tell();
         },
       },
     );
     showChoices(chips);
-    return () => view?.destroy();
+    return () => {
+      view?.destroy();
+      view = undefined;
+    };
   }
 
   $effect(() => {
@@ -246,8 +390,8 @@
   }
 
   /** Turns fields that stand as plain characters into chips, if the text is still what the server read. */
-  export function chipUp(read: string, foundChips: Chip[]): void {
-    if (!view || finding || sourceOf(view.state.doc) !== read) return;
+  export function chipUp(proved: string, foundChips: Chip[]): void {
+    if (!view || finding || (rich ? current : sourceOf(view.state.doc)) !== proved) return;
     putChips(foundChips);
     showChoices(foundChips);
   }
@@ -258,7 +402,8 @@
     const tr = view.state.tr;
     for (const plain of unchippedFields(view.state.doc, foundChips).reverse()) {
       if (from > plain.from && from < plain.to && from === to) continue;
-      tr.replaceWith(plain.from, plain.to, draftSchema.node('field', { chip: plain.chip }));
+      const marks = tr.doc.nodeAt(plain.from)?.marks;
+      tr.replaceWith(plain.from, plain.to, draftSchema.node('field', { chip: plain.chip }, undefined, marks));
     }
     if (tr.docChanged) view.dispatch(tr.setMeta('addToHistory', false));
   }
@@ -266,7 +411,14 @@
   /** Puts another field in the place of the chip at a position; returns what it is drawn as. */
   export function replaceChip(position: number, chip: Chip): HTMLElement | null {
     if (view?.state.doc.nodeAt(position)?.type.name !== 'field') return null;
-    view.dispatch(view.state.tr.replaceWith(position, position + 1, draftSchema.node('field', { chip })));
+    const { marks } = view.state.doc.nodeAt(position)!;
+    view.dispatch(
+      view.state.tr.replaceWith(
+        position,
+        position + 1,
+        draftSchema.node('field', { chip }, undefined, marks),
+      ),
+    );
     return view.nodeDOM(position) as HTMLElement | null;
   }
 
@@ -342,6 +494,17 @@
     view.dispatch(tr.setSelection(to).scrollIntoView());
   }
 
+  /** Puts the cursor on a word, the how manieth of its kind; says whether there is one. */
+  export function goToWord(word: string, nth: number): boolean {
+    if (!view) return false;
+    const text = sourceOf(view.state.doc);
+    let at = text.indexOf(word);
+    for (let i = 0; i < nth && at >= 0; i++) at = text.indexOf(word, at + word.length);
+    if (at < 0) return false;
+    goTo(at);
+    return true;
+  }
+
   /** How far down the page an offset of the source stands, in pixels of the window. */
   export function topOf(offset: number): number {
     if (!view) return 0;
@@ -353,9 +516,37 @@
   }
 </script>
 
-<div class="draft" class:one={oneLine} class:empty={!source} data-placeholder={placeholder}>
-  <div class="text" {@attach (element) => untrack(() => mount(element))}></div>
+<div
+  class="draft"
+  class:one={oneLine}
+  class:empty={rich ? !/"text":"[^"]/.test(source) : !source}
+  data-placeholder={placeholder}
+>
+  <div class="text" class:rich {@attach (element) => untrack(() => mount(element))}></div>
 </div>
+{#if looks}
+  <div
+    bind:this={bar}
+    onfocusout={({ relatedTarget }) => {
+      const to = relatedTarget as Node | null;
+      if (!bar?.contains(to) && !view?.dom.contains(to)) {
+        looks = null;
+        linking = false;
+      }
+    }}
+  >
+    <RichBar
+      rect={looks.rect}
+      looks={looks.looks}
+      bind:linking
+      {run}
+      onleave={() => {
+        looks = null;
+        view?.focus();
+      }}
+    />
+  </div>
+{/if}
 <FieldFinder id="{id}-finder" rect={finding?.rect} {found} {at} {about} {filled} onchoose={putIn} />
 
 <style>
@@ -390,13 +581,82 @@
     line-height: 1.6;
   }
 
+  .rich :global(p) {
+    margin: 0 0 8px;
+  }
+
+  .rich :global(p:last-child) {
+    margin: 0;
+  }
+
+  .rich :global(p.heading-1) {
+    font: 600 21px/1.3 var(--serif);
+  }
+
+  .rich :global(p.heading-2) {
+    font: 600 18px/1.3 var(--serif);
+  }
+
+  .rich :global(p.heading-3) {
+    font-weight: 600;
+  }
+
+  .rich {
+    counter-reset: item;
+  }
+
+  .rich :global(p:not(.numbered)) {
+    counter-set: item 0;
+  }
+
+  .rich :global(p.bullet),
+  .rich :global(p.numbered) {
+    position: relative;
+    margin-bottom: 3px;
+    padding-left: 20px;
+  }
+
+  .rich :global(p.numbered) {
+    counter-increment: item;
+  }
+
+  .rich :global(p.bullet::before),
+  .rich :global(p.numbered::before) {
+    position: absolute;
+    left: 2px;
+    content: '•';
+  }
+
+  .rich :global(p.numbered::before) {
+    content: counter(item) '.';
+  }
+
+  .rich :global(p.quote) {
+    padding-left: 10px;
+    border-left: 2px solid var(--rule);
+    color: var(--ink-soft);
+  }
+
+  .rich :global(p.to-centre) {
+    text-align: center;
+  }
+
+  .rich :global(p.to-end) {
+    text-align: right;
+  }
+
+  .rich :global(a) {
+    color: var(--act);
+    text-decoration: underline;
+  }
+
   .text :global(.chip) {
     padding: 0 3px;
     border-radius: 2px 2px 0 0;
     background: var(--tint);
     box-shadow: inset 0 -2px 0 var(--colour);
     cursor: pointer;
-    white-space: nowrap;
+    box-decoration-break: clone;
   }
 
   .text :global(.chip::before) {

@@ -8,16 +8,22 @@
   import ProofPeople from './ProofPeople.svelte';
   import StressBar from './StressBar.svelte';
   import Why from './Why.svelte';
+  import type { Composing } from './body/composing.svelte';
   import type { DeskState } from './deskState.svelte';
 
   /** The message as the proof person would read it. */
   let {
     desk,
+    composing,
     ongoto,
+    onword,
   }: {
     desk: DeskState;
+    composing: Composing;
     /** Goes to a place of the draft. */
     ongoto: (part: Schemas['ShownNote']['part'], start: number) => void;
+    /** Goes to a word of a block, the how manieth of its kind there. */
+    onword: (block: string, word: string, nth: number) => void;
   } = $props();
 
   const WAYS: readonly Way[] = ['wide', 'phone', 'plain', 'no pictures', 'dark'];
@@ -26,6 +32,13 @@
   let whole = $state(false);
   let choosing = $state(false);
   let opener = $state<HTMLButtonElement>();
+  let frame = $state<MessageFrame>();
+
+  // The block that is written in is kept in view here too.
+  $effect(() => {
+    if (composing.writing) frame?.show(composing.writing);
+  });
+
   type Part = Schemas['ShownNote']['part'];
   type Piece = Schemas['ShownPiece'];
   let pointed = $state<{ piece: Piece; part: Part; anchor: HTMLElement; pinned: boolean } | null>(null);
@@ -161,7 +174,20 @@
         <pre class="mail" tabindex="0" aria-label="As plain text" lang={proof.person.language}>{proof
             .rendering.text}</pre>
       {:else}
-        <div class="sheet"><MessageFrame html={proof.rendering.html} {way} title="The message" /></div>
+        <div class="sheet">
+          <MessageFrame
+            bind:this={frame}
+            html={proof.rendering.html}
+            {way}
+            title="The message"
+            pointed={composing.pointed}
+            onpoint={(block) => (composing.pointed = block)}
+            onopen={(block, word, nth) => {
+              whole = false;
+              onword(block, word, nth);
+            }}
+          />
+        </div>
       {/if}
       {#if proof.rendering.attached.length}
         <p class="preview">goes along: {proof.rendering.attached.join(', ')}</p>

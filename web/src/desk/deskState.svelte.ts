@@ -1,6 +1,8 @@
 import { ask, Problem, sentence, type Schemas } from '../api/client';
 import { dropDraft, keepDraft, readDraft, templateKey } from './keptDrafts';
 import type { FoundField } from './finding';
+import type { Chip } from './draftText';
+import { Steps } from './steps';
 import { Stress } from './stress.svelte';
 
 type Draft = Schemas['Draft'];
@@ -16,6 +18,8 @@ export type Keeping =
 
 const KEEP_AFTER = 600;
 const TRY_AGAIN_AFTER = 3000;
+/** At most so many characters of steps are kept over a reload. */
+const MOST_STEPS = 1_500_000;
 
 /**
  * A template on the desk. Every change goes to the browser's own store at once, to the server a moment later, and to
@@ -36,17 +40,30 @@ export class DeskState {
   total = $state(0);
   /** Changes when the texts were replaced from outside, so that the editors begin anew. */
   generation = $state(0);
+  /** Fields that were met in the draft's texts, by their written form. */
+  readonly met = new Map<string, Chip>();
   onproof: (read: Draft, proof: Schemas['ShownProof']) => void = () => {};
 
   private person: { kind: Schemas['ProvedPerson']['kind']; id: string; deal: string | null } | null = null;
-  private version = 0;
+  version = $state(0);
+  lastTest = $state<Schemas['LastTest'] | null>(null);
+  /** Whether others can use it, and whether they use what it says now. */
+  readonly stage = $derived.by(() => {
+    const ready = this.template?.readyVersion ?? null;
+    return ready === null ? 'draft' : ready === this.version ? 'ready' : 'changed';
+  });
   private keepTimer: ReturnType<typeof setTimeout> | undefined;
   private proofRunning = false;
   private proofWanted = false;
   private closed = false;
   private stepping: Promise<void> = Promise.resolve();
+  private readonly stepsKey: string;
+  private steps: Steps;
 
-  constructor(readonly id: string) {}
+  constructor(readonly id: string) {
+    this.stepsKey = `famulus.steps.${id}`;
+    this.steps = new Steps(id && sessionStorage.getItem(this.stepsKey));
+  }
 
   async open(): Promise<void> {
     try {
@@ -64,13 +81,15 @@ export class DeskState {
   }
 
   close(): void {
+    this.keepSteps();
     this.closed = true;
     this.stress.stop();
     clearTimeout(this.keepTimer);
   }
 
-  private take({ template, mayChange }: Schemas['OpenTemplate']): void {
+  private take({ template, mayChange, lastTest }: Schemas['OpenTemplate']): void {
     this.template = template;
+    this.lastTest = lastTest ?? null;
     this.mayChange = mayChange;
     this.version = template.version;
     const { name, purpose, about, subject, previewText, body } = template;
@@ -91,9 +110,33 @@ export class DeskState {
     this.keeping = { is: 'kept', at: new Date(template.changedAt) };
   }
 
-  /** The draft has changed in some of its parts. */
-  change(part: Partial<Draft>): void {
+  /** The draft has changed in some of its parts; `apart` when that is taken back on its own. */
+  change(part: Partial<Draft>, apart = false): void {
     if (!this.draft || !this.mayChange) return;
+    this.steps.add(this.draft, part, performance.timeOrigin + performance.now(), apart);
+    this.set(part);
+  }
+
+  /** Takes the last change back (-1), or does it again (1); says whether there was one. */
+  goBack(way: 1 | -1): boolean {
+    if (!this.draft || !this.mayChange) return false;
+    const part = way < 0 ? this.steps.back(this.draft) : this.steps.forth(this.draft);
+    if (part) this.set(part as Partial<Draft>);
+    return part !== null;
+  }
+
+  /** Steps are kept for this tab only: what another one did is not this one's to take back. */
+  keepSteps(): void {
+    if (!this.id) return;
+    try {
+      sessionStorage.setItem(this.stepsKey, this.steps.toKeep(MOST_STEPS));
+    } catch {
+      sessionStorage.removeItem(this.stepsKey);
+    }
+  }
+
+  private set(part: Partial<Draft>): void {
+    if (!this.draft) return;
     const aboutChanged = part.about !== undefined && part.about !== this.draft.about;
     Object.assign(this.draft, part);
     keepDraft(templateKey(this.id), { version: this.version, draft: this.draft } satisfies Kept);
@@ -103,15 +146,12 @@ export class DeskState {
     else this.prove();
   }
 
-  /** Whole texts give way to others, so that the editors begin anew with them. */
-  replace(part: Partial<Draft>): void {
-    this.change(part);
-    this.generation++;
-  }
-
   private keepSoon(after = KEEP_AFTER): void {
     clearTimeout(this.keepTimer);
-    this.keepTimer = setTimeout(() => void this.keep(), after);
+    this.keepTimer = setTimeout(() => {
+      this.keepSteps();
+      void this.keep();
+    }, after);
   }
 
   private async keep(): Promise<void> {
@@ -134,6 +174,24 @@ export class DeskState {
     } catch (failure) {
       this.notKept(failure);
     }
+  }
+
+  /** Keeps at once what has not been kept; returns the version that is. */
+  async flush(): Promise<number> {
+    clearTimeout(this.keepTimer);
+    for (let is = this.keeping.is; is !== 'kept'; is = this.keeping.is) {
+      await this.keep();
+      const now = this.keeping;
+      if (now.is !== 'kept' && now.is !== 'keeping') throw new Problem('unkept', `Not kept: ${now.why}`);
+    }
+    return this.version;
+  }
+
+  /** Reads again what is said of the template from outside its words. */
+  async reread(): Promise<void> {
+    const { template, lastTest } = await ask('get', '/api/templates/{id}', { params: { id: this.id } });
+    this.lastTest = lastTest ?? null;
+    if (template.version === this.version) this.template = template;
   }
 
   private notKept(failure: unknown): void {
@@ -262,6 +320,9 @@ export class DeskState {
           },
         });
         this.proofFailed = '';
+        for (const part of [this.proof.subject, this.proof.previewText, this.proof.body]) {
+          for (const chip of part.chips) this.met.set(chip.written, chip);
+        }
         this.onproof(draft, this.proof);
       } catch (failure) {
         this.proofFailed = sentence(failure);

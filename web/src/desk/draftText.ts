@@ -1,4 +1,4 @@
-import { Fragment, Node, Schema, Slice } from 'prosemirror-model';
+import { Fragment, type Mark, Node, Schema, Slice } from 'prosemirror-model';
 import type { Schemas } from '../api/client';
 import { marks } from '../ui/marks';
 
@@ -7,13 +7,30 @@ export type Chip = Schemas['Chip'];
 
 /**
  * A draft in the editor: paragraphs of text with fields as single things in it. Outside the fields the text is the
- * written form as it is; the document's text, fields written out, is the draft's source.
+ * written form as it is; the document's text, fields written out, is the draft's source. Plain texts have neither marks
+ * nor kinds of paragraphs.
  */
 export const draftSchema = new Schema({
   nodes: {
     doc: { content: 'paragraph+' },
-    paragraph: { content: 'inline*', toDOM: () => ['p', 0], parseDOM: [{ tag: 'p' }, { tag: 'div' }] },
+    paragraph: {
+      content: 'inline*',
+      attrs: { kind: { default: 'paragraph' }, align: { default: 'start' } },
+      toDOM: ({ attrs }) => [
+        'p',
+        { class: `${attrs.kind as string} to-${attrs.align as string}`, 'data-kind': attrs.kind as string },
+        0,
+      ],
+      parseDOM: [{ tag: 'p' }, { tag: 'div' }],
+    },
     text: { group: 'inline' },
+    break: {
+      inline: true,
+      group: 'inline',
+      selectable: false,
+      toDOM: () => ['br'],
+      leafText: () => '\n',
+    },
     field: {
       inline: true,
       group: 'inline',
@@ -22,6 +39,25 @@ export const draftSchema = new Schema({
       attrs: { chip: {} },
       toDOM: (node) => chipDom(node.attrs.chip as Chip),
       leafText: (node) => (node.attrs.chip as Chip).written,
+    },
+  },
+  marks: {
+    link: {
+      attrs: { address: {} },
+      inclusive: false,
+      toDOM: ({ attrs }) => ['a', { title: attrs.address as string }, 0],
+    },
+    bold: { toDOM: () => ['strong', 0] },
+    italic: { toDOM: () => ['em', 0] },
+    underline: { toDOM: () => ['u', 0] },
+    strike: { toDOM: () => ['s', 0] },
+    colour: {
+      attrs: { value: {} },
+      toDOM: ({ attrs }) => ['span', { style: `color: ${attrs.value as string}` }, 0],
+    },
+    size: {
+      attrs: { value: {} },
+      toDOM: ({ attrs }) => ['span', { style: `font-size: ${attrs.value as number}px` }, 0],
     },
   },
 });
@@ -96,7 +132,7 @@ export function takenMarks(doc: Node, chips: Chip[]): Set<number> {
 
 /** The length of an inline node in the source. */
 function sourceLength(node: Node): number {
-  return node.isText ? node.text!.length : (node.attrs.chip as Chip).written.length;
+  return node.isText ? node.text!.length : (node.type.spec.leafText?.(node) ?? '').length;
 }
 
 /** The draft's source. */
@@ -104,21 +140,34 @@ export function sourceOf(doc: Node): string {
   return doc.textBetween(0, doc.content.size, '\n');
 }
 
-function inline(source: string, from: number, chips: Chip[]): Node[] {
+/** Text as nodes, its line breaks as such. */
+function textNodes(text: string, marks: readonly Mark[]): Node[] {
+  return text
+    .split('\n')
+    .flatMap((line, at) => [
+      ...(at ? [draftSchema.node('break', null, undefined, marks)] : []),
+      ...(line ? [draftSchema.text(line, marks)] : []),
+    ]);
+}
+
+/** A stretch of source that begins at `from`, with the fields the server found in it. */
+export function inlineNodes(
+  source: string,
+  from: number,
+  chips: Chip[],
+  marks: readonly Mark[] = [],
+): Node[] {
   const nodes: Node[] = [];
   let at = from;
   const end = from + source.length;
   for (const chip of chips) {
-    if (chip.start < from || chip.end > end) continue;
-    if (chip.start > at) nodes.push(draftSchema.text(source.slice(at - from, chip.start - from)));
-    nodes.push(
-      draftSchema.node('field', {
-        chip: { ...chip, written: source.slice(chip.start - from, chip.end - from) },
-      }),
-    );
+    if (chip.start < at || chip.end > end) continue;
+    nodes.push(...textNodes(source.slice(at - from, chip.start - from), marks));
+    const written = source.slice(chip.start - from, chip.end - from);
+    nodes.push(draftSchema.node('field', { chip: { ...chip, written } }, undefined, marks));
     at = chip.end;
   }
-  if (at < end) nodes.push(draftSchema.text(source.slice(at - from)));
+  nodes.push(...textNodes(source.slice(at - from), marks));
   return nodes;
 }
 
@@ -126,7 +175,7 @@ function inline(source: string, from: number, chips: Chip[]): Node[] {
 export function documentOf(source: string, chips: Chip[]): Node {
   let from = 0;
   const paragraphs = source.split('\n').map((line) => {
-    const paragraph = draftSchema.node('paragraph', null, inline(line, from, chips));
+    const paragraph = draftSchema.node('paragraph', null, inlineNodes(line, from, chips));
     from += line.length + 1;
     return paragraph;
   });
@@ -191,4 +240,18 @@ export function pasted(text: string, oneLine: boolean): Slice {
     draftSchema.node('paragraph', null, line ? [draftSchema.text(line)] : []),
   );
   return new Slice(Fragment.from(paragraphs), 1, 1);
+}
+
+/** The fields of a source as far as they were met before, when the server has not read it yet. */
+export function chipsMet(source: string, met: ReadonlyMap<string, Chip>): Chip[] {
+  const chips: Chip[] = [];
+  for (let at = source.indexOf('{'); at >= 0; at = source.indexOf('{', at + 1)) {
+    const written = [...met.keys()]
+      .filter((one) => source.startsWith(one, at))
+      .reduce((longest, one) => (one.length > longest.length ? one : longest), '');
+    if (!written) continue;
+    chips.push({ ...met.get(written)!, start: at, end: at + written.length });
+    at += written.length - 1;
+  }
+  return chips;
 }

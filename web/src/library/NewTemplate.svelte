@@ -18,22 +18,10 @@
   const LOOKS: readonly Way[] = ['wide', 'phone', 'plain'];
   const none = { purpose: '', about: 'CONTACT', subject: '', previewText: '', body: '' } as const;
   const bare = { houseStyle: null, header: '', footer: '' };
-  const EMPTY_LETTER = JSON.stringify({
-    version: 1,
-    bands: [
-      {
-        id: 'band1',
-        columns: [
-          {
-            blocks: [
-              { id: 'b1', kind: 'text', text: [{ runs: [{ text: '' }] }] },
-              { id: 'b2', kind: 'signature' },
-            ],
-          },
-        ],
-      },
-    ],
-  });
+  const text = { id: 'b1', kind: 'text', text: [{ runs: [{ text: '' }] }] };
+  const signature = { id: 'b2', kind: 'signature' };
+  const EMPTY_LETTER = bodyOf([text, signature]);
+  const EMPTY_DESIGNED = bodyOf([text], [signature]);
   const EMPTY: Starter[] = [
     {
       name: 'empty-letter',
@@ -41,11 +29,29 @@
       draft: { ...none, ...bare, name: 'An empty letter', mode: 'LETTER', design: EMPTY_LETTER },
     },
     {
+      name: 'empty-designed',
+      description: 'An empty designed message in the usual house style, with its header and footer.',
+      draft: {
+        ...none,
+        ...bare,
+        name: 'An empty designed message',
+        mode: 'DESIGNED',
+        design: EMPTY_DESIGNED,
+      },
+    },
+    {
       name: 'empty-sheet',
       description: 'An empty sheet for words and fields alone.',
       draft: { ...none, ...bare, name: 'An empty sheet', mode: 'PLAIN', design: '' },
     },
   ];
+
+  function bodyOf(...bands: object[][]): string {
+    return JSON.stringify({
+      version: 1,
+      bands: bands.map((blocks, at) => ({ id: `band${at + 1}`, columns: [{ blocks }] })),
+    });
+  }
 
   let starters = $state<Starter[]>([]);
   let failed = $state('');

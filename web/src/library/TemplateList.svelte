@@ -13,6 +13,7 @@
   import { aboutLabels, modeLabels } from './about';
 
   type Line = Schemas['TemplateLine'];
+  const stages = { DRAFT: 'a draft', READY: '', CHANGED: 'changed since it was ready' };
   let lines = $state<Line[] | null>(null);
   let failed = $state('');
   let run = 0;
@@ -121,7 +122,11 @@
           <tr>
             <td class="name">
               <a href="/templates/{line.id}">{line.name}</a>
-              <small>{[line.purpose, modeLabels[line.mode]].filter(Boolean).join(' · ')}</small>
+              <small
+                >{[line.purpose, modeLabels[line.mode], stages[line.stage]]
+                  .filter(Boolean)
+                  .join(' · ')}</small
+              >
             </td>
             <td class="subject"
               >{#each line.subject as part, i (i)}{#if part.field}<span class="field">{part.text}</span

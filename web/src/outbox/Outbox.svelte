@@ -65,7 +65,7 @@
               onclick={() => (opened = opened === line.id ? null : line.id)}>{line.subject}</button
             >
             <a href={recordAddress(line.personKind, line.personId)}>{line.toAddress}</a>
-            <span class="soft">{line.senderName}</span>
+            <span class="soft">{line.test ? 'test by ' : ''}{line.senderName}</span>
             <span class={line.state.toLowerCase()}>{where(line)}</span>
             <span class="ways">
               {#if line.state === 'WAITING'}
@@ -108,7 +108,7 @@
 
   .line {
     display: grid;
-    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) 70px minmax(0, 1.5fr) 140px;
+    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) 110px minmax(0, 1.5fr) 140px;
     gap: 16px;
     align-items: center;
     min-height: 24px;

@@ -10,7 +10,23 @@
    * A message as its recipient's program shows it: in a frame of its own where no script runs and nothing from elsewhere
    * is loaded, at its true width, scaled to the room there is.
    */
-  let { html, way = 'wide', title }: { html: string; way?: Way; title: string } = $props();
+  let {
+    html,
+    way = 'wide',
+    title,
+    pointed = null,
+    onpoint,
+    onopen,
+  }: {
+    html: string;
+    way?: Way;
+    title: string;
+    /** The block that is marked, and kept in view. */
+    pointed?: string | null;
+    onpoint?: (block: string | null) => void;
+    /** Somebody wants to go to a word: which block, which word, and the how manieth of its kind there, from 0. */
+    onopen?: (block: string, word: string, nth: number) => void;
+  } = $props();
 
   const WIDE = 680;
   const PHONE = 390;
@@ -21,7 +37,8 @@
     '.from-record{border-bottom:1.5px dotted currentColor} .from-fallback{background:#fbeecb;color:#5c3b06 !important}' +
     ' .from-gap{background:#fbe3df;color:#a12d22 !important;padding:0 3px}' +
     ' img:not([src]){display:inline-block !important;min-height:40px;border:1px dashed #8a8f98 !important;' +
-    'font-size:13px}';
+    'font-size:13px}' +
+    ' [data-block][data-pointed]{outline:2px solid #1c6b60;outline-offset:-2px}';
 
   let frame = $state<HTMLIFrameElement>();
   let room = $state(0);
@@ -30,7 +47,7 @@
   const width = $derived(way === 'phone' ? PHONE : WIDE);
   const scale = $derived(room ? Math.min(1, room / width) : 1);
 
-  function show() {
+  function draw() {
     const page = frame?.contentDocument;
     // The frame's own parser, since what it reads is under the policy of the page that reads it.
     const Parser = (frame?.contentWindow as (Window & typeof globalThis) | null)?.DOMParser;
@@ -47,8 +64,54 @@
     if (way === 'no pictures') wanted.querySelectorAll('img').forEach((one) => one.removeAttribute('src'));
     for (const link of wanted.querySelectorAll('a')) link.setAttribute('target', '_blank');
     patch(page.documentElement, wanted.documentElement);
+    mark();
     measure();
     page.querySelectorAll('img').forEach((one) => one.addEventListener('load', measure, { once: true }));
+  }
+
+  function blockAt(event: Event): HTMLElement | null {
+    return (event.target as Element).closest<HTMLElement>('[data-block]');
+  }
+
+  /** Tells what is pointed at, and where somebody wants to go. */
+  function listen() {
+    const page = frame?.contentDocument;
+    if (!page) return;
+    page.addEventListener('pointerover', (event) => onpoint?.(blockAt(event)?.dataset.block ?? null));
+    page.documentElement.addEventListener('pointerleave', () => onpoint?.(null));
+    page.addEventListener('dblclick', (event) => {
+      const block = blockAt(event);
+      const selection = page.getSelection();
+      const word = selection?.toString().trim() ?? '';
+      if (!block || !onopen) return;
+      let before = '';
+      if (selection?.rangeCount && word) {
+        const range = page.createRange();
+        range.setStart(block, 0);
+        range.setEnd(selection.getRangeAt(0).startContainer, selection.getRangeAt(0).startOffset);
+        before = range.toString();
+      }
+      onopen(block.dataset.block!, word, word ? before.split(word).length - 1 : 0);
+    });
+  }
+
+  function mark() {
+    const page = frame?.contentDocument;
+    page?.querySelectorAll('[data-pointed]').forEach((one) => one.removeAttribute('data-pointed'));
+    const block = pointed && page?.querySelector(`[data-block="${CSS.escape(pointed)}"]`);
+    if (block) block.setAttribute('data-pointed', '');
+  }
+
+  $effect(() => {
+    void pointed;
+    if (loaded) mark();
+  });
+
+  /** Brings a block into view. */
+  export function show(block: string): void {
+    frame?.contentDocument
+      ?.querySelector(`[data-block="${CSS.escape(block)}"]`)
+      ?.scrollIntoView({ block: 'nearest' });
   }
 
   function measure() {
@@ -60,7 +123,7 @@
     void html;
     void way;
     void width;
-    if (loaded) show();
+    if (loaded) draw();
   });
 </script>
 
@@ -77,7 +140,8 @@
     style:left="{Math.max(0, (room - width * scale) / 2)}px"
     onload={() => {
       loaded = true;
-      show();
+      listen();
+      draw();
     }}
   ></iframe>
 </div>

@@ -81,7 +81,13 @@
   }
 </script>
 
-<svelte:window {onpointerdown} />
+<svelte:window
+  {onpointerdown}
+  onkeydown={(event) => {
+    // Where nothing has the focus, Esc is meant for what is open.
+    if (event.key === 'Escape' && document.activeElement === document.body) onclose();
+  }}
+/>
 
 <div
   class="slip"
@@ -116,6 +122,7 @@
     box-shadow: var(--shadow);
     color: var(--ink);
     font-size: 13.5px;
+    white-space: normal;
     outline: none;
   }
 

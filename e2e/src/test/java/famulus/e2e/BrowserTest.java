@@ -3,6 +3,7 @@ package famulus.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -115,12 +116,33 @@ abstract class BrowserTest {
     /** Begins a plain template on an empty sheet, from the list of templates. */
     static void beginPlain(Page page, String name, String about) {
         button(page, "New template").click();
+        button(page, "Begin with this one").waitFor();
         page.getByText("An empty sheet", new Page.GetByTextOptions().setExact(true))
                 .click();
         button(page, "Begin with this one").click();
         textbox(page, "Name for colleagues").fill(name);
         page.getByLabel("It is about").selectOption(about);
         button(page, "Begin").click();
+    }
+
+    /** Begins a template from one of the designs, and waits for the desk. */
+    Page beginFrom(String who, String design, String name) {
+        Page page = openAs(who, "/templates");
+        button(page, "New template").click();
+        // The list that is left has templates of the same names.
+        button(page, "Begin with this one").waitFor();
+        page.getByText(design, new Page.GetByTextOptions().setExact(true)).click();
+        button(page, "Begin with this one").click();
+        textbox(page, "Name for colleagues").fill(name);
+        button(page, "Begin").click();
+        // Once its fields are chips the desk is settled.
+        page.locator(".sheet .chip").first().waitFor();
+        return page;
+    }
+
+    /** The message in its frame, as the recipient would see it. */
+    static FrameLocator message(Page page) {
+        return page.frameLocator("iframe[title='The message']");
     }
 
     static Locator button(Page page, String name) {

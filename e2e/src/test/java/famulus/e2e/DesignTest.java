@@ -16,28 +16,13 @@ import org.junit.jupiter.api.Test;
 
 /** Letters and designed messages: begun from a design, proved, sent, and in the house's style. */
 class DesignTest extends BrowserTest {
-    private Page begin(String who, String design, String name) {
-        Page page = openAs(who, "/templates");
-        button(page, "New template").click();
-        page.getByText(design, new Page.GetByTextOptions().setExact(true)).click();
-        button(page, "Begin with this one").click();
-        textbox(page, "Name for colleagues").fill(name);
-        button(page, "Begin").click();
-        textbox(page, "Subject").waitFor();
-        return page;
-    }
-
-    private static FrameLocator message(Page page) {
-        return page.frameLocator("iframe[title='The message']");
-    }
-
     private static Locator block(Page page, String name) {
         return textbox(page, name);
     }
 
     @Test
     void aDesignIsBegunWordsAreChangedAndTheProofFollows() {
-        Page page = begin("Signe", "Welcome", "Welcome to bees");
+        Page page = beginFrom("Signe", "Welcome", "Welcome to bees");
         assertThat(message(page).getByRole(AriaRole.HEADING).first()).hasText("Welcome");
         Locator text = block(page, "Block 4, text");
         text.focus();
@@ -53,7 +38,7 @@ class DesignTest extends BrowserTest {
 
     @Test
     void theProofIsSeenOnAPhoneAsTextWithoutPicturesAndOverTheWholePage() {
-        Page page = begin("Signe", "Season’s greeting", "Greeting");
+        Page page = beginFrom("Signe", "Season’s greeting", "Greeting");
         Locator frame = page.locator("iframe[title='The message']");
         button(page, "phone").click();
         assertThat(frame).hasCSS("width", "390px");
@@ -95,7 +80,7 @@ class DesignTest extends BrowserTest {
 
     @Test
     void aModeIsChangedOnceItIsSaidWhatIsLostAndTakenBack() {
-        Page page = begin("Signe", "Delivery notice", "Notice");
+        Page page = beginFrom("Signe", "Delivery notice", "Notice");
         button(page, "Notice").click();
         page.getByLabel("Written as").selectOption("PLAIN");
         assertThat(page.getByText("The calendar file of an event")).isVisible();

@@ -188,6 +188,7 @@ class DeskTest extends BrowserTest {
     void deletingIsUndoneFromTheBar() {
         Page page = openAs("Signe", "/templates");
         button(page, "More for After a call").click();
+        button(page, "More").click();
         button(page, "Delete template").click();
         assertThat(link(page, "After a call")).hasCount(0);
         button(page, "Undo").click();
@@ -199,6 +200,7 @@ class DeskTest extends BrowserTest {
         Page page = openAs("Signe", "/templates");
         link(page, "Quote cover").click();
         assertThat(page.getByText("read only")).isVisible();
+        button(page, "More").click();
         button(page, "Duplicate").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
                 .hasText("Quote cover (copy)");

@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param span the place in that text as written
  * @param nearest names that may have been meant, best first; each can stand in place of the span
  * @param fix the one obvious way to mend it, if there is one
+ * @param block the block it is about, when it is about one rather than about words; empty for none
  */
 public record Note(
         String code,
@@ -26,15 +27,34 @@ public record Note(
         MessagePart part,
         Span span,
         List<String> nearest,
-        Optional<Problem.Fix> fix) {
+        Optional<Problem.Fix> fix,
+        String block) {
     public Note {
         nearest = List.copyOf(nearest);
+    }
+
+    /** A note about words. */
+    public Note(
+            String code,
+            Level level,
+            String title,
+            String remedy,
+            MessagePart part,
+            Span span,
+            List<String> nearest,
+            Optional<Problem.Fix> fix) {
+        this(code, level, title, remedy, part, span, nearest, fix, "");
+    }
+
+    /** A note about a block of the body; its place is that of a string of the block, or any when it has none. */
+    static Note ofBlock(String code, Level level, String title, String remedy, Span span, String block) {
+        return new Note(code, level, title, remedy, MessagePart.BODY, span, List.of(), Optional.empty(), block);
     }
 
     /** A note that is dealt with by hand. */
     public Note(
             String code, Level level, String title, String remedy, MessagePart part, Span span, List<String> nearest) {
-        this(code, level, title, remedy, part, span, nearest, Optional.empty());
+        this(code, level, title, remedy, part, span, nearest, Optional.empty(), "");
     }
 
     /** Whether the message can't leave before this is dealt with. */

@@ -21,7 +21,12 @@ public final class Proofreader {
                 new AskCheck(),
                 new EmptyTextCheck(
                         MessagePart.SUBJECT, "no-subject", "There is no subject", "Say in a line what it is about."),
-                new EmptyTextCheck(MessagePart.BODY, "no-body", "There is no text", "Write the message.")));
+                new EmptyTextCheck(MessagePart.BODY, "no-body", "There is no text", "Write the message."),
+                new LinkCheck(),
+                new FillerCheck(),
+                new SubjectCheck(),
+                new DescriptionCheck(),
+                new ContrastCheck()));
     }
 
     /** Returns all notes in the order of the message: subject, preview text, body, each from its beginning. */

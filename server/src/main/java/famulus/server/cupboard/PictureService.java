@@ -16,6 +16,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -47,6 +48,16 @@ public class PictureService {
     /** All pictures by name. */
     public List<Picture> all() {
         return mapper.all().stream().map(PictureService::picture).toList();
+    }
+
+    /** How many bytes pictures have together; those that come with Famulus, or are gone, count for nothing. */
+    public long weight(Set<String> wanted) {
+        return wanted.isEmpty()
+                ? 0
+                : mapper.all().stream()
+                        .filter(row -> wanted.contains(row.id().toString()))
+                        .mapToLong(PictureRow::size)
+                        .sum();
     }
 
     private static Picture picture(PictureRow row) {

@@ -2,6 +2,7 @@ package famulus.server.demo;
 
 import famulus.core.field.About;
 import famulus.core.field.FieldType;
+import famulus.core.proof.Note;
 import famulus.server.cupboard.HouseStyleService;
 import famulus.server.cupboard.PictureService;
 import famulus.server.demo.DemoRecords.Grower;
@@ -203,7 +204,8 @@ class DemoData implements ApplicationRunner {
     }
 
     private void keep(Wish wish, Proof proof, Colleague sender) {
-        if (proof.notes().isEmpty() && !proof.person().addresses().isEmpty()) {
+        if (proof.notes().stream().noneMatch(Note::stops)
+                && !proof.person().addresses().isEmpty()) {
             outbox.keepSent(
                     wish.id(),
                     wish.template().id(),

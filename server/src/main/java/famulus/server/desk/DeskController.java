@@ -6,6 +6,7 @@ import famulus.core.merge.MergeParser;
 import famulus.core.merge.Program;
 import famulus.core.message.MessageSource;
 import famulus.core.message.body.Mode;
+import famulus.core.message.render.Rendering;
 import famulus.server.desk.FieldFinderService.FoundField;
 import famulus.server.desk.MessageDraftService.MessageDraft;
 import famulus.server.desk.ProofPeopleMapper.ProofPerson;
@@ -23,6 +24,7 @@ import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -117,7 +119,13 @@ class DeskController {
                 request.footer()));
         For to = new For(request.kind(), request.id(), request.deal());
         Proof proof = proofs.proof(source, request.about(), to, asking, Given.NOTHING);
-        return ShownProof.of(proof, request.about(), renderings.shown(proof, request.about()));
+        return shown(proof, request.about());
+    }
+
+    private ShownProof shown(Proof proof, About about) {
+        Optional<Rendering> rendering = renderings.shown(proof, about);
+        return ShownProof.of(
+                proof, about, rendering, rendering.map(renderings::heavy).orElse(List.of()));
     }
 
     /** The fields that can be put in, with what each prints for one person. */
@@ -166,7 +174,7 @@ class DeskController {
         For to = new For(request.kind(), request.id(), request.deal());
         MessageDraft draft = messages.begin(request.template(), to, request.sender(), given, asking);
         return new BegunMessage(
-                ShownProof.of(draft.proof(), draft.about(), renderings.shown(draft.proof(), draft.about())),
+                shown(draft.proof(), draft.about()),
                 draft.template().map(template -> template.name()).orElse(""),
                 draft.template().map(template -> template.version()).orElse(0),
                 draft.about(),

@@ -48,11 +48,18 @@ public class MessageDraftService {
             throw Refusal.because("no-person", "Choose the person to write to.");
         }
         Colleague sender = sender(senderId, asking);
-        Optional<Template> template = Optional.ofNullable(templateId).map(templates::get);
+        Optional<Template> template = Optional.ofNullable(templateId).map(id -> templates.forUse(id, asking));
         About about = template.map(Template::about)
                 .orElse(to.kind() == CrmKind.LEAD ? About.LEAD : to.deal() == null ? About.CONTACT : About.DEAL);
         MessageSource source = template.map(templates::source).orElse(new MessageSource("", "", ""));
         return new MessageDraft(proofs.proof(source, about, to, sender, given), template, about, sender);
+    }
+
+    /** Merges a template for a person as it would leave, to be looked at by colleagues; it goes out as whoever asks. */
+    public MessageDraft test(UUID templateId, For to, Colleague asking) {
+        Template template = templates.get(templateId);
+        Proof proof = proofs.proof(templates.source(template), template.about(), to, asking, Given.NOTHING);
+        return new MessageDraft(proof, Optional.of(template), template.about(), asking);
     }
 
     /** Agents write as themselves; assistants as any agent or keeper. */

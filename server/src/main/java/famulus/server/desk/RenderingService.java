@@ -8,9 +8,14 @@ import famulus.core.message.render.Rendering;
 import famulus.core.message.render.ToRender;
 import famulus.core.message.render.ToRender.DealLines;
 import famulus.core.message.render.ToRender.ProofMarks;
+import famulus.core.proof.Heavy;
+import famulus.core.proof.Note;
+import famulus.server.cupboard.PictureService;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.records.DealService;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -20,11 +25,19 @@ import org.springframework.stereotype.Service;
 @Service
 public class RenderingService {
     private final DealService deals;
+    private final PictureService pictures;
     private final Clock clock;
 
-    RenderingService(DealService deals, Clock clock) {
+    RenderingService(DealService deals, PictureService pictures, Clock clock) {
         this.deals = deals;
+        this.pictures = pictures;
         this.clock = clock;
+    }
+
+    /** What is to be said of the weight of a message. */
+    List<Note> heavy(Rendering rendering) {
+        return Heavy.notes(
+                rendering.html().getBytes(StandardCharsets.UTF_8).length, pictures.weight(rendering.pictures()));
     }
 
     /** As it is seen on the desk: what came from where is marked, and pictures come from the library. */

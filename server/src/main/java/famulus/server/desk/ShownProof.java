@@ -19,6 +19,7 @@ import famulus.core.merge.Piece;
 import famulus.core.merge.Program;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.body.Block;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Keys;
@@ -44,6 +45,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A proof as the browser shows it.
@@ -68,17 +70,16 @@ public record ShownProof(
      * @param text its plain twin
      * @param bytes how large the HTML is
      * @param attached the names of the files that go along
+     * @param slots the strings of the body that are written here
+     * @param conditions of blocks and bands, by identifier, as sentences
      */
-    public record ShownRendering(String html, String text, int bytes, List<String> attached, List<ShownBlock> blocks) {}
-
-    /**
-     * A block of a design.
-     *
-     * @param kind what it is
-     * @param shownWhen the condition it is shown under, as a sentence; empty for always
-     * @param slots its strings that can be written in
-     */
-    public record ShownBlock(String id, String kind, String shownWhen, List<ShownSlot> slots) {}
+    public record ShownRendering(
+            String html,
+            String text,
+            int bytes,
+            List<String> attached,
+            List<ShownSlot> slots,
+            Map<String, String> conditions) {}
 
     /**
      * A string of a design that can be written in.
@@ -176,7 +177,7 @@ public record ShownProof(
     /** Where a value is kept. */
     public record ValuePlace(CrmKind kind, UUID id, String field) {}
 
-    /** A margin note; {@code level} is STOP or QUERY. */
+    /** A margin note; {@code level} is STOP or QUERY, {@code block} the block it is about, empty for words. */
     public record ShownNote(
             String code,
             Note.Level level,
@@ -186,13 +187,18 @@ public record ShownProof(
             int start,
             int end,
             List<String> nearest,
-            @Schema(nullable = true) ShownFix fix) {}
+            @Schema(nullable = true) ShownFix fix,
+            String block) {}
 
     /** A change of the draft that mends what a note is about. */
     public record ShownFix(String label, int start, int end, String text) {}
 
-    /** Makes a proof ready to be shown. */
-    static ShownProof of(Proof proof, About about, Optional<Rendering> rendering) {
+    /**
+     * Makes a proof ready to be shown.
+     *
+     * @param heavy what is to be said of its weight
+     */
+    static ShownProof of(Proof proof, About about, Optional<Rendering> rendering, List<Note> heavy) {
         Person person = proof.person();
         ShownPart body = part(proof, about, MessagePart.BODY);
         return new ShownProof(
@@ -208,40 +214,43 @@ public record ShownProof(
                 part(proof, about, MessagePart.SUBJECT),
                 part(proof, about, MessagePart.PREVIEW_TEXT),
                 body,
-                proof.notes().stream().map(ShownProof::note).toList(),
+                Stream.concat(proof.notes().stream(), heavy.stream())
+                        .map(ShownProof::note)
+                        .toList(),
                 asks(proof),
                 words(proof.merged().body().text()),
                 rendering.map(one -> rendering(one, proof, body.chips())).orElse(null));
     }
 
-    /** The blocks of the body in their order; what the house style says is not written here. */
-    private static List<ShownBlock> blocks(Layout layout, List<Chip> chips) {
-        Map<Integer, String> conditions = new HashMap<>();
-        chips.stream()
-                .filter(chip -> chip.role() == Role.WHEN)
-                .forEach(chip -> conditions.put(chip.start(), chip.label()));
-        Map<String, List<ShownSlot>> slots = new HashMap<>();
-        Map<String, String> whens = new HashMap<>();
-        for (BodyText.Slot slot : layout.text().slots()) {
-            if (slot.key().equals(Keys.when(slot.owner()))) {
-                whens.put(slot.owner(), conditions.getOrDefault(slot.start(), ""));
-            } else if (!slot.key().endsWith("/end")) {
-                slots.computeIfAbsent(slot.owner(), any -> new ArrayList<>())
-                        .add(new ShownSlot(slot.key(), slot.start(), slot.end()));
-            }
-        }
-        return layout.design()
+    /** The strings of the body that are written here; what the house style says is not, nor what a signature does. */
+    private static List<ShownSlot> slots(Layout layout) {
+        Set<String> signatures = layout.design()
                 .body()
                 .blocks()
-                .map(block -> new ShownBlock(
-                        block.id(),
-                        block.content().kind(),
-                        whens.getOrDefault(block.id(), ""),
-                        // What a signature says stands in the sender's profile.
-                        block.content() instanceof Content.Signature
-                                ? List.of()
-                                : slots.getOrDefault(block.id(), List.of())))
+                .filter(block -> block.content() instanceof Content.Signature)
+                .map(Block::id)
+                .collect(Collectors.toSet());
+        return layout.text().slots().stream()
+                .filter(slot -> !layout.text().ofHouseStyle(slot.start()) && !signatures.contains(slot.owner()))
+                .filter(slot -> !slot.key().equals(Keys.when(slot.owner()))
+                        && !slot.key().endsWith("/end"))
+                .map(slot -> new ShownSlot(slot.key(), slot.start(), slot.end()))
                 .toList();
+    }
+
+    /** The conditions of blocks and bands as sentences. */
+    private static Map<String, String> conditions(Layout layout, List<Chip> chips) {
+        Map<Integer, String> sentences = new HashMap<>();
+        chips.stream()
+                .filter(chip -> chip.role() == Role.WHEN)
+                .forEach(chip -> sentences.put(chip.start(), chip.label()));
+        Map<String, String> conditions = new LinkedHashMap<>();
+        for (BodyText.Slot slot : layout.text().slots()) {
+            if (slot.key().equals(Keys.when(slot.owner()))) {
+                conditions.put(slot.owner(), sentences.getOrDefault(slot.start(), ""));
+            }
+        }
+        return conditions;
     }
 
     private static ShownRendering rendering(Rendering rendering, Proof proof, List<Chip> chips) {
@@ -250,7 +259,8 @@ public record ShownProof(
                 rendering.text(),
                 rendering.html().getBytes(StandardCharsets.UTF_8).length,
                 rendering.calendars().stream().map(Rendering.Calendar::name).toList(),
-                proof.source().layout().map(layout -> blocks(layout, chips)).orElse(List.of()));
+                proof.source().layout().map(ShownProof::slots).orElse(List.of()),
+                proof.source().layout().map(layout -> conditions(layout, chips)).orElse(Map.of()));
     }
 
     private static List<ShownAsk> asks(Proof proof) {
@@ -491,7 +501,8 @@ public record ShownProof(
                 note.fix()
                         .map(fix -> new ShownFix(
                                 fix.label(), fix.span().start(), fix.span().end(), fix.text()))
-                        .orElse(null));
+                        .orElse(null),
+                note.block());
     }
 
     private static int words(String text) {

@@ -17,6 +17,7 @@ import java.util.UUID;
  * @param houseStyle null for the usual one
  * @param header which header of the house style; empty for its first one, as with the footer
  * @param version counts kept changes
+ * @param readyVersion which of them others use; null while it has never been marked ready
  */
 public record Template(
         UUID id,
@@ -32,6 +33,7 @@ public record Template(
         String header,
         String footer,
         int version,
+        @Schema(nullable = true) Integer readyVersion,
         UUID ownerId,
         String ownerName,
         Instant changedAt,

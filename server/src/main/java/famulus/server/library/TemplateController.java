@@ -1,12 +1,16 @@
 package famulus.server.library;
 
 import famulus.core.field.About;
+import famulus.core.message.compare.Change;
 import famulus.server.library.StarterService.Starter;
 import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.TemplateService.TemplateLine;
 import famulus.server.library.TemplateService.UsingTemplate;
+import famulus.server.library.TemplateVersionService.LastTest;
+import famulus.server.library.TemplateVersionService.Version;
 import famulus.server.records.CrmKind;
 import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -25,16 +29,20 @@ import org.springframework.web.bind.annotation.RestController;
 class TemplateController {
     private final TemplateService templates;
     private final StarterService starters;
+    private final TemplateVersionService versions;
 
-    TemplateController(TemplateService templates, StarterService starters) {
+    TemplateController(TemplateService templates, StarterService starters, TemplateVersionService versions) {
         this.templates = templates;
+        this.versions = versions;
         this.starters = starters;
     }
 
     record ChangedTemplate(int version, Draft draft) {}
 
-    /** A template with what whoever asks may do with it. */
-    record OpenTemplate(Template template, boolean mayChange) {}
+    record MarkedReady(int version) {}
+
+    /** A template with what whoever asks may do with it; {@code lastTest} is null when there was none. */
+    record OpenTemplate(Template template, boolean mayChange, @Schema(nullable = true) LastTest lastTest) {}
 
     @GetMapping
     List<TemplateLine> lines(Colleague asking, @RequestParam(defaultValue = "") String search) {
@@ -89,7 +97,33 @@ class TemplateController {
         return open(templates.restore(id, asking), asking);
     }
 
-    private static OpenTemplate open(Template template, Colleague asking) {
-        return new OpenTemplate(template, TemplateService.mayChange(template.ownerId(), asking));
+    /** The kept versions, newest first. */
+    @GetMapping("/{id}/versions")
+    List<Version> versions(Colleague asking, @PathVariable UUID id) {
+        return versions.all(id);
+    }
+
+    /** What has changed since a version, block by block and word by word. */
+    @GetMapping("/{id}/versions/{version}/changes")
+    List<Change> changes(Colleague asking, @PathVariable UUID id, @PathVariable int version) {
+        return versions.changes(id, version);
+    }
+
+    @PostMapping("/{id}/versions/{version}/restore")
+    OpenTemplate restoreVersion(Colleague asking, @PathVariable UUID id, @PathVariable int version) {
+        return open(versions.restore(id, version, asking), asking);
+    }
+
+    /** Marks what a template says now as what others use. */
+    @PostMapping("/{id}/ready")
+    OpenTemplate ready(Colleague asking, @PathVariable UUID id, @RequestBody MarkedReady marked) {
+        return open(versions.ready(id, marked.version(), asking), asking);
+    }
+
+    private OpenTemplate open(Template template, Colleague asking) {
+        return new OpenTemplate(
+                template,
+                TemplateService.mayChange(template.ownerId(), asking),
+                versions.lastTest(template.id()).orElse(null));
     }
 }

@@ -24,6 +24,8 @@ interface TemplateMapper {
             String ownerName,
             Instant changedAt,
             String mode,
+            int version,
+            Integer readyVersion,
             int used,
             Instant lastUsedByMe) {}
 
@@ -65,13 +67,51 @@ interface TemplateMapper {
     @Update("update template set deleted_at = null where id = #{id}")
     void restore(UUID id);
 
+    /** A kept version; {@code reason} is one of {@link TemplateVersionService.Reason}. */
+    record VersionRow(int version, Instant changedAt, String changedBy, String reason) {}
+
+    List<VersionRow> versions(UUID id);
+
+    Optional<Template> version(@Param("id") UUID id, @Param("version") int version);
+
+    /** Keeps what a template says now, if that is the version meant and it is not kept already. */
     @Insert(
             """
-            insert into template_version (template_id, version, name, subject, preview_text, body, mode, design, kept_at)
-            select id, version, name, subject, preview_text, body, mode, design, #{at}
+            insert into template_version
+              (template_id, version, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header,
+               footer, changed_at, changed_by, reason, kept_at)
+            select id, version, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header,
+                   footer, changed_at, changed_by, #{reason}, #{at}
             from template t
-            where t.id = #{id}
+            where t.id = #{id} and t.version = #{version}
               and not exists (select 1 from template_version v where v.template_id = t.id and v.version = t.version)
             """)
-    void keepVersion(@Param("id") UUID id, @Param("at") Instant at);
+    void keepVersion(
+            @Param("id") UUID id,
+            @Param("version") int version,
+            @Param("reason") String reason,
+            @Param("at") Instant at);
+
+    @Update("update template_version set reason = #{reason} where template_id = #{id} and version = #{version}")
+    void reason(@Param("id") UUID id, @Param("version") int version, @Param("reason") String reason);
+
+    @Select("select count(*) from template where id = #{id} and (changed_by <> #{by} or changed_at < #{since})")
+    int otherSitting(@Param("id") UUID id, @Param("by") UUID by, @Param("since") Instant since);
+
+    @Update("update template set ready_version = #{version} where id = #{id}")
+    void ready(@Param("id") UUID id, @Param("version") Integer version);
+
+    /** The newest test of a template. */
+    record TestRow(int version, Instant at, String by) {}
+
+    @Select(
+            """
+            select m.template_version as version, m.created_at as at, c.first_name as "by"
+            from outgoing_message m
+            join colleague c on c.id = m.written_by
+            where m.template_id = #{id} and m.test
+            order by m.created_at desc
+            limit 1
+            """)
+    Optional<TestRow> lastTest(UUID id);
 }

@@ -26,6 +26,7 @@ import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -44,6 +45,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class TemplateService {
     private static final int LONGEST_LINE = 500;
     private static final int LONGEST_BODY = 200_000;
+    private static final Duration SITTING = Duration.ofHours(1);
 
     private final TemplateMapper mapper;
     private final Ids ids;
@@ -111,6 +113,7 @@ public class TemplateService {
     /**
      * A line of the library.
      *
+     * @param stage whether others can use it
      * @param used how many messages were written from it
      * @param mayChange whether whoever asks may change it
      */
@@ -123,9 +126,27 @@ public class TemplateService {
             String owner,
             Instant changedAt,
             Mode mode,
+            Stage stage,
             int used,
             boolean mayChange,
             boolean mine) {}
+
+    /** How far a template is. */
+    public enum Stage {
+        /** Never marked ready: only whose it is uses it. */
+        DRAFT,
+        /** Others use what it says. */
+        READY,
+        /** Others use what it said when it was marked ready. */
+        CHANGED
+    }
+
+    private static Stage stage(TemplateRow line) {
+        if (line.readyVersion() == null) {
+            return Stage.DRAFT;
+        }
+        return line.readyVersion() == line.version() ? Stage.READY : Stage.CHANGED;
+    }
 
     /** A stretch of a subject as it is read in a list: words, or a field by its label. */
     public record SubjectPart(String text, boolean field) {}
@@ -144,6 +165,7 @@ public class TemplateService {
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
         return mapper.lines(SearchWords.of(search), asking.id()).stream()
                 .filter(line -> fits(About.valueOf(line.about()), about))
+                .filter(line -> line.readyVersion() != null || line.ownerId().equals(asking.id()))
                 .sorted(Comparator.comparing((TemplateRow line) -> !named(line, search))
                         .thenComparing(line -> !line.about().equals(about.name()))
                         .thenComparing(TemplateRow::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()))
@@ -174,6 +196,7 @@ public class TemplateService {
                 line.ownerName(),
                 line.changedAt(),
                 Mode.valueOf(line.mode()),
+                stage(line),
                 line.used(),
                 mayChange(line.ownerId(), asking),
                 line.ownerId().equals(asking.id()));
@@ -238,6 +261,23 @@ public class TemplateService {
         return mapper.byId(id, false).orElseThrow(() -> Refusal.missing("This template"));
     }
 
+    /**
+     * A template as somebody uses it to write: their own as it is now, another's as it was when it was marked ready.
+     * Refused while that has never been done.
+     */
+    public Template forUse(UUID id, Colleague asking) {
+        Template template = get(id);
+        if (template.ownerId().equals(asking.id())) {
+            return template;
+        }
+        if (template.readyVersion() == null) {
+            throw Refusal.because("not-ready", template.ownerName() + " has not marked this template ready yet.");
+        }
+        return template.readyVersion() == template.version()
+                ? template
+                : mapper.version(id, template.readyVersion()).orElse(template);
+    }
+
     /** Whether somebody may change a template. */
     public static boolean mayChange(UUID owner, Colleague who) {
         return owner.equals(who.id()) || who.is(Role.KEEPER, Role.ADMINISTRATOR);
@@ -258,20 +298,7 @@ public class TemplateService {
     public Template duplicate(UUID id, Colleague by) {
         Template original = get(id);
         String name = original.name() + " (copy)";
-        return add(
-                new Draft(
-                        name.substring(0, Math.min(name.length(), 120)),
-                        original.purpose(),
-                        original.about(),
-                        original.subject(),
-                        original.previewText(),
-                        original.body(),
-                        original.mode(),
-                        original.design(),
-                        original.houseStyle(),
-                        original.header(),
-                        original.footer()),
-                by);
+        return add(draft(original).named(name.substring(0, Math.min(name.length(), 120))), by);
     }
 
     /**
@@ -284,6 +311,11 @@ public class TemplateService {
         Template before = get(id);
         mustBeAllowed(before, by);
         check(draft);
+        Instant now = clock.instant();
+        // What somebody comes to after a while, or after another, can be brought back as it was.
+        if (mapper.otherSitting(id, by.id(), now.minus(SITTING)) > 0) {
+            mapper.keepVersion(id, version, TemplateVersionService.Reason.SITTING.name(), now);
+        }
         if (mapper.update(template(id, draft, version, before.ownerId()), by.id()) == 0) {
             throw Refusal.changedMeanwhile(before.changedBy() + " changed this template meanwhile.");
         }
@@ -309,18 +341,20 @@ public class TemplateService {
         return get(id);
     }
 
-    /** Keeps what a template says now, because a message is about to be written from it. */
+    /** Keeps what a template says, because a message is about to be written from it, or has been. */
     @Transactional
-    public void keepVersion(UUID id) {
-        mapper.keepVersion(id, clock.instant());
+    public void keepVersion(UUID id, int version, TemplateVersionService.Reason reason) {
+        mapper.keepVersion(id, version, reason.name(), clock.instant());
     }
 
-    /** Puts a template in place with its own identifier; for the demo's data. */
+    /** Puts a template in place with its own identifier, ready for everybody; for the demo's data. */
     public void keep(UUID id, Draft draft, UUID owner, Instant at) {
         mapper.insert(template(id, draft, 1, owner, at));
+        mapper.keepVersion(id, 1, TemplateVersionService.Reason.READY.name(), at);
+        mapper.ready(id, 1);
     }
 
-    private static void mustBeAllowed(Template template, Colleague by) {
+    static void mustBeAllowed(Template template, Colleague by) {
         if (!mayChange(template.ownerId(), by)) {
             throw Refusal.forbidden(
                     "This is " + template.ownerName() + "’s template. Duplicate it to make it your own.");
@@ -348,6 +382,7 @@ public class TemplateService {
                 draft.header(),
                 draft.footer(),
                 version,
+                null,
                 owner,
                 "",
                 at,
@@ -373,7 +408,12 @@ public class TemplateService {
 
     /** A template as the core reads it, in its house style. */
     public MessageSource source(Template template) {
-        return source(new Draft(
+        return source(draft(template));
+    }
+
+    /** What a template says. */
+    static Draft draft(Template template) {
+        return new Draft(
                 template.name(),
                 template.purpose(),
                 template.about(),
@@ -384,7 +424,7 @@ public class TemplateService {
                 template.design(),
                 template.houseStyle(),
                 template.header(),
-                template.footer()));
+                template.footer());
     }
 
     private void check(Draft draft) {

@@ -40,7 +40,8 @@ final class People {
             left join document doc on doc.id = (
               select x.id from document x where x.deal_id = d.id order by x.state_on desc, x.name, x.id limit 1)
             """;
-    private static final String WRITTEN = "from outgoing_message m where m.person_id = p.id and m.state <> 'REFUSED'";
+    private static final String WRITTEN =
+            "from outgoing_message m where m.person_id = p.id and m.state <> 'REFUSED' and not m.test";
     private static final String HEARD = "from history_entry h where h.record_id = p.id and h.kind = ";
 
     private final CrmKind kind;

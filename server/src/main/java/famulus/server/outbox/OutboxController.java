@@ -5,6 +5,7 @@ import famulus.server.outbox.OutboxService.Run;
 import famulus.server.outbox.OutboxService.ToSend;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -22,8 +23,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class OutboxController {
     private final OutboxService outbox;
+    private final TestService tests;
 
-    OutboxController(OutboxService outbox) {
+    OutboxController(OutboxService outbox, TestService tests) {
+        this.tests = tests;
         this.outbox = outbox;
     }
 
@@ -55,7 +58,8 @@ class OutboxController {
             @Schema(nullable = true) Instant nextAttemptAt,
             String lastAnswer,
             Instant createdAt,
-            @Schema(nullable = true) Instant sentAt) {}
+            @Schema(nullable = true) Instant sentAt,
+            boolean test) {}
 
     record Outbox(int waiting, List<OutboxLine> lines) {}
 
@@ -89,6 +93,27 @@ class OutboxController {
                         message.subject(),
                         message.body()),
                 asking));
+    }
+
+    /**
+     * A template to be sent to colleagues as a test.
+     *
+     * @param version what it was when it was looked at
+     * @param deal null for none
+     * @param to whose inboxes
+     */
+    record TestToSend(int version, CrmKind kind, UUID person, @Schema(nullable = true) UUID deal, List<UUID> to) {}
+
+    record SentTests(int sent) {}
+
+    /** Sends a template to colleagues, merged for one person, as it would leave. */
+    @PostMapping("/api/templates/{id}/tests")
+    SentTests test(Colleague asking, @PathVariable UUID id, @RequestBody TestToSend test) {
+        if (test.kind() == null || test.person() == null) {
+            throw Refusal.because("no-person", "Choose the person to merge it for.");
+        }
+        For to = new For(test.kind(), test.person(), test.deal());
+        return new SentTests(tests.send(id, test.version(), to, test.to() == null ? List.of() : test.to(), asking));
     }
 
     @GetMapping("/api/messages/{id}")
@@ -135,6 +160,7 @@ class OutboxController {
                 row.nextAttemptAt(),
                 row.lastAnswer() == null ? "" : row.lastAnswer(),
                 row.createdAt(),
-                row.sentAt());
+                row.sentAt(),
+                row.test());
     }
 }

@@ -25,19 +25,20 @@ interface OutboxMapper {
             Instant nextAttemptAt,
             String lastAnswer,
             Instant createdAt,
-            Instant sentAt) {}
+            Instant sentAt,
+            boolean test) {}
 
     @Insert(
             """
             insert into outgoing_message
               (id, message_id, template_id, template_version, written_by, sender_id, person_kind, person_id, deal_id,
                to_address, from_address, subject, preview_text, body, pieces, source, state, attempts,
-               next_attempt_at, last_answer, maybe_repeated, created_at, sent_at)
+               next_attempt_at, last_answer, maybe_repeated, created_at, sent_at, test)
             values
               (#{id}, #{messageId}, #{templateId}, #{templateVersion}, #{writtenBy}, #{senderId}, #{personKind},
                #{personId}, #{dealId}, #{toAddress}, #{fromAddress}, #{subject}, #{previewText}, #{body}, #{pieces},
                #{source}, #{state}, #{attempts}, #{nextAttemptAt}, #{lastAnswer}, #{maybeRepeated}, #{createdAt},
-               #{sentAt})
+               #{sentAt}, #{test})
             """)
     void insert(OutgoingMessage message);
 
@@ -82,7 +83,7 @@ interface OutboxMapper {
     @Select(
             """
             select m.id, m.subject, m.to_address, m.person_kind, m.person_id, c.first_name as sender_name, m.state,
-                   m.attempts, m.next_attempt_at, m.last_answer, m.created_at, m.sent_at
+                   m.attempts, m.next_attempt_at, m.last_answer, m.created_at, m.sent_at, m.test
             from outgoing_message m
             join colleague c on c.id = m.sender_id
             order by case when m.state in ('WAITING', 'SENDING', 'REFUSED') then 0 else 1 end,

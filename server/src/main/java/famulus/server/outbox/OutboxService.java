@@ -4,7 +4,9 @@ import famulus.core.field.Path;
 import famulus.core.merge.Merged;
 import famulus.core.merge.Origin;
 import famulus.core.merge.Piece;
+import famulus.core.message.MessagePart;
 import famulus.core.message.render.Rendering;
+import famulus.core.proof.Note;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
 import famulus.server.cupboard.PictureService;
@@ -15,6 +17,7 @@ import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.RenderingService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.outbox.MimeWriter.AttachedFile;
 import famulus.server.outbox.MimeWriter.InlinePicture;
 import famulus.server.outbox.MimeWriter.Mailbox;
@@ -158,7 +161,7 @@ public class OutboxService {
 
     private void keep(
             ToSend message, MessageDraft draft, Colleague asking, PersonAddress address, String subject, Words words) {
-        draft.template().map(Template::id).ifPresent(templates::keepVersion);
+        draft.template().ifPresent(one -> templates.keepVersion(one.id(), one.version(), Reason.USED));
         Instant now = clock.instant();
         Person person = draft.proof().person();
         String messageId = "<" + message.id() + "@" + domain() + ">";
@@ -193,7 +196,8 @@ public class OutboxService {
                 "",
                 false,
                 now,
-                null));
+                null,
+                false));
     }
 
     private void check(ToSend message, MessageDraft draft, String subject, String body) {
@@ -207,6 +211,12 @@ public class OutboxService {
         if (open || broken) {
             throw Refusal.because("gap", "Something is missing still. Fill the marked places, then send.");
         }
+        draft.proof().notes().stream()
+                .filter(note -> note.stops() && (designed ? !note.block().isEmpty() : stillFiller(note, draft, body)))
+                .findFirst()
+                .ifPresent(note -> {
+                    throw Refusal.because(note.code(), note.title() + ". " + note.remedy());
+                });
         if (subject.isEmpty()) {
             throw Refusal.field("subject", "There is no subject. Say in a line what it is about.");
         }
@@ -221,6 +231,14 @@ public class OutboxService {
         });
     }
 
+    /** Whether words that were to be replaced still stand in what is sent, however it was changed by hand. */
+    private static boolean stillFiller(Note note, MessageDraft draft, String body) {
+        String text = draft.proof().source().text(note.part());
+        return note.code().equals("filler")
+                && note.part() == MessagePart.BODY
+                && body.contains(text.substring(note.span().start(), note.span().end()));
+    }
+
     private static boolean leftBroken(Merged merged, String text) {
         return merged.pieces().stream()
                 .anyMatch(piece -> piece.origin() == Origin.BROKEN
@@ -228,7 +246,7 @@ public class OutboxService {
     }
 
     /** What is rendered with the pictures and files that go along. */
-    private Words words(Rendering rendering) {
+    Words words(Rendering rendering) {
         List<InlinePicture> inline = new ArrayList<>();
         for (String id : rendering.pictures()) {
             PictureContent picture = pictures.content(id)
@@ -306,7 +324,7 @@ public class OutboxService {
         return literals;
     }
 
-    private String domain() {
+    String domain() {
         return properties.mailDomain().isEmpty() ? team.house().domain() : properties.mailDomain();
     }
 
@@ -406,6 +424,7 @@ public class OutboxService {
                 "",
                 false,
                 at,
-                at));
+                at,
+                false));
     }
 }

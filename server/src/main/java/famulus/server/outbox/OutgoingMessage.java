@@ -13,6 +13,7 @@ import java.util.UUID;
  * @param pieces where each stretch of it came from, as JSON
  * @param source the bytes on the wire (RFC 5322)
  * @param maybeRepeated whether it was handed over again because the mail server's answer was lost
+ * @param test whether it went to a colleague to be looked at
  */
 record OutgoingMessage(
         UUID id,
@@ -37,4 +38,5 @@ record OutgoingMessage(
         String lastAnswer,
         boolean maybeRepeated,
         Instant createdAt,
-        Instant sentAt) {}
+        Instant sentAt,
+        boolean test) {}

@@ -112,7 +112,12 @@ final class HtmlDocument {
                 .toList();
         for (Block block : shown) {
             boolean text = block.content() instanceof Content.Text || block.content() instanceof Content.Signature;
-            html.open("div", "style", "margin:0 0 " + style.space() * 3 / 4 + "px;" + (text ? "" : "max-width:600px;"));
+            html.open(
+                    "div",
+                    "data-block",
+                    proved(block),
+                    "style",
+                    "margin:0 0 " + style.space() * 3 / 4 + "px;" + (text ? "" : "max-width:600px;"));
             html.endLine();
             blocks.content(block, 600);
             html.close("div").endLine();
@@ -214,6 +219,11 @@ final class HtmlDocument {
         html.line("</tr></table>").line("</td></tr>");
     }
 
+    /** Which block a part of the page is, where it is looked at on the desk; what leaves does not say. */
+    private String proved(Block block) {
+        return message.proof() == null ? "" : block.id();
+    }
+
     private static String upright(Column column) {
         return switch (column.upright()) {
             case TOP -> "top";
@@ -237,6 +247,8 @@ final class HtmlDocument {
             html.raw("<tr>")
                     .open(
                             "td",
+                            "data-block",
+                            proved(block),
                             "class",
                             classes(block.hiddenOnSmall(), look),
                             "style",

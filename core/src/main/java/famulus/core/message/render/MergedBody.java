@@ -3,44 +3,24 @@ package famulus.core.message.render;
 import famulus.core.field.Value;
 import famulus.core.merge.Origin;
 import famulus.core.merge.Piece;
-import famulus.core.message.body.BodyText;
-import famulus.core.message.body.BodyText.Slot;
 import famulus.core.message.body.Keys;
 import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Marks;
 import famulus.core.message.body.RichText.Paragraph;
 import famulus.core.message.body.RichText.Run;
+import famulus.core.message.body.SlotPieces;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** Merged pieces, sorted back to the strings they came from. */
 final class MergedBody {
     private final ToRender message;
-    private final Map<String, List<Piece>> bySlot = new HashMap<>();
+    private final SlotPieces slots;
 
     MergedBody(ToRender message) {
         this.message = message;
-        BodyText text = message.text();
-        List<Slot> slots = text.slots();
-        int at = 0;
-        for (Piece piece : message.merged().pieces()) {
-            int start = piece.span().start();
-            while (at > 0 && slots.get(at).start() > start) {
-                at--;
-            }
-            while (at + 1 < slots.size() && slots.get(at + 1).start() <= start) {
-                at++;
-            }
-            if (at < slots.size()
-                    && start >= slots.get(at).start()
-                    && start < slots.get(at).end()) {
-                bySlot.computeIfAbsent(slots.get(at).key(), any -> new ArrayList<>())
-                        .add(piece);
-            }
-        }
+        this.slots = new SlotPieces(message.text(), message.merged());
     }
 
     /** Whether a block or band with such a condition is shown to this person. */
@@ -126,6 +106,6 @@ final class MergedBody {
     }
 
     private List<Piece> pieces(String key) {
-        return bySlot.getOrDefault(key, List.of());
+        return slots.of(key);
     }
 }

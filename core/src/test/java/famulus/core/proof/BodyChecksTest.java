@@ -1,0 +1,251 @@
+package famulus.core.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.core.field.Path;
+import famulus.core.field.Value;
+import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merger;
+import famulus.core.message.MessagePart;
+import famulus.core.message.MessageProgram;
+import famulus.core.message.MessageSource;
+import famulus.core.message.body.Align;
+import famulus.core.message.body.Band;
+import famulus.core.message.body.Block;
+import famulus.core.message.body.Body;
+import famulus.core.message.body.Column;
+import famulus.core.message.body.Content;
+import famulus.core.message.body.Contrast;
+import famulus.core.message.body.Design;
+import famulus.core.message.body.HouseStyle;
+import famulus.core.message.body.Look;
+import famulus.core.message.body.Mode;
+import famulus.core.message.body.RichText;
+import famulus.core.message.body.RichText.Kind;
+import famulus.core.message.body.RichText.Marks;
+import famulus.core.message.body.RichText.Paragraph;
+import famulus.core.message.body.RichText.Run;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What the proofreader finds in blocks. */
+class BodyChecksTest {
+    private static final Map<Path, Value> VALUES =
+            Map.of(Path.of("deal.plan_link"), new Value.Text("https://brindlewing.example/plan"));
+
+    private static List<Note> read(String subject, String preview, Content... contents) {
+        Block[] blocks = new Block[contents.length];
+        for (int i = 0; i < contents.length; i++) {
+            blocks[i] = Block.of("b" + i, contents[i]);
+        }
+        return read(subject, preview, "", blocks);
+    }
+
+    private static List<Note> read(String subject, String preview, String background, Block... blocks) {
+        Band band = new Band(
+                "band",
+                List.of(new Column(1, Column.Upright.TOP, List.of(blocks))),
+                new Look(-1, -1, -1, -1, background, 0, ""),
+                "",
+                false);
+        Design design = new Design(Mode.DESIGNED, new Body(List.of(band)), HouseStyle.BARE, "", "");
+        MessageSource source = MessageSource.designed(subject, preview, design);
+        MessageProgram program = source.parse();
+        Merger merger = new Merger(new MergeSettings(Locale.UK, ZoneOffset.UTC, Instant.EPOCH));
+        return Proofreader.standard()
+                .read(new ProofSubject(
+                        source,
+                        Map.of(),
+                        program.merge(merger, path -> Optional.ofNullable(VALUES.get(path))),
+                        "Ines",
+                        Path::toString,
+                        false));
+    }
+
+    private static Content.Text text(String words) {
+        return new Content.Text(RichText.plain(words));
+    }
+
+    private static Content.Button button(String link) {
+        return new Content.Button("Read it", link, Align.START, "", "");
+    }
+
+    private static Content.Picture picture(String id, String description) {
+        return new Content.Picture(id, 240, Align.START, description, "");
+    }
+
+    private static Content.Text run(String words, Marks marks) {
+        return new Content.Text(
+                new RichText(List.of(new Paragraph(Kind.PARAGRAPH, Align.START, List.of(new Run(words, marks))))));
+    }
+
+    @Test
+    void hasNothingToSayAboutAGoodMessage() {
+        assertThat(read(
+                        "Hives in May",
+                        "What we bring, and when",
+                        text("We come on Tuesday."),
+                        picture("bee", "A bee"),
+                        button("https://brindlewing.example/plan"),
+                        button("{deal.plan_link}"),
+                        button("mailto:signe@brindlewing.example")))
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "#",
+                "#top",
+                "https://",
+                "mailto:",
+                "http://example.com/x",
+                "https://www.yourdomain.example",
+                "https://your-company.test/a",
+                "https://a b.example",
+                "javascript:alert(1)",
+                "www.brindlewing.example"
+            })
+    void stopsAtAButtonThatLeadsNowhere(String address) {
+        assertThat(read("Hives", "Soon", text("Hello"), button(address)))
+                .singleElement()
+                .satisfies(note -> {
+                    assertThat(note.code()).isEqualTo("link-nowhere");
+                    assertThat(note.stops()).isTrue();
+                    assertThat(note.block()).isEqualTo("b1");
+                    assertThat(note.title()).isEqualTo("The button leads nowhere");
+                });
+    }
+
+    @Test
+    void offersTheBeginningOfAnAddress() {
+        assertThat(read("Hives", "Soon", button("brindlewing.example/plan")))
+                .singleElement()
+                .satisfies(note -> assertThat(note.fix().orElseThrow().text()).isEqualTo("https://"));
+    }
+
+    @Test
+    void leavesAnAddressAloneWhoseFieldIsMissing() {
+        assertThat(read("Hives", "Soon", button("https://brindlewing.example/{deal.number}")))
+                .extracting(Note::code)
+                .containsExactly("gap");
+    }
+
+    @Test
+    void readsLinksInTextStillsAndSocialLinks() {
+        Marks nowhere = new Marks(false, false, false, false, "", 0, "http://");
+        assertThat(read(
+                        "Hives",
+                        "Soon",
+                        run("here", nowhere),
+                        new Content.VideoStill("", "", "A film", 480),
+                        new Content.SocialLinks(
+                                List.of(
+                                        new Content.SocialLink("Web", ""),
+                                        new Content.SocialLink("Web", "https://b.example")),
+                                Align.START)))
+                .extracting(Note::title)
+                .containsExactly(
+                        "A link leads nowhere", "The video still leads nowhere", "A social link leads nowhere");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Lorem ipsum dolor sit amet",
+                "Your text here",
+                "[insert date]",
+                "[Firma]",
+                "Hello [[FirstName]]",
+                "Hello %FIRST_NAME%",
+                "Hello <<Name>>",
+                "Hello «Vorname»",
+                "Price TBC",
+                "We met XX times"
+            })
+    void stopsAtFiller(String words) {
+        assertThat(read("Hives", "Soon", text(words))).singleElement().satisfies(note -> {
+            assertThat(note.code()).isEqualTo("filler");
+            assertThat(note.stops()).isTrue();
+        });
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "100 % of 20 % of it",
+                "Size XXL",
+                "a < b << c",
+                "[see page 4]",
+                "Call us #1",
+                "Our text is here",
+                "Who? What??"
+            })
+    void takesOrdinaryWordsForWhatTheyAre(String words) {
+        assertThat(read("Hives", "Soon", text(words))).isEmpty();
+    }
+
+    @Test
+    void asksAboutWhatAnInboxCutsOffOrShowsTwice() {
+        assertThat(read("x".repeat(61), "", text("Hello")))
+                .extracting(Note::code)
+                .containsExactly("subject-long", "preview-missing");
+        assertThat(read("Hives", "hives ", text("Hello")))
+                .extracting(Note::title)
+                .containsExactly("The preview text repeats the subject");
+    }
+
+    @Test
+    void wantsPicturesThatAreThereAndDescribed() {
+        assertThat(read("Hives", "Soon", text("Hello"), picture("bee", ""), picture("", "A bee")))
+                .extracting(Note::code, Note::block)
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple("no-description", "b1"),
+                        org.assertj.core.groups.Tuple.tuple("picture-lost", "b2"));
+    }
+
+    @Test
+    void readsColoursOnTheirBackground() {
+        Marks grey = new Marks(false, false, false, false, "#999999", 0, "");
+        assertThat(read("Hives", "Soon", run("Hello", grey))).singleElement().satisfies(note -> {
+            assertThat(note.title()).isEqualTo("These words are hard to read (2.8 : 1)");
+            assertThat(note.stops()).isFalse();
+        });
+        Marks large = new Marks(false, false, false, false, "#8a8a8a", 28, "");
+        assertThat(read("Hives", "Soon", run("Hello", large))).isEmpty();
+        assertThat(read("Hives", "Soon", "#1d2530", Block.of("b0", text("Hello"))))
+                .extracting(Note::code)
+                .containsExactly("contrast");
+        assertThat(read("Hives", "Soon", new Content.Button("Go", "https://b.example", Align.START, "#ffffff", "")))
+                .extracting(Note::title)
+                .containsExactly("The button’s words are hard to read (1.0 : 1)");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"#000000,#ffffff,21.0", "#ffffff,#ffffff,1.0", "#777777,#ffffff,4.48", "#767676,#ffffff,4.54"})
+    void computesContrastAsTheGuidelinesDo(String one, String other, double ratio) {
+        assertThat(Contrast.ratio(one, other)).isCloseTo(ratio, org.assertj.core.data.Offset.offset(0.01));
+        assertThat(Contrast.ratio(other, one)).isEqualTo(Contrast.ratio(one, other));
+    }
+
+    @Test
+    void weighs() {
+        assertThat(Stream.of(Heavy.notes(100_000, 1_000_000)).flatMap(List::stream))
+                .isEmpty();
+        assertThat(Heavy.notes(100_001, 0)).extracting(Note::code).containsExactly("heavy");
+        assertThat(Heavy.notes(10, 1_500_000))
+                .extracting(Note::title)
+                .containsExactly("The pictures weigh 1.5 MB together");
+        assertThat(Heavy.notes(10, 1_500_000).getFirst().part()).isEqualTo(MessagePart.BODY);
+    }
+}

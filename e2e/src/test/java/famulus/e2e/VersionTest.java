@@ -1,0 +1,95 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A template on its way: tested, marked ready, changed, compared, brought back. */
+class VersionTest extends BrowserTest {
+    @Test
+    void aTestIsSentToColleaguesAsItWouldLeave() {
+        Page page = beginFrom("Signe", "Delivery notice", "Tested notice");
+        assertThat(page.getByText("not tested")).isVisible();
+        goToEnd(page, textbox(page, "Block 1, text"));
+        page.keyboard().type(" Bring gloves.");
+        page.keyboard().press("Control+Enter");
+        page.getByLabel("Dov Marchbanks").check();
+        button(page, "Send the test").click();
+        assertThat(page.getByText("The test is on its way to 2 inboxes.")).isVisible();
+        assertThat(page.getByText(Pattern.compile("^tested "))).isVisible();
+        goToEnd(page, textbox(page, "Block 1, text"));
+        page.keyboard().type(" And boots.");
+        assertThat(page.getByText("changed since its test")).isVisible();
+
+        link(page, "Practice post").click();
+        page.getByText(Pattern.compile("^dov\\.")).first().click();
+        assertThat(message(page).getByText("Bring gloves.")).isVisible();
+        assertThat(message(page).getByText("Dear Despina")).isVisible();
+        // What was tested is in the outbox, and in nobody's history.
+        link(page, "Outbox").click();
+        assertThat(page.getByText("test by Signe").first()).isVisible();
+        find(page, "Despina Anthopoulou");
+        assertThat(page.getByRole(AriaRole.MAIN).getByText("Tested notice")).hasCount(0);
+    }
+
+    @Test
+    void whatCouldNotLeaveIsNotTested() {
+        Page page = beginFrom("Signe", "Delivery notice", "Not yet");
+        textbox(page, "Block 1, text").focus();
+        page.keyboard().press("Alt+a");
+        button(page, "Button").click();
+        page.keyboard().type("See more");
+        assertThat(button(page, "Mark ready")).isDisabled();
+        page.keyboard().press("Control+Enter");
+        button(page, "Send the test").click();
+        assertThat(page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
+                .containsText("It could not leave like this: The button leads nowhere.");
+    }
+
+    @Test
+    void othersUseWhatWasMarkedReadyUntilItIsMarkedAgain() {
+        Page page = beginFrom("Signe", "Delivery notice", "Marked notice");
+        Page dov = openAs("Dov", "/people");
+        find(dov, "Ines Okafor-Brandt");
+        dov.keyboard().press("w");
+        dov.keyboard().type("Marked notice");
+        assertThat(dov.getByText("No template fits")).isVisible();
+        button(page, "Mark ready").click();
+        assertThat(button(page, "Ready")).isDisabled();
+        goToEnd(page, textbox(page, "Block 1, text"));
+        page.keyboard().type(" Half a thought");
+        assertThat(page.getByText(Pattern.compile("changed since it was ready")))
+                .isVisible();
+
+        dov.reload();
+        dov.keyboard().press("w");
+        dov.keyboard().type("Marked notice");
+        dov.getByRole(AriaRole.OPTION).first().click();
+        assertThat(message(dov).getByText("Please note the day")).isVisible();
+        assertThat(message(dov).getByText("Half a thought")).hasCount(0);
+    }
+
+    @Test
+    void versionsAreComparedWordByWordAndBroughtBack() {
+        Page page = beginFrom("Signe", "Delivery notice", "Compared notice");
+        button(page, "Mark ready").click();
+        assertThat(button(page, "Ready")).isVisible();
+        goToEnd(page, textbox(page, "Block 1, text"));
+        page.keyboard().type(" Bring gloves.");
+        page.keyboard().press("Alt+a");
+        button(page, "Rule").click();
+        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        button(page, "More").click();
+        link(page, "Versions").click();
+        Locator changes = page.getByLabel("What has changed since");
+        assertThat(changes.locator("ins").first()).hasText(" Bring gloves.");
+        assertThat(changes.getByText("Divider 2")).isVisible();
+        button(page, "Bring this version back").click();
+        assertThat(textbox(page, "Block 1, text")).not().containsText("gloves");
+        assertThat(page.getByText("It is as it was.")).isVisible();
+    }
+}

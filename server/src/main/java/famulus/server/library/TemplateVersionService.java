@@ -1,0 +1,109 @@
+package famulus.server.library;
+
+import famulus.core.message.compare.Change;
+import famulus.core.message.compare.Comparison;
+import famulus.server.library.TemplateMapper.TestRow;
+import famulus.server.platform.Events;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * The versions of a template. One is kept when it is marked ready, used, tested, before an older one is brought back, and
+ * before somebody goes on with it after a while or after a colleague.
+ */
+@Service
+public class TemplateVersionService {
+    private final TemplateMapper mapper;
+    private final TemplateService templates;
+    private final Events events;
+    private final Clock clock;
+
+    TemplateVersionService(TemplateMapper mapper, TemplateService templates, Events events, Clock clock) {
+        this.mapper = mapper;
+        this.templates = templates;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** Why a version was kept. */
+    public enum Reason {
+        READY,
+        USED,
+        TESTED,
+        SITTING,
+        REPLACED
+    }
+
+    /**
+     * A kept version.
+     *
+     * @param ready whether it is the one that others use
+     */
+    public record Version(int version, Instant changedAt, String changedBy, Reason reason, boolean ready) {}
+
+    /** When a template was sent as a test last, and which version. */
+    public record LastTest(int version, Instant at, String by) {}
+
+    /** The kept versions, newest first. */
+    public List<Version> all(UUID id) {
+        Template now = templates.get(id);
+        return mapper.versions(id).stream()
+                .map(row -> new Version(
+                        row.version(),
+                        row.changedAt(),
+                        row.changedBy(),
+                        Reason.valueOf(row.reason()),
+                        now.readyVersion() != null && now.readyVersion() == row.version()))
+                .toList();
+    }
+
+    /** What has changed from a version to what the template says now. */
+    public List<Change> changes(UUID id, int version) {
+        return Comparison.of(templates.source(version(id, version)), templates.source(templates.get(id)));
+    }
+
+    /**
+     * Marks a template ready: others use what it says now until it is marked again.
+     *
+     * @param version what it was when it was read; refused when somebody has kept another change since
+     */
+    @Transactional
+    public Template ready(UUID id, int version, Colleague by) {
+        Template now = templates.get(id);
+        TemplateService.mustBeAllowed(now, by);
+        if (now.version() != version) {
+            throw Refusal.changedMeanwhile(now.changedBy() + " changed this template meanwhile.");
+        }
+        mapper.keepVersion(id, version, Reason.READY.name(), clock.instant());
+        mapper.reason(id, version, Reason.READY.name());
+        mapper.ready(id, version);
+        events.tell("template", id.toString());
+        return templates.get(id);
+    }
+
+    /** Brings a version back, as a change of its own. What the template said is kept before. */
+    @Transactional
+    public Template restore(UUID id, int version, Colleague by) {
+        Template now = templates.get(id);
+        TemplateService.mustBeAllowed(now, by);
+        Template old = version(id, version);
+        mapper.keepVersion(id, now.version(), Reason.REPLACED.name(), clock.instant());
+        return templates.change(id, now.version(), TemplateService.draft(old), by);
+    }
+
+    /** The newest test of a template, if there was one. */
+    public Optional<LastTest> lastTest(UUID id) {
+        return mapper.lastTest(id).map((TestRow row) -> new LastTest(row.version(), row.at(), row.by()));
+    }
+
+    private Template version(UUID id, int version) {
+        return mapper.version(id, version).orElseThrow(() -> Refusal.missing("This version"));
+    }
+}

@@ -1,0 +1,154 @@
+package famulus.server.outbox;
+
+import famulus.core.proof.Note;
+import famulus.server.desk.MessageDraftService;
+import famulus.server.desk.MessageDraftService.MessageDraft;
+import famulus.server.desk.RenderingService;
+import famulus.server.library.Template;
+import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateVersionService.Reason;
+import famulus.server.outbox.MimeWriter.Mailbox;
+import famulus.server.outbox.MimeWriter.Words;
+import famulus.server.platform.Events;
+import famulus.server.platform.Refusal;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.records.PeopleContext.Person;
+import famulus.server.team.Colleague;
+import famulus.server.team.TeamService;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Sends a template to colleagues as it would leave, merged for one person: the same bytes but for whom it goes to. It is
+ * in the outbox, and in nobody's history.
+ */
+@Service
+class TestService {
+    private static final int MOST = 20;
+
+    private final OutboxMapper mapper;
+    private final OutboxWorker worker;
+    private final OutboxService outbox;
+    private final MessageDraftService drafts;
+    private final RenderingService renderings;
+    private final TemplateService templates;
+    private final TeamService team;
+    private final Events events;
+    private final Clock clock;
+
+    TestService(
+            OutboxMapper mapper,
+            OutboxWorker worker,
+            OutboxService outbox,
+            MessageDraftService drafts,
+            RenderingService renderings,
+            TemplateService templates,
+            TeamService team,
+            Events events,
+            Clock clock) {
+        this.mapper = mapper;
+        this.worker = worker;
+        this.outbox = outbox;
+        this.drafts = drafts;
+        this.renderings = renderings;
+        this.templates = templates;
+        this.team = team;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /**
+     * Sends.
+     *
+     * @param version what the template was when it was looked at; refused when it has changed since
+     * @param merged whom it is merged for
+     * @param to colleagues, at least one
+     * @return how many messages are in line
+     */
+    @Transactional
+    public int send(UUID id, int version, For merged, List<UUID> to, Colleague asking) {
+        Template template = templates.get(id);
+        if (template.version() != version) {
+            throw Refusal.changedMeanwhile(template.changedBy() + " changed this template meanwhile.");
+        }
+        List<Colleague> colleagues = colleagues(to);
+        MessageDraft draft = drafts.test(id, merged, asking);
+        draft.proof().notes().stream().filter(Note::stops).findFirst().ifPresent(note -> {
+            throw Refusal.because(note.code(), "It could not leave like this: " + note.title() + ". " + note.remedy());
+        });
+        templates.keepVersion(id, version, Reason.TESTED);
+        Words words = renderings
+                .mail(draft.proof())
+                .map(outbox::words)
+                .orElseGet(
+                        () -> Words.plain(draft.proof().merged().body().text().strip()));
+        List<UUID> made = new ArrayList<>();
+        for (Colleague colleague : colleagues) {
+            made.add(keep(template, draft, colleague, words, asking));
+        }
+        made.forEach(worker::line);
+        events.tell("template", id.toString());
+        made.forEach(one -> events.tell("outbox", one.toString()));
+        return made.size();
+    }
+
+    private List<Colleague> colleagues(List<UUID> to) {
+        if (to.isEmpty()) {
+            throw Refusal.field("to", "Choose who is to get it.");
+        }
+        if (to.size() > MOST) {
+            throw Refusal.field("to", "A test goes to " + MOST + " colleagues at most.");
+        }
+        return to.stream()
+                .distinct()
+                .map(one -> team.find(one)
+                        .filter(Colleague::active)
+                        .orElseThrow(() -> Refusal.field("to", "One of them is no colleague any more.")))
+                .toList();
+    }
+
+    private UUID keep(Template template, MessageDraft draft, Colleague to, Words words, Colleague asking) {
+        UUID id = UUID.randomUUID();
+        Instant now = clock.instant();
+        Person person = draft.proof().person();
+        String messageId = "<" + id + "@" + outbox.domain() + ">";
+        String subject = draft.proof().merged().subject().text().strip();
+        mapper.insert(new OutgoingMessage(
+                id,
+                messageId,
+                template.id(),
+                template.version(),
+                asking.id(),
+                asking.id(),
+                person.kind().word(),
+                person.id(),
+                person.deal().orElse(null),
+                to.email(),
+                asking.email(),
+                subject,
+                draft.proof().merged().previewText().text(),
+                words.text(),
+                "[]",
+                MimeWriter.write(
+                        messageId,
+                        new Mailbox(asking.name(), asking.email()),
+                        new Mailbox(to.name(), to.email()),
+                        subject,
+                        words,
+                        now),
+                MessageState.WAITING,
+                0,
+                now,
+                "",
+                false,
+                now,
+                null,
+                true));
+        return id;
+    }
+}

@@ -1,0 +1,116 @@
+<script lang="ts">
+  import { ask, sentence } from '../api/client';
+  import { shortcuts } from '../app/keys.svelte';
+  import { go } from '../app/router';
+  import Button from '../ui/Button.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import type { DeskState } from './deskState.svelte';
+  import TestSlip from './TestSlip.svelte';
+
+  /** What can be done with the template as a whole. */
+  let { desk, stops }: { desk: DeskState; stops: number } = $props();
+
+  let testing = $state(false);
+  let tester = $state<HTMLButtonElement>();
+  let more = $state(false);
+  let opener = $state<HTMLButtonElement>();
+  const id = $derived(desk.id);
+  const ready = $derived(desk.stage === 'ready');
+
+  $effect(() =>
+    shortcuts([{ key: 'Ctrl+Enter', label: 'Send a test', run: () => (testing = true), always: true }]),
+  );
+
+  async function markReady() {
+    try {
+      const version = await desk.flush();
+      await ask('post', '/api/templates/{id}/ready', { params: { id }, body: { version } });
+      await desk.reread();
+      notify('It is ready. Others use it as it is now.');
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  async function duplicate() {
+    try {
+      const made = await ask('post', '/api/templates/{id}/duplicate', { params: { id } });
+      go(`/templates/${made.template.id}`);
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  async function remove() {
+    const name = desk.draft?.name;
+    try {
+      await ask('delete', '/api/templates/{id}', { params: { id } });
+      go('/templates');
+      notify(`“${name}” is deleted.`, {
+        undo: async () => {
+          await ask('post', '/api/templates/{id}/restore', { params: { id } });
+        },
+      });
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  function empty() {
+    more = false;
+    const { subject, previewText, body, design } = desk.draft!;
+    desk.change(
+      {
+        subject: '',
+        previewText: '',
+        body: '',
+        design: design ? JSON.stringify({ version: 1, bands: [] }) : '',
+      },
+      true,
+    );
+    notify('The draft is empty.', {
+      undo: async () => desk.change({ subject, previewText, body, design }, true),
+    });
+  }
+</script>
+
+<Button bind:element={opener} aria-expanded={more} onclick={() => (more = !more)}>More</Button>
+{#if desk.mayChange}
+  <Button bind:element={tester} title="Ctrl+Enter" onclick={() => (testing = !testing)}>Test it</Button>
+  <Button
+    main
+    disabled={ready || stops > 0}
+    title={stops ? 'Deal with the stops first' : 'Others use it as it is now'}
+    onclick={() => void markReady()}>{ready ? 'Ready' : 'Mark ready'}</Button
+  >
+{/if}
+{#if testing}<TestSlip {desk} anchor={tester} onclose={() => (testing = false)} />{/if}
+{#if more}
+  <Slip title="This template" anchor={opener} placement="bottom-end" onclose={() => (more = false)}>
+    <p class="ways">
+      <a href="/templates/{id}/versions">Versions</a>
+      <Button quiet onclick={() => void duplicate()}>Duplicate</Button>
+      {#if desk.mayChange}
+        <Button quiet onclick={empty}>Empty the draft</Button>
+        <Button quiet danger onclick={() => void remove()}>Delete template</Button>
+      {/if}
+    </p>
+  </Slip>
+{/if}
+
+<style>
+  .ways {
+    display: grid;
+    gap: 2px;
+    justify-items: start;
+    margin-left: -6px;
+  }
+
+  a {
+    padding: 3px 6px;
+    color: var(--act);
+    font-weight: 600;
+    text-decoration: none;
+  }
+</style>

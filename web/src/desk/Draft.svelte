@@ -1,0 +1,455 @@
+<script lang="ts">
+  import { tick, untrack } from 'svelte';
+  import type { Schemas } from '../api/client';
+  import { shortcuts } from '../app/keys.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import ChipSlip from './ChipSlip.svelte';
+  import ChoiceSlip from './ChoiceSlip.svelte';
+  import DraftField from './DraftField.svelte';
+  import { bandOf, blockOf, readBody, stringAt, withString, type Block, type Paragraph } from './body/body';
+  import BandSlip from './body/BandSlip.svelte';
+  import BlockSlip from './body/BlockSlip.svelte';
+  import type { Composing } from './body/composing.svelte';
+  import Drawer from './body/Drawer.svelte';
+  import Kinds from './body/Kinds.svelte';
+  import { stringLabel } from './body/kinds';
+  import { lengthsOf } from './body/richText';
+  import Sheet from './body/Sheet.svelte';
+  import { richField, Slots } from './body/slots';
+  import type { DeskState } from './deskState.svelte';
+  import { isMark, type Chip } from './draftText';
+  import { branchChip, otherwiseChip } from './finding';
+
+  /** The draft: subject, preview text, and the body as one text or as blocks, with the slips of what stands in them. */
+  type Part = Schemas['ShownNote']['part'];
+  type Note = Schemas['ShownNote'];
+  let {
+    desk,
+    composing,
+    notes,
+    onmoved,
+  }: {
+    desk: DeskState;
+    composing: Composing;
+    notes: Note[];
+    /** Lines may stand elsewhere now. */
+    onmoved: () => void;
+  } = $props();
+
+  /** The texts: subject, preview text, and the body, or each string of its blocks. */
+  const texts: Record<string, DraftField | undefined> = {};
+  let slots = $state.raw(new Slots([], () => []));
+  let chip = $state<{ chip: Chip; key: string; at: number; anchor: HTMLElement } | null>(null);
+  let drawn = $state(false);
+  let dropped = $state<{ id: string; file: File } | null>(null);
+  let section = $state<HTMLElement>();
+  /** The block the cursor was in last. */
+  let last: string | undefined;
+
+  const designed = $derived(!!desk.draft?.mode && desk.draft.mode !== 'PLAIN');
+  const bodyNotes = $derived(notes.filter((note) => note.part === 'BODY'));
+  const sentences = $derived(new Map(Object.entries(desk.proof?.rendering?.conditions ?? {})));
+
+  /** A text that has moved is made anew before the old one goes, which then is not the one that is known. */
+  function put(key: string, one: DraftField | undefined) {
+    if (one) texts[key] = one;
+    else delete texts[key];
+  }
+
+  function textOf(block: Block | undefined): Paragraph[] {
+    return (block?.text as Paragraph[] | undefined) ?? [];
+  }
+
+  /** Takes in what the server read: where everything stands, and which fields there are. */
+  export function read(draft: Schemas['Draft'], proof: Schemas['ShownProof']): void {
+    texts.SUBJECT?.chipUp(draft.subject, proof.subject.chips);
+    texts.PREVIEW_TEXT?.chipUp(draft.previewText, proof.previewText.chips);
+    if (!proof.rendering) {
+      texts.BODY?.chipUp(draft.body, proof.body.chips);
+      return;
+    }
+    const body = readBody(draft.design);
+    slots = new Slots(proof.rendering.slots, (id) => lengthsOf(textOf(blockOf(body, id))));
+    for (const [field, text] of Object.entries(texts)) {
+      if (!text || !/[/#]/.test(field)) continue;
+      const [id, key] = split(field);
+      const block = blockOf(body, id);
+      if (!block) continue;
+      const proved = key === undefined ? JSON.stringify(textOf(block)) : stringAt(block, key);
+      text.chipUp(proved, slots.within(proof.body.chips, field));
+    }
+  }
+
+  /** The block of a field, and its string; none for its formatted text. */
+  function split(field: string): [string, string | undefined] {
+    const at = field.search(/[/#]/);
+    return [field.slice(0, at), field[at] === '#' ? undefined : field.slice(at + 1)];
+  }
+
+  /** The text that a place of a part lies in, and where in it. */
+  function spot(part: Part, at: number): { key: string; at: number } {
+    if (part !== 'BODY' || !designed) return { key: part, at };
+    const { field, at: within } = slots.spot(at);
+    return { key: field, at: within };
+  }
+
+  function partOf(id: string): HTMLElement | null | undefined {
+    return section?.querySelector<HTMLElement>(`[data-part="${CSS.escape(id)}"]`);
+  }
+
+  /** Goes to a place of the words, or to a block. */
+  export function goTo(part: Part, at: number, block?: string | null): void {
+    const { key, at: within } = spot(part, at);
+    if (block && !key.startsWith(block)) partOf(block)?.querySelector<HTMLElement>('[data-handle]')?.focus();
+    else texts[key]?.goTo(within);
+  }
+
+  /** Where a note stands, from the top of the window. */
+  export function topOf(note: Note): number {
+    const { key, at } = spot(note.part, note.start);
+    if (note.block && !key.startsWith(note.block)) {
+      return partOf(note.block)?.getBoundingClientRect().top ?? 0;
+    }
+    return texts[key]?.topOf(at) ?? 0;
+  }
+
+  /** Puts other words in the place of a stretch, and the cursor there. */
+  export function replace(part: Part, start: number, end: number, words: string): void {
+    const { key, at } = spot(part, start);
+    texts[key]?.replaceSource(at, at + end - start, words);
+    texts[key]?.focus();
+  }
+
+  /** Goes to a word of a block, the how manieth of its kind there; to the block's first text when it is not written there. */
+  export function goToWord(block: string, word: string, nth: number): void {
+    const fields = Object.keys(texts).filter((field) => field.startsWith(block));
+    const holder = word ? fields.find((field) => texts[field]?.goToWord(word, nth)) : undefined;
+    if (holder) return;
+    if (fields.length) texts[fields[0]]?.goTo(0);
+    else partOf(block)?.querySelector<HTMLElement>('[data-handle]')?.focus();
+  }
+
+  export function focusSubject(): void {
+    texts.SUBJECT?.focus();
+  }
+
+  /**
+   * Changes the chip that a slip was opened for, even when the slip has been closed before the answer came; while it is
+   * open it stays beside its chip.
+   */
+  function changer(opened: NonNullable<typeof chip>): (changed: Chip) => void {
+    const { key, at } = opened;
+    return (changed) => {
+      const anchor = texts[key]?.replaceChip(at, changed);
+      if (chip?.key === key && chip.at === at) {
+        chip = { ...chip, chip: changed, anchor: anchor ?? chip.anchor };
+      }
+    };
+  }
+
+  /** A branch like the first one a new choice has, until the writer says when it prints. */
+  function anotherBranch(): Chip {
+    const first = desk.fields[0];
+    return branchChip(false, `${first?.path ?? 'today'} is filled`, `${first?.label ?? 'Today'} is filled`);
+  }
+
+  function goBack(way: 1 | -1) {
+    if (desk.goBack(way)) void tick().then(onmoved);
+  }
+
+  /** The block or band that has the focus. */
+  function current(): string | undefined {
+    return (document.activeElement as HTMLElement | null)?.closest<HTMLElement>('[data-part]')?.dataset.part;
+  }
+
+  function onCurrent(run: (id: string) => void) {
+    const id = current();
+    if (id && composing.editable) run(id);
+  }
+
+  $effect(() =>
+    shortcuts([
+      { key: 'Ctrl+z', label: 'Take the last change back', run: () => goBack(-1) },
+      { key: 'Ctrl+y', label: 'Do it again', run: () => goBack(1) },
+      {
+        key: 'Alt+a',
+        label: 'Add a block',
+        run: () => {
+          if (!designed || !composing.editable) return;
+          last = current() ?? last;
+          drawn = !drawn;
+        },
+        always: true,
+      },
+      {
+        key: 'Alt+ArrowUp',
+        label: 'Move the block up',
+        run: () => onCurrent((id) => composing.step(id, -1)),
+        always: true,
+      },
+      {
+        key: 'Alt+ArrowDown',
+        label: 'Move the block down',
+        run: () => onCurrent((id) => composing.step(id, 1)),
+        always: true,
+      },
+      {
+        key: 'Alt+D',
+        label: 'Duplicate the block (Alt+Shift+D)',
+        run: () => onCurrent((id) => composing.duplicate(id)),
+        always: true,
+      },
+      {
+        key: 'Alt+s',
+        label: 'Settings of the block',
+        run: () =>
+          onCurrent((id) => {
+            const anchor = partOf(id)?.querySelector<HTMLElement>('[data-handle]');
+            if (anchor) composing.open(id, anchor);
+          }),
+        always: true,
+      },
+    ]),
+  );
+
+  function changeString(block: string, key: string, words: string) {
+    const there = blockOf(composing.body, block);
+    if (!there || stringAt(there, key) === words) return;
+    composing.change(block, withString(there, key, words));
+    onmoved();
+  }
+
+  function changeText(block: string, paragraphs: string) {
+    composing.change(block, { text: JSON.parse(paragraphs) as Paragraph[] });
+    onmoved();
+  }
+</script>
+
+{#snippet field(
+  key: string,
+  label: string,
+  source: string,
+  chips: Chip[],
+  about: Note[],
+  how: { oneLine?: boolean; rich?: boolean; placeholder: string },
+  onchange: (next: string) => void,
+)}
+  <DraftField
+    bind:this={() => texts[key], (one: DraftField | undefined) => put(key, one)}
+    {label}
+    {source}
+    {chips}
+    fields={desk.fields}
+    about={desk.draft!.about}
+    filled={desk.filled}
+    notes={about}
+    met={desk.met}
+    {...how}
+    editable={desk.mayChange}
+    {onchange}
+    onchip={(one, at, anchor) => (chip = { chip: one, key, at, anchor })}
+    onback={goBack}
+  />
+{/snippet}
+
+{#snippet part(which: Part, label: string, oneLine: boolean, placeholder: string)}
+  {@const key = which === 'SUBJECT' ? 'subject' : which === 'PREVIEW_TEXT' ? 'previewText' : 'body'}
+  {@render field(
+    which,
+    label,
+    desk.draft![key],
+    untrack(() => desk.proof![key].chips),
+    notes.filter((note) => note.part === which),
+    { oneLine, placeholder },
+    (next) => {
+      if (next === desk.draft?.[key]) return;
+      desk.change({ [key]: next });
+      onmoved();
+    },
+  )}
+{/snippet}
+
+<section class="draft" aria-label="Draft" bind:this={section} onfocusin={() => (last = current() ?? last)}>
+  {#key desk.generation}
+    <div class="line">
+      <span aria-hidden="true">Subject</span>
+      {@render part('SUBJECT', 'Subject', true, 'what it is about, in a line')}
+    </div>
+    <div class="line">
+      <span aria-hidden="true">Preview text</span>
+      {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
+    </div>
+    <div class="sheet" class:blocks={designed}>
+      {#if designed}
+        <Sheet
+          {composing}
+          {sentences}
+          onpicture={(block, anchor, file) => {
+            dropped = file ? { id: block.id, file } : null;
+            if (composing.editable) composing.open(block.id, anchor);
+          }}
+        >
+          {#snippet text(block, key, placeholder)}
+            {@const name = `${block.id}/${key}`}
+            {@render field(
+              name,
+              `Block ${composing.numbers.get(block.id)}, ${stringLabel(block.kind, key)}`,
+              stringAt(block, key),
+              untrack(() => slots.within(desk.proof!.body.chips, name)),
+              slots.within(bodyNotes, name),
+              { oneLine: true, placeholder },
+              (next) => changeString(block.id, key, next),
+            )}
+          {/snippet}
+          {#snippet rich(block, placeholder)}
+            {@const name = richField(block.id)}
+            {@render field(
+              name,
+              `Block ${composing.numbers.get(block.id)}, ${stringLabel(block.kind, '')}`,
+              JSON.stringify(textOf(block)),
+              untrack(() => slots.within(desk.proof!.body.chips, name)),
+              slots.within(bodyNotes, name),
+              { rich: true, placeholder },
+              (next) => changeText(block.id, next),
+            )}
+          {/snippet}
+        </Sheet>
+      {:else}
+        {@render part('BODY', 'Text', false, 'Write the message. Type { to put in a field.')}
+      {/if}
+    </div>
+  {/key}
+  {#if designed && desk.mayChange}
+    <Drawer {composing} bind:open={drawn} after={() => last} />
+  {/if}
+</section>
+{#if composing.adding}
+  {@const { place, anchor } = composing.adding}
+  <Slip title="Add here" {anchor} wide onclose={() => (composing.adding = null)}>
+    <Kinds
+      onchoose={(kind) => {
+        const to = place;
+        composing.adding = null;
+        composing.add(kind, to);
+      }}
+    />
+  </Slip>
+{/if}
+{#if composing.slip && desk.draft}
+  {@const { id, anchor } = composing.slip}
+  {#key id}
+    {#if bandOf(composing.body, id)}
+      <BandSlip
+        {composing}
+        {id}
+        {anchor}
+        about={desk.draft.about}
+        fields={desk.fields}
+        onclose={() => (composing.slip = null)}
+      />
+    {:else}
+      <BlockSlip
+        {composing}
+        {id}
+        {anchor}
+        about={desk.draft.about}
+        fields={desk.fields}
+        file={dropped?.id === id ? dropped.file : undefined}
+        onclose={() => {
+          composing.slip = null;
+          dropped = null;
+        }}
+      />
+    {/if}
+  {/key}
+{/if}
+{#if chip && isMark(chip.chip) && desk.draft}
+  {@const open = chip}
+  {@const marks = texts[open.key]?.choice(open.at) ?? []}
+  {@const end = marks.at(-1)}
+  {@const lastMark = marks.at(-2)}
+  {#key `${open.key} ${open.at}`}
+    <ChoiceSlip
+      chip={open.chip}
+      anchor={open.anchor}
+      about={desk.draft.about}
+      fields={desk.fields}
+      editable={desk.mayChange}
+      hasOtherwise={lastMark !== undefined && lastMark.chip.role === 'OTHERWISE' && !lastMark.chip.label}
+      onchanged={changer(open)}
+      onbranch={() => {
+        const before =
+          lastMark && lastMark.chip.role === 'OTHERWISE' && !lastMark.chip.label ? lastMark : end;
+        if (before) texts[open.key]?.addBranch(before.position, anotherBranch());
+        chip = null;
+      }}
+      onotherwise={() => {
+        if (end) texts[open.key]?.addBranch(end.position, otherwiseChip());
+        chip = null;
+      }}
+      onremovebranch={() => {
+        texts[open.key]?.removeBranch(open.at);
+        chip = null;
+      }}
+      onremove={(keepWords) => {
+        texts[open.key]?.removeChoice(open.at, keepWords);
+        chip = null;
+      }}
+      onclose={() => (chip = null)}
+    />
+  {/key}
+{:else if chip && desk.draft && desk.proof}
+  {@const open = chip}
+  <ChipSlip
+    chip={open.chip}
+    anchor={open.anchor}
+    about={desk.draft.about}
+    kind={desk.proof.person.kind}
+    fields={desk.fields}
+    personName={desk.proof.person.name}
+    editable={desk.mayChange}
+    onchanged={changer(open)}
+    onmended={() => void desk.mended()}
+    onremove={() => {
+      texts[open.key]?.removeChip(open.at);
+      chip = null;
+    }}
+    onclose={() => (chip = null)}
+  />
+{/if}
+
+<style>
+  .draft {
+    display: flex;
+    flex-direction: column;
+    min-width: 0;
+    padding: 14px 20px 0;
+  }
+
+  .line {
+    display: grid;
+    grid-template-columns: 84px minmax(0, 1fr);
+    align-items: baseline;
+    padding: 4px 0;
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  .line > span {
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  .sheet {
+    flex: 1;
+    min-height: 420px;
+    margin: 14px 0 30px;
+    padding: 14px 22px 30px;
+    border: 1px solid var(--rule);
+    background: var(--sheet);
+    font-size: 15px;
+  }
+
+  .blocks {
+    padding: 8px 0 20px 4px;
+  }
+</style>

@@ -1,0 +1,209 @@
+<script lang="ts">
+  import type { About } from '../../library/about';
+  import Button from '../../ui/Button.svelte';
+  import Slip from '../../ui/Slip.svelte';
+  import Condition from '../Condition.svelte';
+  import type { FoundField } from '../finding';
+  import { bandOf, MOST_COLUMNS, withColumns, withShare, type Band, type Column, type Look } from './body';
+  import type { Composing } from './composing.svelte';
+  import LookFields from './LookFields.svelte';
+
+  /** The settings of a band: its columns and their widths, its box, when it is shown. */
+  let {
+    composing,
+    id,
+    anchor,
+    about,
+    fields,
+    onclose,
+  }: {
+    composing: Composing;
+    id: string;
+    anchor: HTMLElement;
+    about: About;
+    fields: FoundField[];
+    onclose: () => void;
+  } = $props();
+
+  const UPRIGHTS = ['top', 'middle', 'bottom'] as const;
+  const band = $derived(bandOf(composing.body, id));
+  const editable = $derived(composing.editable);
+  let conditioned = $state(false);
+
+  function put(part: Partial<Band>) {
+    composing.change(id, part, true);
+  }
+
+  function share(text: string): number {
+    return Math.min(Math.max(Math.round(Number(text)) || 1, 1), 100);
+  }
+</script>
+
+{#if band}
+  <Slip title={composing.called(id)} {anchor} placement="bottom-start" wide {onclose}>
+    <fieldset disabled={!editable}>
+      <p class="row" role="group" aria-label="Columns">
+        <span>columns</span>
+        {#each Array.from({ length: MOST_COLUMNS }, (_, at) => at + 1) as count (count)}
+          <button
+            aria-pressed={band.columns.length === count}
+            onclick={() => composing.put(withColumns(composing.body, id, count))}>{count}</button
+          >
+        {/each}
+      </p>
+      {#each band.columns as column, at (at)}
+        <p class="row">
+          <span>column {at + 1}</span>
+          {#if band.columns.length > 1}
+            <label
+              >part of the width
+              <input
+                type="number"
+                min="1"
+                max="100"
+                value={column.share ?? 1}
+                onchange={(event) =>
+                  composing.put(
+                    withShare(composing.body, id, at, { share: share(event.currentTarget.value) }),
+                  )}
+              /></label
+            >
+          {/if}
+          <label
+            >stands
+            <select
+              value={column.upright ?? 'top'}
+              onchange={(event) =>
+                composing.put(
+                  withShare(composing.body, id, at, {
+                    upright: event.currentTarget.value as Column['upright'],
+                  }),
+                )}
+            >
+              {#each UPRIGHTS as one (one)}<option>{one}</option>{/each}
+            </select></label
+          >
+        </p>
+      {/each}
+      <LookFields
+        look={band.look ?? {}}
+        onchange={(look: Look) => put({ look: Object.keys(look).length ? look : undefined })}
+      />
+      <label class="row">
+        <input
+          type="checkbox"
+          checked={band.hiddenOnSmall === true}
+          onchange={(event) => put({ hiddenOnSmall: event.currentTarget.checked || undefined })}
+        /> not on small screens
+      </label>
+    </fieldset>
+    {#if band.shownWhen || conditioned}
+      <p class="row"><span>Shown when</span></p>
+      <Condition
+        given={band.shownWhen || `${fields[0]?.path ?? 'today'} is filled`}
+        label="When this band is shown"
+        {about}
+        {fields}
+        {editable}
+        onchanged={(written) => put({ shownWhen: written })}
+      />
+    {/if}
+    {#if editable}
+      <p class="ways">
+        {#if band.shownWhen}
+          <Button
+            quiet
+            onclick={() => {
+              conditioned = false;
+              put({ shownWhen: undefined });
+            }}>Always show it</Button
+          >
+        {:else if !conditioned}
+          <Button
+            quiet
+            onclick={() => {
+              conditioned = true;
+              put({ shownWhen: `${fields[0]?.path ?? 'today'} is filled` });
+            }}>Show it only when …</Button
+          >
+        {/if}
+        <Button quiet onclick={() => composing.step(id, -1)}>Move up</Button>
+        <Button quiet onclick={() => composing.step(id, 1)}>Move down</Button>
+        <Button quiet onclick={() => composing.duplicate(id)}>Duplicate</Button>
+        <Button quiet danger onclick={() => composing.remove([id])}>Delete with all in it</Button>
+      </p>
+    {/if}
+  </Slip>
+{/if}
+
+<style>
+  fieldset {
+    min-width: 0;
+    margin: 0;
+    padding: 0;
+    border: 0;
+  }
+
+  .row,
+  label {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 8px;
+    align-items: center;
+    font-size: 13px;
+  }
+
+  .row {
+    margin-bottom: 6px;
+  }
+
+  .row > span {
+    min-width: 70px;
+  }
+
+  .row span,
+  label {
+    color: var(--ink-soft);
+  }
+
+  button[aria-pressed] {
+    min-width: 30px;
+    min-height: 26px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 13px/1.2 var(--sans);
+    cursor: pointer;
+  }
+
+  button[aria-pressed='true'] {
+    border-color: var(--act);
+    background: var(--act-tint);
+    color: var(--act);
+  }
+
+  input[type='number'],
+  select {
+    min-height: 26px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 13px/1.2 var(--sans);
+  }
+
+  input[type='number'] {
+    width: 58px;
+    padding: 2px 5px;
+  }
+
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 8px;
+    margin: 8px 0 0 -6px;
+    padding-top: 4px;
+    border-top: 1px solid var(--rule-soft);
+  }
+</style>

@@ -1,0 +1,312 @@
+<script lang="ts">
+  import type { Schemas } from '../../api/client';
+  import Button from '../../ui/Button.svelte';
+  import Choose from '../../ui/Choose.svelte';
+  import Slip from '../../ui/Slip.svelte';
+  import Condition from '../Condition.svelte';
+  import type { FoundField } from '../finding';
+  import type { About } from '../../library/about';
+  import { blockOf, type Block, type Look } from './body';
+  import type { Composing } from './composing.svelte';
+  import ItemColumns from './ItemColumns.svelte';
+  import LookFields from './LookFields.svelte';
+  import PicturePick from './PicturePick.svelte';
+
+  /** The settings of one block, live in draft and proof. */
+  let {
+    composing,
+    id,
+    anchor,
+    about,
+    fields,
+    file,
+    onclose,
+  }: {
+    composing: Composing;
+    id: string;
+    anchor: HTMLElement;
+    about: About;
+    fields: FoundField[];
+    /** A picture that was dropped on the block. */
+    file?: File;
+    onclose: () => void;
+  } = $props();
+
+  const ALIGNS = [
+    ['start', 'left'],
+    ['centre', 'middle'],
+    ['end', 'right'],
+  ] as const;
+  const block = $derived(blockOf(composing.body, id));
+  const editable = $derived(composing.editable);
+  let boxed = $state(false);
+  let conditioned = $state(false);
+
+  function put(part: Partial<Block>) {
+    composing.change(id, part, true);
+  }
+
+  function number(text: string, least: number, most: number): number {
+    return Math.min(Math.max(Math.round(Number(text)) || least, least), most);
+  }
+
+  /** The picture of a block; a description that was empty is taken from the cupboard. */
+  function choose(picture: Schemas['Picture']) {
+    const held = (block!.kind === 'pairing' ? block!.picture : block) as Record<string, unknown>;
+    const part = {
+      picture: picture.id,
+      ...(held.description === undefined || held.description ? {} : { description: picture.description }),
+    };
+    put(block!.kind === 'pairing' ? { picture: { ...held, ...part } } : part);
+  }
+
+  function without(name: 'facts' | 'links', at: number) {
+    put({ [name]: (block![name] as unknown[]).toSpliced(at, 1) });
+  }
+</script>
+
+{#snippet figure(label: string, name: string, usual: number, least: number, most: number)}
+  <label class="figure">
+    <span>{label}</span>
+    <input
+      type="number"
+      min={least}
+      max={most}
+      value={Number(block![name] ?? usual)}
+      onchange={(event) => put({ [name]: number(event.currentTarget.value, least, most) })}
+    />
+  </label>
+{/snippet}
+
+{#snippet colour(label: string, name: string)}
+  <label class="figure">
+    <span>{label}</span>
+    <input
+      type="color"
+      value={String(block![name] || '#1c6b60')}
+      onchange={(event) => put({ [name]: event.currentTarget.value })}
+    />
+    {#if block![name]}<Button quiet onclick={() => put({ [name]: '' })}>the house style’s</Button>{/if}
+  </label>
+{/snippet}
+
+{#snippet align()}
+  <Choose
+    label="Stands"
+    value={String(block!.align ?? 'start')}
+    options={ALIGNS}
+    onchange={(code) => put({ align: code })}
+  />
+{/snippet}
+
+{#if block}
+  <Slip title={composing.called(id)} {anchor} placement="bottom-start" wide {onclose}>
+    <fieldset disabled={!editable}>
+      {#if block.kind === 'picture' || block.kind === 'video still' || block.kind === 'record card'}
+        <PicturePick chosen={String(block.picture ?? '')} {file} onchoose={choose} />
+        {#if block.picture && block.kind !== 'picture'}
+          <Button quiet onclick={() => put({ picture: '' })}>Without a picture</Button>
+        {/if}
+        {#if block.kind !== 'record card'}
+          {@render figure('width in pixels', 'width', block.kind === 'picture' ? 240 : 480, 8, 900)}
+        {/if}
+        {#if block.kind === 'picture'}{@render align()}{/if}
+      {:else if block.kind === 'pairing'}
+        {@const held = block.picture as { picture?: string }}
+        <PicturePick chosen={held?.picture ?? ''} {file} onchoose={choose} />
+        <Choose
+          label="The picture stands"
+          value={block.pictureRight ? 'right' : 'left'}
+          options={[
+            ['left', 'left of the text'],
+            ['right', 'right of the text'],
+          ]}
+          onchange={(code) => put({ pictureRight: code === 'right' })}
+        />
+        {@render figure('its part of the width, in per cent', 'share', 40, 10, 90)}
+      {:else if block.kind === 'button'}
+        {@render align()}
+        {@render colour('background', 'background')}
+        {@render colour('its words', 'colour')}
+      {:else if block.kind === 'divider'}
+        {@render figure('thickness in pixels', 'thickness', 1, 1, 12)}
+        {@render colour('colour', 'colour')}
+      {:else if block.kind === 'spacer'}
+        {@render figure('height in pixels', 'height', 16, 1, 200)}
+      {:else if block.kind === 'item table'}
+        <ItemColumns
+          columns={(block.columns as { is: string }[] | undefined) ?? []}
+          onchange={(columns) => put({ columns })}
+        />
+        <label class="tick">
+          <input
+            type="checkbox"
+            checked={block.totals === true}
+            onchange={(event) => put({ totals: event.currentTarget.checked })}
+          /> sums below: tax by rate, and the total
+        </label>
+      {:else if block.kind === 'event'}
+        <label class="figure">
+          <span>begins at</span>
+          <input
+            type="time"
+            value={String(block.time ?? '')}
+            onchange={(event) => put({ time: event.currentTarget.value || undefined })}
+          />
+          <small>empty: the whole day</small>
+        </label>
+        {@render figure('takes, in minutes', 'minutes', 60, 1, 10_080)}
+        <label class="figure">
+          <span>time zone of the place</span>
+          <input
+            class="wide"
+            placeholder="where the person is"
+            value={String(block.zone ?? '')}
+            onchange={(event) => put({ zone: event.currentTarget.value.trim() })}
+          />
+        </label>
+      {:else if block.kind === 'social links'}
+        {@render align()}
+      {/if}
+      {#each (block.kind === 'record card' ? block.facts : block.kind === 'social links' ? block.links : []) as unknown[] as fact, at (at)}
+        <p class="one">
+          <span>{typeof fact === 'string' ? fact : (fact as { label: string }).label || 'a link'}</span>
+          <Button quiet danger onclick={() => without(block!.kind === 'record card' ? 'facts' : 'links', at)}
+            >Take out</Button
+          >
+        </p>
+      {/each}
+      {#if boxed}
+        <LookFields
+          look={block.look ?? {}}
+          onchange={(look: Look) => put({ look: Object.keys(look).length ? look : undefined })}
+        />
+      {/if}
+      <label class="tick">
+        <input
+          type="checkbox"
+          checked={block.hiddenOnSmall === true}
+          onchange={(event) => put({ hiddenOnSmall: event.currentTarget.checked || undefined })}
+        /> not on small screens
+      </label>
+    </fieldset>
+    {#if block.shownWhen || conditioned}
+      <p class="head">Shown when</p>
+      {#key composing.desk.generation}
+        <Condition
+          given={block.shownWhen || `${fields[0]?.path ?? 'today'} is filled`}
+          label="When this block is shown"
+          {about}
+          {fields}
+          {editable}
+          onchanged={(written) => put({ shownWhen: written })}
+        />
+      {/key}
+    {/if}
+    {#if editable}
+      <p class="ways">
+        {#if !boxed}<Button quiet onclick={() => (boxed = true)}>Room, background, border</Button>{/if}
+        {#if block.shownWhen}
+          <Button
+            quiet
+            onclick={() => {
+              conditioned = false;
+              put({ shownWhen: undefined });
+            }}>Always show it</Button
+          >
+        {:else if !conditioned}
+          <Button
+            quiet
+            onclick={() => {
+              conditioned = true;
+              put({ shownWhen: `${fields[0]?.path ?? 'today'} is filled` });
+            }}>Show it only when …</Button
+          >
+        {/if}
+        <Button quiet onclick={() => composing.step(id, -1)}>Move up</Button>
+        <Button quiet onclick={() => composing.step(id, 1)}>Move down</Button>
+        <Button quiet onclick={() => composing.duplicate(id)}>Duplicate</Button>
+        <Button quiet danger onclick={() => composing.remove([id])}>Delete</Button>
+      </p>
+    {/if}
+  </Slip>
+{/if}
+
+<style>
+  fieldset {
+    min-width: 0;
+    margin: 0;
+    padding: 0;
+    border: 0;
+  }
+
+  .figure {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 8px;
+    align-items: center;
+    margin-bottom: 6px;
+  }
+
+  .figure span {
+    min-width: 150px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  .figure input {
+    width: 92px;
+    min-height: 26px;
+    padding: 2px 6px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 13.5px/1.2 var(--sans);
+  }
+
+  .figure .wide {
+    width: 190px;
+  }
+
+  .figure input[type='color'] {
+    width: 34px;
+    padding: 1px;
+  }
+
+  small,
+  .head {
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  .tick {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+    min-height: 26px;
+  }
+
+  .one {
+    display: flex;
+    justify-content: space-between;
+    align-items: baseline;
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  .one span {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 8px;
+    margin: 8px 0 0 -6px;
+    padding-top: 4px;
+    border-top: 1px solid var(--rule-soft);
+  }
+</style>

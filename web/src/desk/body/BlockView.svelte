@@ -1,0 +1,265 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { columnLabels, isKnown, kindLabel } from './kinds';
+  import type { Block } from './body';
+
+  /** A block as it stands in the draft: its words to be written in place, the rest as a sketch of what it becomes. */
+  let {
+    block,
+    text,
+    rich,
+    onpicture,
+    onfact,
+  }: {
+    block: Block;
+    /** A string of the block, by its key. */
+    text: Snippet<[key: string, placeholder: string]>;
+    rich: Snippet<[placeholder: string]>;
+    /** Opens the choice of a picture, or brings one in that was dropped here. */
+    onpicture: (anchor: HTMLElement, file?: File) => void;
+    /** Puts one more line or link at the end. */
+    onfact: () => void;
+  } = $props();
+
+  let over = $state(false);
+  const columns = $derived((block.columns as { is: string; label?: string }[] | undefined) ?? []);
+  const facts = $derived((block.facts as string[] | undefined) ?? []);
+  const links = $derived((block.links as unknown[] | undefined) ?? []);
+
+  function address(picture: unknown): string {
+    return `/api/cupboard/pictures/${encodeURIComponent(String(picture))}`;
+  }
+</script>
+
+{#snippet picture(id: unknown, drawn = 'No picture yet')}
+  <button
+    class="picture"
+    class:over
+    aria-label={id ? 'Choose another picture' : 'Choose a picture'}
+    onclick={(event) => onpicture(event.currentTarget)}
+    ondragover={(event) => {
+      if (!event.dataTransfer?.types.includes('Files')) return;
+      event.preventDefault();
+      over = true;
+    }}
+    ondragleave={() => (over = false)}
+    ondrop={(event) => {
+      over = false;
+      const file = event.dataTransfer?.files[0];
+      if (!file) return;
+      event.preventDefault();
+      onpicture(event.currentTarget, file);
+    }}
+  >
+    {#if id}<img src={address(id)} alt="" />{:else}<span>{drawn}. Choose one, or drop a file here.</span>{/if}
+  </button>
+{/snippet}
+
+{#snippet line(lead: string, key: string, placeholder: string)}
+  <div class="line">
+    <span class="lead">{lead}</span>
+    <div>{@render text(key, placeholder)}</div>
+  </div>
+{/snippet}
+
+{#if block.kind === 'text'}
+  {@render rich('Write here. Type { to put in a field.')}
+{:else if block.kind === 'picture'}
+  <div class="to-{String(block.align ?? 'start')}">{@render picture(block.picture)}</div>
+  {@render line('description', 'description', 'what it shows, for those who don’t see it')}
+  {@render line('leads to', 'link', 'nowhere')}
+{:else if block.kind === 'pairing'}
+  {@const held = block.picture as { picture?: string }}
+  <div class="pairing" class:right={block.pictureRight === true} style:--share="{Number(block.share ?? 40)}%">
+    <div class="held">{@render picture(held?.picture)}</div>
+    <div class="beside">{@render rich('What stands beside the picture')}</div>
+  </div>
+  {@render line('description', 'description', 'what it shows, for those who don’t see it')}
+  {@render line('leads to', 'link', 'nowhere')}
+{:else if block.kind === 'button'}
+  <div class="to-{String(block.align ?? 'start')}">
+    <div
+      class="button"
+      style:background={block.background ? String(block.background) : undefined}
+      style:color={block.colour ? String(block.colour) : undefined}
+    >
+      {@render text('label', 'what it says')}
+    </div>
+  </div>
+  {@render line('leads to', 'link', 'an address, https:// …')}
+{:else if block.kind === 'divider'}
+  <hr
+    style:border-top-width="{Number(block.thickness ?? 1)}px"
+    style:border-color={block.colour ? String(block.colour) : undefined}
+  />
+{:else if block.kind === 'spacer'}
+  <p class="spacer" style:height="{Number(block.height ?? 16)}px">
+    <span>{Number(block.height ?? 16)} px</span>
+  </p>
+{:else if block.kind === 'item table'}
+  <p class="columns">
+    {#each columns as column (column.is)}<span>{columnLabels[column.is] ?? column.is}</span>{/each}
+  </p>
+  <p class="silent">the lines of the deal{block.totals ? ', with their sums' : ''}</p>
+  {@render line('without lines', 'label', 'nothing')}
+{:else if block.kind === 'event'}
+  {@render line('event', 'label', 'what happens')}
+  {@render line('day', 'day', 'one date field')}
+  {@render line('place', 'place', 'where')}
+  <p class="silent">
+    {block.time ? `at ${String(block.time)}` : 'the whole day'}, {Number(block.minutes ?? 60)} minutes; goes along
+    as a calendar file
+  </p>
+{:else if block.kind === 'record card'}
+  {@render line('heading', 'label', 'whose facts')}
+  {#each facts.keys() as at (at)}{@render line('line', `fact${at}`, 'a fact')}{/each}
+  <button class="more" onclick={onfact}>one more line</button>
+{:else if block.kind === 'video still'}
+  {@render picture(block.picture, 'A drawn still is shown')}
+  {@render line('leads to', 'link', 'the address of the video’s page')}
+  {@render line('description', 'description', 'what it shows')}
+{:else if block.kind === 'social links'}
+  {#each links.keys() as at (at)}
+    {@render line('link', `fact${at}`, 'what it is called')}
+    {@render line('leads to', `fact${at}/link`, 'https:// …')}
+  {/each}
+  <button class="more" onclick={onfact}>one more link</button>
+{:else if block.kind === 'signature'}
+  <p class="silent">the sender’s signature, from their profile</p>
+{:else}
+  <p class="silent">
+    {isKnown(block)
+      ? kindLabel(block.kind)
+      : `“${block.kind}”: made by a newer Famulus. It is kept as it is.`}
+  </p>
+{/if}
+
+<style>
+  .picture {
+    display: block;
+    max-width: 100%;
+    min-height: 40px;
+    padding: 0;
+    border: 1px dashed transparent;
+    background: none;
+    color: var(--ink-soft);
+    font: 13px/1.4 var(--sans);
+    text-align: left;
+    cursor: pointer;
+  }
+
+  .picture span {
+    display: block;
+    padding: 12px;
+  }
+
+  .picture:not(:has(img)),
+  .picture:hover,
+  .over {
+    border-color: var(--edge);
+  }
+
+  .over {
+    background: var(--act-tint);
+  }
+
+  img {
+    display: block;
+    max-width: min(100%, 320px);
+    max-height: 130px;
+  }
+
+  .to-centre {
+    display: grid;
+    justify-content: center;
+  }
+
+  .to-end {
+    display: grid;
+    justify-content: end;
+  }
+
+  .pairing {
+    display: grid;
+    grid-template-columns: minmax(0, var(--share)) minmax(0, 1fr);
+    gap: 14px;
+    align-items: center;
+    padding-bottom: 4px;
+  }
+
+  .right {
+    grid-template-columns: minmax(0, 1fr) minmax(0, var(--share));
+  }
+
+  .right .held {
+    order: 2;
+  }
+
+  .button {
+    display: inline-block;
+    min-width: 120px;
+    max-width: 100%;
+    margin: 2px 0 4px;
+    padding: 7px 16px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    font-weight: 600;
+    text-align: center;
+  }
+
+  hr {
+    margin: 8px 0;
+    border: 0 solid var(--ink-soft);
+  }
+
+  .spacer {
+    display: grid;
+    min-height: 18px;
+    place-content: center;
+    background: repeating-linear-gradient(135deg, transparent 0 7px, var(--rule-soft) 7px 8px);
+    color: var(--ink-soft);
+    font-size: 12px;
+  }
+
+  .spacer span {
+    padding: 0 6px;
+    background: var(--sheet);
+  }
+
+  .columns {
+    display: flex;
+    gap: 4px 16px;
+    flex-wrap: wrap;
+    border-bottom: 1px solid var(--rule);
+    font-weight: 600;
+    font-size: 13px;
+  }
+
+  .silent {
+    padding: 2px 0;
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  .line {
+    display: grid;
+    grid-template-columns: 78px minmax(0, 1fr);
+    align-items: baseline;
+    font-size: 14px;
+  }
+
+  .lead {
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  .more {
+    min-height: 24px;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--act);
+    font: italic 13px/1.4 var(--serif);
+    cursor: pointer;
+  }
+</style>

@@ -1,0 +1,124 @@
+<script lang="ts">
+  import type { Look } from './body';
+
+  /** The box of a block or band: room around it, background, border. */
+  let { look, onchange }: { look: Look; onchange: (look: Look) => void } = $props();
+
+  const SIDES = [
+    ['above', 'above'],
+    ['below', 'below'],
+    ['left', 'left'],
+    ['right', 'right'],
+  ] as const;
+  const MOST = 120;
+
+  function put(part: Partial<Look>) {
+    const next = { ...look, ...part };
+    for (const name of Object.keys(next) as (keyof Look)[]) if (next[name] === undefined) delete next[name];
+    onchange(next);
+  }
+
+  function pixels(text: string, most: number): number | undefined {
+    const value = Math.round(Number(text));
+    return text.trim() === '' || Number.isNaN(value) ? undefined : Math.min(Math.max(value, 0), most);
+  }
+</script>
+
+<fieldset>
+  <legend>Room around it, in pixels</legend>
+  {#each SIDES as [side, label] (side)}
+    <label
+      >{label}
+      <input
+        type="number"
+        min="0"
+        max={MOST}
+        placeholder="usual"
+        value={look[side] ?? ''}
+        onchange={(event) => put({ [side]: pixels(event.currentTarget.value, MOST) })}
+      /></label
+    >
+  {/each}
+</fieldset>
+<fieldset>
+  <legend>Background and border</legend>
+  <label
+    >background
+    <input
+      type="color"
+      value={look.background || '#ffffff'}
+      onchange={(event) => put({ background: event.currentTarget.value })}
+    /></label
+  >
+  {#if look.background}<button onclick={() => put({ background: undefined })}>none</button>{/if}
+  <label
+    >border
+    <input
+      type="number"
+      min="0"
+      max="12"
+      value={look.border ?? 0}
+      onchange={(event) => put({ border: pixels(event.currentTarget.value, 12) || undefined })}
+    /></label
+  >
+  {#if look.border}
+    <label
+      >its colour
+      <input
+        type="color"
+        value={look.borderColour || '#1d2530'}
+        onchange={(event) => put({ borderColour: event.currentTarget.value })}
+      /></label
+    >
+  {/if}
+</fieldset>
+
+<style>
+  fieldset {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 10px;
+    align-items: center;
+    margin: 0 0 8px;
+    padding: 0;
+    border: 0;
+  }
+
+  legend,
+  label {
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  label {
+    display: flex;
+    gap: 4px;
+    align-items: center;
+  }
+
+  input {
+    width: 58px;
+    min-height: 26px;
+    padding: 2px 5px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 13px/1.2 var(--sans);
+  }
+
+  input[type='color'] {
+    width: 32px;
+    padding: 1px;
+  }
+
+  button {
+    min-height: 24px;
+    padding: 0 2px;
+    border: 0;
+    background: none;
+    color: var(--act);
+    font: 13px/1.2 var(--sans);
+    cursor: pointer;
+  }
+</style>

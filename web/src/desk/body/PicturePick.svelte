@@ -1,0 +1,139 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ask, bring, fieldsOf, sentence, type Schemas } from '../../api/client';
+  import Button from '../../ui/Button.svelte';
+
+  /** The pictures of the cupboard to choose from; new ones are chosen from files, dropped or pasted here. */
+  let {
+    chosen,
+    file,
+    onchoose,
+  }: {
+    chosen: string;
+    /** One that is to be brought in at once. */
+    file?: File;
+    onchoose: (picture: Schemas['Picture']) => void;
+  } = $props();
+
+  let pictures = $state<Schemas['Picture'][]>([]);
+  let wrong = $state('');
+  let coming = $state('');
+  let chooser = $state<HTMLInputElement>();
+
+  async function read() {
+    try {
+      pictures = await ask('get', '/api/cupboard/pictures');
+    } catch (failure) {
+      wrong = sentence(failure);
+    }
+  }
+
+  async function take(one: File | null | undefined) {
+    if (!one) return;
+    wrong = '';
+    coming = one.name || 'the picture';
+    try {
+      const name = one.name.replace(/\.[^.]*$/, '') || 'Picture';
+      const made = await bring<Schemas['Picture']>(
+        `/api/cupboard/pictures?name=${encodeURIComponent(name)}`,
+        one,
+      );
+      onchoose(made);
+      await read();
+    } catch (failure) {
+      wrong = `${coming}: ${Object.values(fieldsOf(failure))[0] ?? sentence(failure)}`;
+    }
+    coming = '';
+  }
+
+  void read();
+  void take(untrack(() => file));
+</script>
+
+<!-- svelte-ignore a11y_no_static_element_interactions -->
+<div
+  class="pick"
+  ondragover={(event) => event.preventDefault()}
+  ondrop={(event) => {
+    event.preventDefault();
+    void take(event.dataTransfer?.files[0]);
+  }}
+  onpaste={(event) => {
+    const pasted = [...(event.clipboardData?.files ?? [])].find((one) => one.type.startsWith('image/'));
+    if (!pasted) return;
+    event.preventDefault();
+    void take(pasted);
+  }}
+>
+  <ul>
+    {#each pictures as picture (picture.id)}
+      <li>
+        <button
+          aria-pressed={picture.id === chosen}
+          aria-label={picture.name}
+          title={picture.name}
+          onclick={() => onchoose(picture)}
+          ><img src="/api/cupboard/pictures/{picture.id}" alt="" loading="lazy" /></button
+        >
+      </li>
+    {/each}
+  </ul>
+  <p>
+    <Button quiet onclick={() => chooser?.click()}>Bring one in</Button> or drop or paste it here
+  </p>
+  <input
+    bind:this={chooser}
+    type="file"
+    accept="image/png,image/jpeg,image/gif"
+    hidden
+    onchange={(event) => void take(event.currentTarget.files?.[0])}
+  />
+  {#if coming}<p role="status">bringing in {coming} …</p>{/if}
+  {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+</div>
+
+<style>
+  ul {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px;
+    max-height: 150px;
+    margin: 0;
+    padding: 2px;
+    overflow: auto;
+    list-style: none;
+  }
+
+  button[aria-pressed] {
+    display: grid;
+    place-items: center;
+    width: 74px;
+    height: 56px;
+    padding: 2px;
+    border: 1px solid var(--rule);
+    border-radius: var(--corner);
+    background: #fff;
+    cursor: pointer;
+  }
+
+  button[aria-pressed='true'] {
+    outline: 2px solid var(--act);
+  }
+
+  img {
+    display: block;
+    max-width: 100%;
+    max-height: 50px;
+  }
+
+  p {
+    margin: 2px 0 6px -6px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  .wrong {
+    margin-left: 0;
+    color: var(--stop);
+  }
+</style>
