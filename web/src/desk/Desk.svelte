@@ -1,6 +1,7 @@
 <script lang="ts">
   import { tick, untrack } from 'svelte';
-  import type { Schemas } from '../api/client';
+  import { ask, sentence, type Schemas } from '../api/client';
+  import { onChange } from '../app/changes';
   import { shortcuts } from '../app/keys.svelte';
   import { route } from '../app/router';
   import Button from '../ui/Button.svelte';
@@ -28,8 +29,11 @@
   let naming = $state(false);
   let nameOpener = $state<HTMLButtonElement>();
   let noteAt = -1;
+  let others = $state<string[]>([]);
+  const STILL_HERE = 20_000;
 
-  const notes = $derived(desk.proof?.notes ?? []);
+  const all = $derived(desk.proof?.notes ?? []);
+  const notes = $derived(all.filter((note) => !note.waved));
   const stops = $derived(notes.filter((note) => note.level === 'STOP').length);
   const queries = $derived(notes.length - stops);
   const stages = { draft: 'a draft', ready: 'ready', changed: 'changed since it was ready' };
@@ -76,6 +80,30 @@
     };
   });
 
+  // Says that the template is on this desk, and hears who else has it on theirs.
+  $effect(() => {
+    const on = id;
+    const here = () =>
+      document.visibilityState === 'visible' &&
+      void ask('post', '/api/templates/{id}/here', { params: { id: on } })
+        .then(({ names }) => (others = names))
+        .catch(() => undefined);
+    const leave = () =>
+      void ask('delete', '/api/templates/{id}/here', { params: { id: on } }).catch(() => undefined);
+    here();
+    const again = setInterval(here, STILL_HERE);
+    const unfollow = onChange((change) => {
+      if (change.id !== on) return;
+      if (change.what === 'presence') here();
+      else if (change.what === 'template') void desk.follow();
+    });
+    return () => {
+      clearInterval(again);
+      unfollow();
+      leave();
+    };
+  });
+
   function stepNote(way: number) {
     if (!notes.length) return;
     noteAt = (noteAt + way + notes.length) % notes.length;
@@ -110,6 +138,15 @@
     ]),
   );
 
+  async function wave({ code, words }: Schemas['ShownNote'], reason: string | null) {
+    try {
+      await ask('post', '/api/templates/{id}/waved', { params: { id }, body: { code, words, reason } });
+      desk.prove();
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
   /** The draft in another mode; one step takes it back. */
   function changeMode(part: Partial<Schemas['Draft']>) {
     const { mode, design, body } = $state.snapshot(desk.draft!);
@@ -136,6 +173,7 @@
         {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}{modeLabels[desk.draft.mode ?? 'PLAIN']}, about {aboutLabels[
           desk.draft.about
         ]} · {stages[desk.stage]}
+        {others.length ? ` · ${others.join(' and ')} ${others.length > 1 ? 'are' : 'is'} here too` : ''}
         {desk.mayChange ? '' : ` · kept by ${desk.template?.ownerName}, so you can read it and use it`}
       </span>
     {/if}
@@ -152,8 +190,8 @@
       {:else}not kept: {desk.keeping.why}{/if}
     </span>
     {#if desk.keeping.is === 'conflict'}
-      <Button quiet onclick={() => void desk.keepMine()}>Keep mine</Button>
-      <Button quiet onclick={() => void desk.takeTheirs()}>Take theirs</Button>
+      <Button quiet onclick={() => desk.choose(true)}>Keep mine there</Button>
+      <Button quiet onclick={() => desk.choose(false)}>Take theirs there</Button>
     {/if}
     {#if desk.proof}
       <span>{desk.proof.words} words</span>
@@ -171,7 +209,8 @@
       <div class="writing">
         <Draft bind:this={draft} {desk} {composing} {notes} onmoved={() => layout++} />
         <Gutter
-          {notes}
+          notes={all}
+          onwave={desk.mayChange ? (note, reason) => void wave(note, reason) : undefined}
           {layout}
           topOf={(note) => draft?.topOf(note) ?? 0}
           onopen={openNote}

@@ -9,6 +9,7 @@
     onopen,
     onremedy,
     onfix,
+    onwave,
   }: {
     notes: Schemas['ShownNote'][];
     topOf: (note: Schemas['ShownNote']) => number;
@@ -18,7 +19,19 @@
     onremedy: (note: Schemas['ShownNote'], name: string) => void;
     /** Mends it in the one obvious way. */
     onfix: (note: Schemas['ShownNote'], fix: Schemas['ShownFix']) => void;
+    /** Lets a query pass for a reason, or has it asked again; nothing for those who may not. */
+    onwave?: (note: Schemas['ShownNote'], reason: string | null) => void;
   } = $props();
+
+  /** The query that is being let pass. */
+  let waving = $state<string | null>(null);
+  let reason = $state('');
+  const open = $derived(notes.filter((note) => !note.waved));
+  const passed = $derived(notes.filter((note) => note.waved));
+
+  function name(note: Schemas['ShownNote']): string {
+    return `${note.code} ${note.part} ${note.start} ${note.title}`;
+  }
 
   const between = 10;
   let gutter = $state<HTMLElement>();
@@ -27,10 +40,11 @@
   $effect(() => {
     void layout;
     if (!gutter) return;
+    void waving;
     const start = gutter.getBoundingClientRect().top;
     let free = 8;
     const heights = [...gutter.querySelectorAll<HTMLElement>('.note')].map((one) => one.offsetHeight);
-    tops = notes.map((note, i) => {
+    tops = open.map((note, i) => {
       const top = Math.max(topOf(note) - start, free);
       free = top + (heights[i] ?? 60) + between;
       return top;
@@ -39,7 +53,7 @@
 </script>
 
 <aside class="gutter" aria-label="Margin notes" bind:this={gutter}>
-  {#each notes as note, i (`${note.code} ${note.part} ${note.start} ${note.title}`)}
+  {#each open as note, i (name(note))}
     <div class="note {note.level.toLowerCase()}" style:top="{tops[i] ?? 0}px">
       <button class="title" onclick={() => onopen(note)}
         ><span class="unseen">{note.level === 'STOP' ? 'Stop: ' : 'Query: '}</span>{note.title}</button
@@ -55,8 +69,49 @@
           {/each}
         </span>
       {/if}
+      {#if onwave && note.level === 'QUERY'}
+        {#if waving === name(note)}
+          <form
+            onsubmit={(event) => {
+              event.preventDefault();
+              waving = null;
+              onwave(note, reason);
+            }}
+          >
+            <!-- svelte-ignore a11y_autofocus -->
+            <input
+              aria-label="Why it may pass"
+              placeholder="why?"
+              required
+              maxlength="200"
+              autofocus
+              bind:value={reason}
+              onkeydown={(event) => event.key === 'Escape' && (waving = null)}
+            />
+          </form>
+        {:else}
+          <button
+            class="wave"
+            onclick={() => {
+              reason = '';
+              waving = name(note);
+            }}>Let it pass</button
+          >
+        {/if}
+      {/if}
     </div>
   {/each}
+  {#if passed.length}
+    <details>
+      <summary>{passed.length} let pass</summary>
+      {#each passed as note (name(note))}
+        <p>
+          {note.title}: “{note.waved?.reason}”, {note.waved?.by}
+          {#if onwave}<button onclick={() => onwave(note, null)}>ask again</button>{/if}
+        </p>
+      {/each}
+    </details>
+  {/if}
 </aside>
 
 <style>
@@ -95,6 +150,39 @@
     text-align: left;
     overflow-wrap: anywhere;
     cursor: pointer;
+  }
+
+  .wave {
+    display: block;
+    color: var(--ink-soft);
+  }
+
+  form {
+    margin-top: 3px;
+  }
+
+  input {
+    width: 100%;
+    padding: 3px 6px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 12.5px/1.3 var(--sans);
+  }
+
+  details {
+    position: sticky;
+    top: calc(100% - 34px);
+    padding: 4px 8px;
+    border-top: 1px solid var(--rule-soft);
+    background: var(--paper);
+    color: var(--ink-soft);
+  }
+
+  details[open] {
+    top: auto;
+    bottom: 0;
   }
 
   .title {

@@ -2,11 +2,13 @@ import { ask, Problem, sentence, type Schemas } from '../api/client';
 import { dropDraft, keepDraft, readDraft, templateKey } from './keptDrafts';
 import type { FoundField } from './finding';
 import type { Chip } from './draftText';
+import { notify } from '../ui/notices.svelte';
 import { Steps } from './steps';
 import { Stress } from './stress.svelte';
 
 type Draft = Schemas['Draft'];
-type Kept = { version: number; draft: Draft };
+/** What is kept in the browser; `base` is what the server had when the draft went on from it. */
+type Kept = { version: number; draft: Draft; base?: Draft };
 
 /** How the draft stands with the server. */
 export type Keeping =
@@ -14,10 +16,14 @@ export type Keeping =
   | { is: 'keeping' }
   | { is: 'unkept'; why: string }
   | { is: 'wrong'; why: string }
-  | { is: 'conflict'; why: string };
+  | { is: 'conflict'; why: string; merged: Schemas['MergedDraft'] };
 
 const KEEP_AFTER = 600;
 const TRY_AGAIN_AFTER = 3000;
+function listed(all: string[]): string {
+  return all.length < 2 ? all.join('') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`;
+}
+
 /** At most so many characters of steps are kept over a reload. */
 const MOST_STEPS = 1_500_000;
 
@@ -52,6 +58,8 @@ export class DeskState {
     const ready = this.template?.readyVersion ?? null;
     return ready === null ? 'draft' : ready === this.version ? 'ready' : 'changed';
   });
+  /** What the server has, as far as this browser knows. */
+  private base: Draft | null = null;
   private keepTimer: ReturnType<typeof setTimeout> | undefined;
   private proofRunning = false;
   private proofWanted = false;
@@ -72,6 +80,7 @@ export class DeskState {
       if (unsent && this.mayChange) {
         this.draft = unsent.draft;
         this.version = unsent.version;
+        this.base = unsent.base ?? this.base;
         this.keepSoon();
       }
       await this.firstPerson();
@@ -107,6 +116,7 @@ export class DeskState {
       header,
       footer,
     };
+    this.base = { ...this.draft };
     this.keeping = { is: 'kept', at: new Date(template.changedAt) };
   }
 
@@ -139,11 +149,16 @@ export class DeskState {
     if (!this.draft) return;
     const aboutChanged = part.about !== undefined && part.about !== this.draft.about;
     Object.assign(this.draft, part);
-    keepDraft(templateKey(this.id), { version: this.version, draft: this.draft } satisfies Kept);
+    this.keepHere();
     if (this.keeping.is !== 'conflict') this.keeping = { is: 'keeping' };
     this.keepSoon();
     if (aboutChanged) void this.firstPerson();
     else this.prove();
+  }
+
+  private keepHere(): void {
+    const kept = { version: this.version, draft: this.draft!, base: this.base ?? undefined } satisfies Kept;
+    keepDraft(templateKey(this.id), kept);
   }
 
   private keepSoon(after = KEEP_AFTER): void {
@@ -164,15 +179,17 @@ export class DeskState {
       });
       this.version = kept.template.version;
       this.template = kept.template;
+      this.base = draft;
       const now = this.draft;
       if (now && (Object.keys(draft) as (keyof Draft)[]).every((part) => draft[part] === now[part])) {
         dropDraft(templateKey(this.id));
         this.keeping = { is: 'kept', at: new Date(kept.template.changedAt) };
       } else {
+        this.keepHere();
         this.keepSoon();
       }
     } catch (failure) {
-      this.notKept(failure);
+      await this.notKept(failure);
     }
   }
 
@@ -194,10 +211,10 @@ export class DeskState {
     if (template.version === this.version) this.template = template;
   }
 
-  private notKept(failure: unknown): void {
+  private async notKept(failure: unknown): Promise<void> {
     const code = failure instanceof Problem ? failure.code : '';
     if (code === 'changed-meanwhile') {
-      this.keeping = { is: 'conflict', why: sentence(failure) };
+      await this.merge();
     } else if (code === 'fields') {
       this.keeping = { is: 'wrong', why: sentence(failure) };
     } else {
@@ -206,19 +223,49 @@ export class DeskState {
     }
   }
 
-  /** After somebody else's change: keep these words over theirs. */
-  async keepMine(): Promise<void> {
-    const theirs = await ask('get', '/api/templates/{id}', { params: { id: this.id } });
-    this.version = theirs.template.version;
-    this.keeping = { is: 'keeping' };
-    await this.keep();
+  /** Somebody else has kept a change: both go together, and only where both changed the same one is asked. */
+  private async merge(): Promise<void> {
+    if (!this.draft) return;
+    const mine = { ...this.draft };
+    try {
+      const merged = await ask('post', '/api/templates/{id}/merge', {
+        params: { id: this.id },
+        body: { base: this.base ?? mine, mine },
+      });
+      if (merged.both.length) {
+        const why = `${merged.by} changed ${listed(merged.both)} too.`;
+        this.keeping = { is: 'conflict', why, merged };
+      } else {
+        this.adopt(merged, merged.mineFirst);
+        notify(`${merged.by} changed this template too. Both changes are in it.`);
+      }
+    } catch (failure) {
+      this.keeping = { is: 'unkept', why: sentence(failure) };
+      this.keepSoon(TRY_AGAIN_AFTER);
+    }
   }
 
-  /** After somebody else's change: leave these words for theirs. */
-  async takeTheirs(): Promise<void> {
-    dropDraft(templateKey(this.id));
-    this.take(await ask('get', '/api/templates/{id}', { params: { id: this.id } }));
-    this.generation++;
+  private adopt({ version, theirs }: Schemas['MergedDraft'], draft: Draft): void {
+    this.version = version;
+    this.base = theirs;
+    this.keeping = { is: 'keeping' };
+    this.set(draft);
+  }
+
+  /** Where both changed the same: these words, or theirs; all else of both stands. */
+  choose(mine: boolean): void {
+    if (this.keeping.is !== 'conflict') return;
+    const { merged } = this.keeping;
+    this.adopt(merged, mine ? merged.mineFirst : merged.theirsFirst);
+  }
+
+  /** Somebody kept a change while nothing waits here: it is shown at once. */
+  async follow(): Promise<void> {
+    if (this.keeping.is !== 'kept' || this.closed) return;
+    const now = await ask('get', '/api/templates/{id}', { params: { id: this.id } }).catch(() => null);
+    // What was typed while the answer was on its way is merged when it is kept.
+    if (!now || this.keeping.is !== 'kept' || now.template.version <= this.version) return;
+    this.take(now);
     this.prove();
   }
 
@@ -316,6 +363,7 @@ export class DeskState {
             houseStyle,
             header,
             footer,
+            template: this.id,
             ...this.person,
           },
         });

@@ -116,6 +116,7 @@
           kind: person.kind as 'contact' | 'lead',
           id: person.id,
           deal: person.dealId ?? null,
+          template: null,
         },
       });
       if (mine === run) proof = made;

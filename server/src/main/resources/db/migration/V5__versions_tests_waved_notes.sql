@@ -44,3 +44,11 @@ create table waved_note (
   at          timestamp(3) with time zone not null,
   primary key (template_id, code, words)
 );
+
+-- Who has a template on the desk; a row that has not been renewed for a while counts for nobody.
+create table desk_presence (
+  template_id  uuid not null references template (id),
+  colleague_id uuid not null references colleague (id),
+  seen_at      timestamp(3) with time zone not null,
+  primary key (template_id, colleague_id)
+);

@@ -83,6 +83,8 @@ public abstract class ServerTest {
                 "field_value",
                 "template",
                 "template_version",
+                "waved_note",
+                "desk_presence",
                 "picture",
                 "outgoing_message",
                 "message_attempt",

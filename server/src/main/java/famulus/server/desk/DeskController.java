@@ -16,6 +16,8 @@ import famulus.server.desk.ShownProof.Chip;
 import famulus.server.desk.ShownProof.ShownTerm;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateService.Draft;
+import famulus.server.library.WavedNoteService;
+import famulus.server.library.WavedNoteService.Waved;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
@@ -47,6 +49,7 @@ class DeskController {
     private final CatalogueService catalogues;
     private final TemplateService templates;
     private final RenderingService renderings;
+    private final WavedNoteService waved;
 
     DeskController(
             ProofService proofs,
@@ -55,7 +58,9 @@ class DeskController {
             MessageDraftService messages,
             CatalogueService catalogues,
             TemplateService templates,
-            RenderingService renderings) {
+            RenderingService renderings,
+            WavedNoteService waved) {
+        this.waved = waved;
         this.renderings = renderings;
         this.templates = templates;
         this.proofs = proofs;
@@ -77,7 +82,8 @@ class DeskController {
             @Schema(nullable = true) String design,
             @Schema(nullable = true) UUID houseStyle,
             @Schema(nullable = true) String header,
-            @Schema(nullable = true) String footer) {}
+            @Schema(nullable = true) String footer,
+            @Schema(nullable = true) UUID template) {}
 
     record MessageRequest(
             @Schema(nullable = true) UUID template,
@@ -119,13 +125,14 @@ class DeskController {
                 request.footer()));
         For to = new For(request.kind(), request.id(), request.deal());
         Proof proof = proofs.proof(source, request.about(), to, asking, Given.NOTHING);
-        return shown(proof, request.about());
+        List<Waved> let = request.template() == null ? List.of() : waved.all(request.template());
+        return shown(proof, request.about(), let);
     }
 
-    private ShownProof shown(Proof proof, About about) {
+    private ShownProof shown(Proof proof, About about, List<Waved> let) {
         Optional<Rendering> rendering = renderings.shown(proof, about);
         return ShownProof.of(
-                proof, about, rendering, rendering.map(renderings::heavy).orElse(List.of()));
+                proof, about, rendering, rendering.map(renderings::heavy).orElse(List.of()), let);
     }
 
     /** The fields that can be put in, with what each prints for one person. */
@@ -174,7 +181,12 @@ class DeskController {
         For to = new For(request.kind(), request.id(), request.deal());
         MessageDraft draft = messages.begin(request.template(), to, request.sender(), given, asking);
         return new BegunMessage(
-                shown(draft.proof(), draft.about()),
+                shown(
+                        draft.proof(),
+                        draft.about(),
+                        draft.template()
+                                .map(template -> waved.all(template.id()))
+                                .orElse(List.of())),
                 draft.template().map(template -> template.name()).orElse(""),
                 draft.template().map(template -> template.version()).orElse(0),
                 draft.about(),

@@ -48,7 +48,7 @@ public class MessageDraftService {
             throw Refusal.because("no-person", "Choose the person to write to.");
         }
         Colleague sender = sender(senderId, asking);
-        Optional<Template> template = Optional.ofNullable(templateId).map(id -> templates.forUse(id, asking));
+        Optional<Template> template = Optional.ofNullable(templateId).map(id -> templates.forUse(id, asking, sender));
         About about = template.map(Template::about)
                 .orElse(to.kind() == CrmKind.LEAD ? About.LEAD : to.deal() == null ? About.CONTACT : About.DEAL);
         MessageSource source = template.map(templates::source).orElse(new MessageSource("", "", ""));

@@ -27,6 +27,7 @@ import famulus.core.message.render.Rendering;
 import famulus.core.proof.Note;
 import famulus.core.syntax.Span;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.library.WavedNoteService.Waved;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.DealChoice;
 import famulus.server.records.PeopleContext.Person;
@@ -62,6 +63,7 @@ public record ShownProof(
         List<ShownAsk> asks,
         int words,
         @Schema(nullable = true) ShownRendering rendering) {
+    private static final int LONGEST_WORDS = 2000;
 
     /**
      * A letter or designed message as it is seen.
@@ -177,7 +179,8 @@ public record ShownProof(
     /** Where a value is kept. */
     public record ValuePlace(CrmKind kind, UUID id, String field) {}
 
-    /** A margin note; {@code level} is STOP or QUERY, {@code block} the block it is about, empty for words. */
+    /** A margin note; {@code level} is STOP or QUERY, {@code block} the block it is about, empty for words.
+     *  {@code words} tells it from others of its code; {@code waved} is null unless it was let pass. */
     public record ShownNote(
             String code,
             Note.Level level,
@@ -188,7 +191,12 @@ public record ShownProof(
             int end,
             List<String> nearest,
             @Schema(nullable = true) ShownFix fix,
-            String block) {}
+            String block,
+            String words,
+            @Schema(nullable = true) ShownWave waved) {}
+
+    /** Why a query was let pass, and by whom. */
+    public record ShownWave(String reason, String by) {}
 
     /** A change of the draft that mends what a note is about. */
     public record ShownFix(String label, int start, int end, String text) {}
@@ -197,8 +205,9 @@ public record ShownProof(
      * Makes a proof ready to be shown.
      *
      * @param heavy what is to be said of its weight
+     * @param waved the queries that were let pass
      */
-    static ShownProof of(Proof proof, About about, Optional<Rendering> rendering, List<Note> heavy) {
+    static ShownProof of(Proof proof, About about, Optional<Rendering> rendering, List<Note> heavy, List<Waved> waved) {
         Person person = proof.person();
         ShownPart body = part(proof, about, MessagePart.BODY);
         return new ShownProof(
@@ -215,7 +224,7 @@ public record ShownProof(
                 part(proof, about, MessagePart.PREVIEW_TEXT),
                 body,
                 Stream.concat(proof.notes().stream(), heavy.stream())
-                        .map(ShownProof::note)
+                        .map(note -> note(note, proof, waved))
                         .toList(),
                 asks(proof),
                 words(proof.merged().body().text()),
@@ -488,7 +497,12 @@ public record ShownProof(
         };
     }
 
-    private static ShownNote note(Note note) {
+    private static ShownNote note(Note note, Proof proof, List<Waved> waved) {
+        String words = words(note, proof);
+        Optional<Waved> wave = waved.stream()
+                .filter(one -> !note.stops() && one.code().equals(note.code()))
+                .filter(one -> one.words().equals(words))
+                .findFirst();
         return new ShownNote(
                 note.code(),
                 note.level(),
@@ -502,7 +516,17 @@ public record ShownProof(
                         .map(fix -> new ShownFix(
                                 fix.label(), fix.span().start(), fix.span().end(), fix.text()))
                         .orElse(null),
-                note.block());
+                note.block(),
+                words,
+                wave.map(one -> new ShownWave(one.reason(), one.by())).orElse(null));
+    }
+
+    /** What a note is about, to be told from another one like it; the end of what is very long is left out. */
+    private static String words(Note note, Proof proof) {
+        String text = proof.source().text(note.part());
+        String about = note.block() + " " + note.title() + " "
+                + text.substring(note.span().start(), note.span().end());
+        return about.substring(0, Math.min(about.length(), LONGEST_WORDS));
     }
 
     private static int words(String text) {

@@ -264,10 +264,12 @@ public class TemplateService {
     /**
      * A template as somebody uses it to write: their own as it is now, another's as it was when it was marked ready.
      * Refused while that has never been done.
+     *
+     * @param sender who the message goes out as; what is theirs may be used for them as it is now
      */
-    public Template forUse(UUID id, Colleague asking) {
+    public Template forUse(UUID id, Colleague asking, Colleague sender) {
         Template template = get(id);
-        if (template.ownerId().equals(asking.id())) {
+        if (template.ownerId().equals(asking.id()) || template.ownerId().equals(sender.id())) {
             return template;
         }
         if (template.readyVersion() == null) {

@@ -1,0 +1,62 @@
+package famulus.server.library;
+
+import famulus.core.record.PlainLine;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Queries of the proofreader that a writer has let pass, with a reason; they stay so for those very words. */
+@Service
+public class WavedNoteService {
+    private static final int LONGEST_WORDS = 2000;
+    private static final int LONGEST_REASON = 200;
+    private static final int LONGEST_CODE = 40;
+
+    private final WavedNoteMapper mapper;
+    private final TemplateService templates;
+    private final Clock clock;
+
+    WavedNoteService(WavedNoteMapper mapper, TemplateService templates, Clock clock) {
+        this.mapper = mapper;
+        this.templates = templates;
+        this.clock = clock;
+    }
+
+    /**
+     * A query that was let pass.
+     *
+     * @param words what it was about
+     * @param by the first name of who let it pass
+     */
+    public record Waved(String code, String words, String reason, String by) {}
+
+    /** All of a template. */
+    public List<Waved> all(UUID template) {
+        return mapper.all(template);
+    }
+
+    /** Lets a query pass. */
+    @Transactional
+    public void wave(UUID template, String code, String words, String reason, Colleague by) {
+        TemplateService.mustBeAllowed(templates.get(template), by);
+        PlainLine.refusal(reason, LONGEST_REASON, true).ifPresent(sentence -> {
+            throw Refusal.field("reason", sentence);
+        });
+        if (code.isBlank() || code.length() > LONGEST_CODE || words.length() > LONGEST_WORDS) {
+            throw Refusal.because("unreadable", "This can't be let pass.");
+        }
+        mapper.takeBack(template, code, words);
+        mapper.wave(template, code, words, reason.strip(), by.id(), clock.instant());
+    }
+
+    /** Has a query asked again. */
+    @Transactional
+    public void takeBack(UUID template, String code, String words, Colleague by) {
+        TemplateService.mustBeAllowed(templates.get(template), by);
+        mapper.takeBack(template, code, words);
+    }
+}
