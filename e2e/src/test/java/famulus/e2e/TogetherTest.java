@@ -71,6 +71,7 @@ class TogetherTest extends BrowserTest {
         assertThat(page.getByText("There is no preview text")).isHidden();
         page.getByText("1 let pass").click();
         button(page, "ask again").click();
-        assertThat(button(page, "There is no preview text")).isVisible();
+        assertThat(page.getByText("There is no preview text")).isVisible();
+        assertThat(page.getByText("1 let pass")).isHidden();
     }
 }

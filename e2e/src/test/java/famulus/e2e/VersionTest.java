@@ -65,7 +65,7 @@ class VersionTest extends BrowserTest {
         assertThat(page.getByText(Pattern.compile("changed since it was ready")))
                 .isVisible();
 
-        dov.reload();
+        find(dov, "Ines Okafor-Brandt");
         dov.keyboard().press("w");
         dov.keyboard().type("Marked notice");
         dov.getByRole(AriaRole.OPTION).first().click();
