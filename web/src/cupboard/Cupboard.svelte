@@ -2,6 +2,7 @@
   import { route } from '../app/router';
   import Page from '../ui/Page.svelte';
   import Parts from '../ui/Parts.svelte';
+  import Files from './Files.svelte';
   import HouseStyles from './HouseStyles.svelte';
   import Pictures from './Pictures.svelte';
 
@@ -9,6 +10,7 @@
   const parts = [
     ['house-styles', 'House styles', HouseStyles],
     ['pictures', 'Pictures', Pictures],
+    ['files', 'Files', Files],
   ] as const;
   const part = $derived(String((route.params as Record<string, string>).part ?? 'house-styles'));
   const shown = $derived(parts.find(([code]) => code === part) ?? parts[0]);

@@ -5,6 +5,7 @@
   import Slip from '../ui/Slip.svelte';
   import ChipSlip from './ChipSlip.svelte';
   import ChoiceSlip from './ChoiceSlip.svelte';
+  import DraftFiles from './DraftFiles.svelte';
   import DraftField from './DraftField.svelte';
   import { bandOf, blockOf, readBody, stringAt, withString, type Block, type Paragraph } from './body/body';
   import BandSlip from './body/BandSlip.svelte';
@@ -278,6 +279,10 @@
     <div class="line">
       <span aria-hidden="true">Preview text</span>
       {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
+    </div>
+    <div class="line">
+      <span>Files</span>
+      <DraftFiles {desk} />
     </div>
     <div class="sheet" class:blocks={designed}>
       {#if designed}

@@ -27,7 +27,7 @@
     type Chip,
     type PlacedMark,
   } from './draftText';
-  import { choiceDecorations, drawn, noteDecorations } from './draftDecorations';
+  import { alreadyDrawn, choiceDecorations, drawn, noteDecorations } from './draftDecorations';
   import { askChip, chipOf, choiceChips, findFields, type FoundField } from './finding';
   import type { About } from '../library/about';
   import FieldFinder from './FieldFinder.svelte';
@@ -386,6 +386,7 @@
 
   function show(key: PluginKey<DecorationSet>, set: Decoration[]) {
     const { doc, tr } = view!.state;
+    if (alreadyDrawn(key.getState(view!.state), set)) return;
     view!.dispatch(tr.setMeta(key, DecorationSet.create(doc, set)).setMeta('addToHistory', false));
   }
 
@@ -565,7 +566,7 @@
   }
 
   .text {
-    min-height: 1.5em;
+    min-height: 24px;
     outline: none;
     overflow-wrap: anywhere;
     white-space: pre-wrap;

@@ -74,6 +74,7 @@
   const about = $derived<Schemas['TemplateLine']['about']>(
     onDeal ? 'DEAL' : kind === 'lead' ? 'LEAD' : 'CONTACT',
   );
+  const along = $derived([...(message?.proof.rendering?.attached ?? []), ...(message?.files ?? [])]);
   const addresses = $derived(message?.proof.person.addresses ?? []);
 
   function newId(): string {
@@ -342,9 +343,6 @@
         <div class="body" class:blank={!template} class:framed={!!message.proof.rendering}>
           {#if message.proof.rendering}
             <MessageFrame html={message.proof.rendering.html} title="The message" />
-            {#if message.proof.rendering.attached.length}
-              <p class="along">goes along: {message.proof.rendering.attached.join(', ')}</p>
-            {/if}
           {:else}<MessageField
               bind:this={body}
               label="Text of this message"
@@ -354,6 +352,7 @@
               ongap={open}
             />{/if}
         </div>
+        {#if along.length}<p class="along">goes along: {along.join(', ')}</p>{/if}
       </div>
     {/key}
     <div class="go">

@@ -102,7 +102,7 @@ export class DeskState {
     this.mayChange = mayChange;
     this.version = template.version;
     const { name, purpose, about, subject, previewText, body } = template;
-    const { mode, design, houseStyle, header, footer } = template;
+    const { mode, design, houseStyle, header, footer, files } = template;
     this.draft = {
       name,
       purpose,
@@ -115,6 +115,7 @@ export class DeskState {
       houseStyle: houseStyle ?? null,
       header,
       footer,
+      files,
     };
     this.base = { ...this.draft };
     this.keeping = { is: 'kept', at: new Date(template.changedAt) };

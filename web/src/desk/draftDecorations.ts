@@ -16,6 +16,13 @@ export function drawn(key: PluginKey<DecorationSet>): Plugin<DecorationSet> {
   });
 }
 
+/** Whether a document is drawn with just these already; drawing it again would move the cursor of whoever is moving it. */
+export function alreadyDrawn(there: DecorationSet | undefined, wanted: Decoration[]): boolean {
+  const said = (one: Decoration) => `${one.from} ${one.to} ${(one.spec as { says: string }).says}`;
+  const drawnNow = (there?.find() ?? []).map(said).sort();
+  return drawnNow.length === wanted.length && wanted.map(said).sort().every((one, at) => one === drawnNow[at]);
+}
+
 /** The places that notes are about; a note about a place that is gone is left out. */
 export function noteDecorations(doc: Node, notes: Schemas['ShownNote'][]): Decoration[] {
   const length = sourceOf(doc).length;
@@ -40,7 +47,7 @@ function branches(marks: PlacedMark[], taken: Set<number>): Decoration[] {
     const words = Decoration.inline(mark.position + 1, marks[at + 1].position, {
       class: gets ? 'branch' : 'branch passed',
     });
-    return gets ? [Decoration.node(mark.position, mark.position + 1, { class: 'taken' }), words] : [words];
+    return gets ? [Decoration.node(mark.position, mark.position + 1, { class: 'taken' }, { says: 'taken' }), words] : [words];
   });
 }
 
@@ -51,7 +58,7 @@ function bracket(doc: Node, marks: PlacedMark[]): Decoration[] {
   const lines: Decoration[] = [];
   doc.forEach((paragraph, at, index) => {
     if (from < to && index >= from && index <= to) {
-      lines.push(Decoration.node(at, at + paragraph.nodeSize, { class: 'within' }));
+      lines.push(Decoration.node(at, at + paragraph.nodeSize, { class: 'within' }, { says: 'within' }));
     }
   });
   return lines;

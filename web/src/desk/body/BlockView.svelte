@@ -78,11 +78,7 @@
   {@render line('leads to', 'link', 'nowhere')}
 {:else if block.kind === 'button'}
   <div class="to-{String(block.align ?? 'start')}">
-    <div
-      class="button"
-      style:background={block.background ? String(block.background) : undefined}
-      style:color={block.colour ? String(block.colour) : undefined}
-    >
+    <div class="button" style:border-color={block.background ? String(block.background) : undefined}>
       {@render text('label', 'what it says')}
     </div>
   </div>
@@ -201,7 +197,7 @@
     max-width: 100%;
     margin: 2px 0 4px;
     padding: 7px 16px;
-    border: 1px solid var(--edge);
+    border: 2px solid var(--edge);
     border-radius: var(--corner);
     font-weight: 600;
     text-align: center;

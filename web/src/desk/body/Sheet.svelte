@@ -5,7 +5,6 @@
   import BlockView from './BlockView.svelte';
   import Handle from './Handle.svelte';
   import type { Block } from './body';
-  import { inkOn } from './colours';
   import type { Composing, Dragged } from './composing.svelte';
 
   /** The draft of a letter or designed message: bands of columns of blocks, each with its number as its handle. */
@@ -59,8 +58,8 @@
     class:chosen={composing.chosen.includes(band.id)}
     data-part={band.id}
     aria-label={banded ? `Band ${bandAt + 1}` : undefined}
-    style:background={band.look?.background || undefined}
-    style:color={inkOn(band.look?.background)}
+    class:backed={band.look?.background}
+    style:--back={band.look?.background}
   >
     {#if banded}
       <div class="grip"><Handle {composing} id={band.id} what="band" label="band" /></div>
@@ -94,11 +93,7 @@
                 what="block"
                 label={String(composing.numbers.get(block.id))}
               />
-              <div
-                class="held"
-                style:background={block.look?.background || undefined}
-                style:color={inkOn(block.look?.background)}
-              >
+              <div class="held" class:backed={block.look?.background} style:--back={block.look?.background}>
                 {@render when(block)}
                 <BlockView
                   {block}
@@ -192,6 +187,15 @@
   .held {
     min-width: 0;
     padding-top: 2px;
+  }
+
+  /* The colour itself is for the proof: on it the desk's own inks could not be read in every light. */
+  .backed {
+    background: linear-gradient(var(--back), var(--back)) 0 0 / 5px 100% no-repeat;
+  }
+
+  .held.backed {
+    padding-left: 11px;
   }
 
   .when {

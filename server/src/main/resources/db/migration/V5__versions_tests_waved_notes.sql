@@ -52,3 +52,20 @@ create table desk_presence (
   seen_at      timestamp(3) with time zone not null,
   primary key (template_id, colleague_id)
 );
+
+-- Files that go along with messages, and which of them with which template: identifiers parted by commas.
+create table kept_file (
+  id         uuid primary key,
+  name       varchar(160) not null,
+  media_type varchar(120) not null,
+  content    varbinary(11000000) not null,
+  added_by   uuid not null references colleague (id),
+  added_at   timestamp(3) with time zone not null
+);
+create index kept_file_name on kept_file (name, id);
+alter table template add column files varchar(800) default '' not null;
+alter table template_version add column files varchar(800) default '' not null;
+
+-- Messages with files are larger than those with words.
+alter table outgoing_message alter column source set data type varbinary(30000000);
+alter table practice_letter alter column source set data type varbinary(30000000);

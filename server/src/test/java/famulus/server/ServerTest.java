@@ -86,6 +86,7 @@ public abstract class ServerTest {
                 "waved_note",
                 "desk_presence",
                 "picture",
+                "kept_file",
                 "outgoing_message",
                 "message_attempt",
                 "history_entry",

@@ -1,15 +1,19 @@
 package famulus.server.cupboard;
 
 import famulus.core.message.body.HouseStyleJson;
+import famulus.server.cupboard.FileService.FileContent;
+import famulus.server.cupboard.FileService.KeptFile;
 import famulus.server.cupboard.HouseStyleService.KeptStyle;
 import famulus.server.cupboard.HouseStyleService.StyledTemplate;
 import famulus.server.cupboard.PictureService.Picture;
 import famulus.server.cupboard.PictureService.PictureContent;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -22,15 +26,17 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** House styles and pictures. */
+/** House styles, pictures and files. */
 @RestController
 @RequestMapping("/api/cupboard")
 class CupboardController {
     private final HouseStyleService styles;
     private final PictureService pictures;
+    private final FileService files;
 
-    CupboardController(HouseStyleService styles, PictureService pictures) {
+    CupboardController(HouseStyleService styles, PictureService pictures, FileService files) {
         this.styles = styles;
+        this.files = files;
         this.pictures = pictures;
     }
 
@@ -103,6 +109,36 @@ class CupboardController {
     @DeleteMapping("/pictures/{id}")
     void delete(Colleague asking, @PathVariable UUID id) {
         pictures.delete(id, asking);
+    }
+
+    @GetMapping("/files")
+    List<KeptFile> files(Colleague asking) {
+        return files.all();
+    }
+
+    /** The file itself, to be saved rather than shown. */
+    @GetMapping("/files/{id}")
+    ResponseEntity<byte[]> file(Colleague asking, @PathVariable UUID id) {
+        FileContent content = files.content(id).orElseThrow(() -> Refusal.missing("This file"));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment()
+                                .filename(content.name(), StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(content.content());
+    }
+
+    @PostMapping(path = "/files", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    KeptFile addFile(Colleague asking, @RequestParam String name, @RequestBody(required = false) byte[] file) {
+        return files.add(name, file == null ? new byte[0] : file, asking);
+    }
+
+    @DeleteMapping("/files/{id}")
+    void deleteFile(Colleague asking, @PathVariable UUID id) {
+        files.delete(id, asking);
     }
 
     private static ShownStyle shown(KeptStyle kept) {

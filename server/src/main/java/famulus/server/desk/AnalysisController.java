@@ -128,7 +128,8 @@ class AnalysisController {
                 request.design(),
                 request.houseStyle(),
                 request.header(),
-                request.footer()));
+                request.footer(),
+                List.of()));
         return ResponseEntity.ok().contentType(LINES).body(out -> {
             int of = stress.total(request.about());
             line(out, new StressLine(0, of, null));

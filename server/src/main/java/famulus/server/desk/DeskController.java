@@ -7,6 +7,7 @@ import famulus.core.merge.Program;
 import famulus.core.message.MessageSource;
 import famulus.core.message.body.Mode;
 import famulus.core.message.render.Rendering;
+import famulus.server.cupboard.FileService;
 import famulus.server.desk.FieldFinderService.FoundField;
 import famulus.server.desk.MessageDraftService.MessageDraft;
 import famulus.server.desk.ProofPeopleMapper.ProofPerson;
@@ -14,6 +15,7 @@ import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.ShownProof.Chip;
 import famulus.server.desk.ShownProof.ShownTerm;
+import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.WavedNoteService;
@@ -50,6 +52,7 @@ class DeskController {
     private final TemplateService templates;
     private final RenderingService renderings;
     private final WavedNoteService waved;
+    private final FileService files;
 
     DeskController(
             ProofService proofs,
@@ -59,7 +62,9 @@ class DeskController {
             CatalogueService catalogues,
             TemplateService templates,
             RenderingService renderings,
-            WavedNoteService waved) {
+            WavedNoteService waved,
+            FileService files) {
+        this.files = files;
         this.waved = waved;
         this.renderings = renderings;
         this.templates = templates;
@@ -102,7 +107,8 @@ class DeskController {
             About about,
             UUID senderId,
             String senderName,
-            String senderEmail) {}
+            String senderEmail,
+            List<String> files) {}
 
     record WrittenField(String written, Chip chip) {}
 
@@ -122,7 +128,8 @@ class DeskController {
                 request.design(),
                 request.houseStyle(),
                 request.header(),
-                request.footer()));
+                request.footer(),
+                List.of()));
         For to = new For(request.kind(), request.id(), request.deal());
         Proof proof = proofs.proof(source, request.about(), to, asking, Given.NOTHING);
         List<Waved> let = request.template() == null ? List.of() : waved.all(request.template());
@@ -192,7 +199,8 @@ class DeskController {
                 draft.about(),
                 draft.sender().id(),
                 draft.sender().name(),
-                draft.sender().email());
+                draft.sender().email(),
+                files.names(draft.template().map(Template::files).orElse(List.of())));
     }
 
     static String text(String given, String field) {

@@ -58,7 +58,8 @@ public class StarterService {
                         body == null ? "" : body.toString(),
                         null,
                         "",
-                        ""));
+                        "",
+                        List.of()));
     }
 
     private static About about(String word) {

@@ -4,6 +4,7 @@ import famulus.core.field.About;
 import famulus.core.message.body.Mode;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 
 /**
@@ -16,6 +17,7 @@ import java.util.UUID;
  * @param design versioned JSON, see docs/body.schema.json; empty for a plain one
  * @param houseStyle null for the usual one
  * @param header which header of the house style; empty for its first one, as with the footer
+ * @param files what goes along with its messages
  * @param version counts kept changes
  * @param readyVersion which of them others use; null while it has never been marked ready
  */
@@ -32,6 +34,7 @@ public record Template(
         @Schema(nullable = true) UUID houseStyle,
         String header,
         String footer,
+        List<UUID> files,
         int version,
         @Schema(nullable = true) Integer readyVersion,
         UUID ownerId,

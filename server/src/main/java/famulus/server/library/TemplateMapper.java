@@ -42,11 +42,11 @@ interface TemplateMapper {
     @Insert(
             """
             insert into template
-              (id, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header, footer, version,
-               owner_id, created_at, changed_at, changed_by)
+              (id, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header, footer, files,
+               version, owner_id, created_at, changed_at, changed_by)
             values
               (#{t.id}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.previewText}, #{t.body}, #{t.mode},
-               #{t.design}, #{t.houseStyle}, #{t.header}, #{t.footer}, #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
+               #{t.design}, #{t.houseStyle}, #{t.header}, #{t.footer}, #{t.files}, #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
             """)
     void insert(@Param("t") Template template);
 
@@ -55,7 +55,7 @@ interface TemplateMapper {
             update template
             set name = #{t.name}, purpose = #{t.purpose}, about = #{t.about}, subject = #{t.subject},
                 preview_text = #{t.previewText}, body = #{t.body}, mode = #{t.mode}, design = #{t.design},
-                house_style_id = #{t.houseStyle}, header = #{t.header}, footer = #{t.footer}, version = version + 1,
+                house_style_id = #{t.houseStyle}, header = #{t.header}, footer = #{t.footer}, files = #{t.files}, version = version + 1,
                 changed_at = #{t.changedAt}, changed_by = #{by}
             where id = #{t.id} and version = #{t.version} and deleted_at is null
             """)
@@ -79,9 +79,9 @@ interface TemplateMapper {
             """
             insert into template_version
               (template_id, version, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header,
-               footer, changed_at, changed_by, reason, kept_at)
+               footer, files, changed_at, changed_by, reason, kept_at)
             select id, version, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header,
-                   footer, changed_at, changed_by, #{reason}, #{at}
+                   footer, files, changed_at, changed_by, #{reason}, #{at}
             from template t
             where t.id = #{id} and t.version = #{version}
               and not exists (select 1 from template_version v where v.template_id = t.id and v.version = t.version)

@@ -15,6 +15,7 @@ import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.Mode;
 import famulus.core.record.PlainLine;
+import famulus.server.cupboard.FileService;
 import famulus.server.cupboard.HouseStyleService;
 import famulus.server.library.TemplateMapper.TemplateRow;
 import famulus.server.platform.Events;
@@ -53,6 +54,7 @@ public class TemplateService {
     private final Events events;
     private final CatalogueService catalogues;
     private final HouseStyleService styles;
+    private final FileService files;
 
     TemplateService(
             TemplateMapper mapper,
@@ -60,7 +62,9 @@ public class TemplateService {
             Clock clock,
             Events events,
             CatalogueService catalogues,
-            HouseStyleService styles) {
+            HouseStyleService styles,
+            FileService files) {
+        this.files = files;
         this.styles = styles;
         this.mapper = mapper;
         this.ids = ids;
@@ -81,19 +85,21 @@ public class TemplateService {
             @Schema(nullable = true) String design,
             @Schema(nullable = true) UUID houseStyle,
             @Schema(nullable = true) String header,
-            @Schema(nullable = true) String footer) {
+            @Schema(nullable = true) String footer,
+            @Schema(nullable = true) List<UUID> files) {
         /** A plain template. */
         public Draft(String name, String purpose, About about, String subject, String previewText, String body) {
-            this(name, purpose, about, subject, previewText, body, Mode.PLAIN, "", null, "", "");
+            this(name, purpose, about, subject, previewText, body, Mode.PLAIN, "", null, "", "", List.of());
         }
 
         /** The same under another name. */
         public Draft named(String other) {
             return new Draft(
-                    other, purpose, about, subject, previewText, body, mode, design, houseStyle, header, footer);
+                    other, purpose, about, subject, previewText, body, mode, design, houseStyle, header, footer, files);
         }
 
         public Draft {
+            files = files == null ? List.of() : List.copyOf(files);
             mode = mode == null ? Mode.PLAIN : mode;
             design = text(design);
             header = text(header);
@@ -383,6 +389,7 @@ public class TemplateService {
                 draft.houseStyle(),
                 draft.header(),
                 draft.footer(),
+                draft.files(),
                 version,
                 null,
                 owner,
@@ -426,7 +433,8 @@ public class TemplateService {
                 template.design(),
                 template.houseStyle(),
                 template.header(),
-                template.footer());
+                template.footer(),
+                template.files());
     }
 
     private void check(Draft draft) {
@@ -437,6 +445,7 @@ public class TemplateService {
         PlainLine.refusal(draft.previewText(), LONGEST_LINE, false)
                 .ifPresent(sentence -> wrong.put("previewText", sentence));
         PlainLine.refusalOfLines(draft.body(), LONGEST_BODY, false).ifPresent(sentence -> wrong.put("body", sentence));
+        files.refusal(draft.files()).ifPresent(sentence -> wrong.put("files", sentence));
         if (draft.about() == null) {
             wrong.put("about", "Say what the template is about.");
         }

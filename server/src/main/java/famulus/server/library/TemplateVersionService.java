@@ -8,6 +8,7 @@ import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -66,7 +67,13 @@ public class TemplateVersionService {
 
     /** What has changed from a version to what the template says now. */
     public List<Change> changes(UUID id, int version) {
-        return Comparison.of(templates.source(version(id, version)), templates.source(templates.get(id)));
+        Template before = version(id, version);
+        Template now = templates.get(id);
+        List<Change> changes = new ArrayList<>(Comparison.of(templates.source(before), templates.source(now)));
+        if (!before.files().equals(now.files())) {
+            changes.add(new Change(Change.Kind.CHANGED, "Files", List.of(), true));
+        }
+        return changes;
     }
 
     /**

@@ -9,6 +9,8 @@ import famulus.core.message.render.Rendering;
 import famulus.core.proof.Note;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
+import famulus.server.cupboard.FileService;
+import famulus.server.cupboard.FileService.FileContent;
 import famulus.server.cupboard.PictureService;
 import famulus.server.cupboard.PictureService.PictureContent;
 import famulus.server.desk.MessageDraftService;
@@ -60,6 +62,7 @@ public class OutboxService {
     private final FamulusProperties properties;
     private final RenderingService renderings;
     private final PictureService pictures;
+    private final FileService files;
     private final Events events;
     private final Clock clock;
     private final JsonMapper json;
@@ -73,12 +76,14 @@ public class OutboxService {
             FamulusProperties properties,
             RenderingService renderings,
             PictureService pictures,
+            FileService files,
             Events events,
             Clock clock,
             JsonMapper json) {
         this.mapper = mapper;
         this.renderings = renderings;
         this.pictures = pictures;
+        this.files = files;
         this.worker = worker;
         this.drafts = drafts;
         this.templates = templates;
@@ -146,13 +151,7 @@ public class OutboxService {
                 .strip();
         check(message, draft, subject, body);
         PersonAddress address = address(draft.proof().person(), message.address());
-        keep(
-                message,
-                draft,
-                asking,
-                address,
-                subject,
-                rendering.map(this::words).orElseGet(() -> Words.plain(body)));
+        keep(message, draft, asking, address, subject, words(draft, rendering, body));
         worker.line(message.id());
         events.tell("record", message.person().toString());
         events.tell("outbox", message.id().toString());
@@ -245,8 +244,22 @@ public class OutboxService {
                         && text.contains(piece.text().strip()));
     }
 
-    /** What is rendered with the pictures and files that go along. */
-    Words words(Rendering rendering) {
+    /** What leaves: what is rendered, or the words, with the files of the template. */
+    Words words(MessageDraft draft, Optional<Rendering> rendering, String body) {
+        Words words = rendering.map(this::words).orElseGet(() -> Words.plain(body));
+        List<AttachedFile> along = new ArrayList<>(words.files());
+        for (UUID id : draft.template().map(Template::files).orElse(List.of())) {
+            FileContent file = files.content(id)
+                    .orElseThrow(() -> Refusal.because(
+                            "file-lost",
+                            "A file that goes along is not in the cupboard any more. Take it off the template."));
+            along.add(new AttachedFile(file.name(), file.mediaType(), file.content()));
+        }
+        return new Words(words.text(), words.html(), words.pictures(), along);
+    }
+
+    /** What is rendered with its pictures and calendar files. */
+    private Words words(Rendering rendering) {
         List<InlinePicture> inline = new ArrayList<>();
         for (String id : rendering.pictures()) {
             PictureContent picture = pictures.content(id)

@@ -82,11 +82,10 @@ class TestService {
             throw Refusal.because(note.code(), "It could not leave like this: " + note.title() + ". " + note.remedy());
         });
         templates.keepVersion(id, version, Reason.TESTED);
-        Words words = renderings
-                .mail(draft.proof())
-                .map(outbox::words)
-                .orElseGet(
-                        () -> Words.plain(draft.proof().merged().body().text().strip()));
+        Words words = outbox.words(
+                draft,
+                renderings.mail(draft.proof()),
+                draft.proof().merged().body().text().strip());
         List<UUID> made = new ArrayList<>();
         for (Colleague colleague : colleagues) {
             made.add(keep(template, draft, colleague, words, asking));

@@ -43,7 +43,8 @@ class EveryEndpointTest extends ServerTest {
             "POST /api/cupboard/house-styles",
             "PUT /api/cupboard/house-styles/{id}",
             "POST /api/cupboard/house-styles/{id}/usual",
-            "DELETE /api/cupboard/pictures/{id}");
+            "DELETE /api/cupboard/pictures/{id}",
+            "DELETE /api/cupboard/files/{id}");
 
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;

@@ -1,0 +1,171 @@
+<script lang="ts">
+  import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { onChange } from '../app/changes';
+  import { me } from '../app/session.svelte';
+  import Button from '../ui/Button.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import { day } from '../ui/when';
+
+  /** The files that can go along with messages. */
+  let files = $state<Schemas['KeptFile'][] | null>(null);
+  let failed = $state('');
+  let coming = $state('');
+  let over = $state(false);
+  let chooser = $state<HTMLInputElement>();
+  const mayDelete = $derived(me().role === 'KEEPER' || me().role === 'ADMINISTRATOR');
+
+  async function read() {
+    try {
+      files = await ask('get', '/api/cupboard/files');
+    } catch (failure) {
+      failed = sentence(failure);
+    }
+  }
+
+  /** Brings files in one after another; what is wrong with one does not keep the others out. */
+  async function take(chosen: FileList | null | undefined) {
+    failed = '';
+    for (const file of chosen ?? []) {
+      coming = file.name;
+      try {
+        await bring(`/api/cupboard/files?name=${encodeURIComponent(file.name)}`, file);
+      } catch (failure) {
+        failed = `${file.name}: ${Object.values(fieldsOf(failure))[0] ?? sentence(failure)}`;
+      }
+    }
+    coming = '';
+    await read();
+  }
+
+  async function remove(file: Schemas['KeptFile']) {
+    try {
+      await ask('delete', '/api/cupboard/files/{id}', { params: { id: file.id } });
+      notify(`“${file.name}” is deleted.`);
+      await read();
+    } catch (failure) {
+      failed = `${file.name}: ${sentence(failure)}`;
+    }
+  }
+
+  $effect(() => onChange((change) => change.what === 'file' && void read()));
+  void read();
+</script>
+
+<!-- svelte-ignore a11y_no_static_element_interactions -->
+<div
+  class="place"
+  class:over
+  ondragover={(event) => {
+    event.preventDefault();
+    over = true;
+  }}
+  ondragleave={() => (over = false)}
+  ondrop={(event) => {
+    event.preventDefault();
+    over = false;
+    void take(event.dataTransfer?.files);
+  }}
+>
+  <p class="ways">
+    <Button main onclick={() => chooser?.click()}>Bring files in</Button>
+    <span>or drop them here. Up to 10 MB each, no programs.</span>
+    <input
+      bind:this={chooser}
+      type="file"
+      multiple
+      hidden
+      onchange={(event) => void take(event.currentTarget.files)}
+    />
+  </p>
+  {#if coming}<p role="status">bringing in {coming} …</p>{/if}
+  {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
+  {#if files?.length}
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Name</th>
+          <th scope="col" class="figures">KB</th>
+          <th scope="col">Added by</th>
+          <th scope="col" class="figures">Added</th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        {#each files as file (file.id)}
+          <tr>
+            <td><a href="/api/cupboard/files/{file.id}" download={file.name}>{file.name}</a></td>
+            <td class="figures">{Math.ceil(file.size / 1000)}</td>
+            <td>{file.addedBy}</td>
+            <td class="figures">{day(file.addedAt)}</td>
+            <td class="figures">
+              {#if mayDelete}
+                <Button quiet danger aria-label="Delete {file.name}" onclick={() => void remove(file)}
+                  >Delete</Button
+                >
+              {/if}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {:else if files}
+    <p class="none">No file yet. What is kept here can go along with any template’s messages.</p>
+  {/if}
+</div>
+
+<style>
+  .place {
+    min-height: 100%;
+    padding: 16px 20px;
+  }
+
+  .over {
+    background: var(--act-tint);
+  }
+
+  .ways {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    margin-bottom: 12px;
+    color: var(--ink-soft);
+  }
+
+  .wrong {
+    margin-bottom: 10px;
+    color: var(--stop);
+  }
+
+  .none {
+    color: var(--ink-soft);
+  }
+
+  table {
+    width: 100%;
+    max-width: 860px;
+    border-collapse: collapse;
+  }
+
+  th,
+  td {
+    padding: 7px 14px 7px 0;
+    border-bottom: 1px solid var(--rule-soft);
+    text-align: left;
+  }
+
+  th {
+    color: var(--ink-soft);
+    font-weight: 400;
+    font-size: 12.5px;
+  }
+
+  .figures {
+    text-align: right;
+    font-variant-numeric: tabular-nums;
+  }
+
+  a {
+    color: var(--ink);
+    font-weight: 600;
+  }
+</style>

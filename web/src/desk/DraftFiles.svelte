@@ -1,0 +1,120 @@
+<script lang="ts">
+  import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
+  import Act from '../ui/Act.svelte';
+  import Button from '../ui/Button.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import type { DeskState } from './deskState.svelte';
+
+  /** The files that go along with a template's messages. */
+  let { desk }: { desk: DeskState } = $props();
+
+  let all = $state<Schemas['KeptFile'][]>([]);
+  let opener = $state<HTMLButtonElement>();
+  let choosing = $state(false);
+  let wrong = $state('');
+  let coming = $state('');
+  let chooser = $state<HTMLInputElement>();
+  const chosen = $derived(desk.draft?.files ?? []);
+  const left = $derived(all.filter((file) => !chosen.includes(file.id)));
+
+  async function read() {
+    all = await ask('get', '/api/cupboard/files').catch(() => all);
+  }
+
+  function name(id: string): string {
+    return all.find((file) => file.id === id)?.name ?? 'a file that is gone';
+  }
+
+  function add(id: string) {
+    choosing = false;
+    desk.change({ files: [...chosen, id] }, true);
+  }
+
+  async function take(file: File | undefined) {
+    if (!file) return;
+    wrong = '';
+    coming = file.name;
+    try {
+      const made = await bring<Schemas['KeptFile']>(
+        `/api/cupboard/files?name=${encodeURIComponent(file.name)}`,
+        file,
+      );
+      await read();
+      add(made.id);
+    } catch (failure) {
+      wrong = `${file.name}: ${Object.values(fieldsOf(failure))[0] ?? sentence(failure)}`;
+    }
+    coming = '';
+  }
+
+  void read();
+</script>
+
+<span class="files">
+  {#each chosen as id (id)}
+    <span class="file"
+      >{name(id)}{#if desk.mayChange}
+        <Act
+          soft
+          aria-label="Take {name(id)} off"
+          onclick={() => desk.change({ files: chosen.filter((one) => one !== id) }, true)}>×</Act
+        >{/if}</span
+    >
+  {/each}
+  {#if desk.mayChange}
+    <Act bind:element={opener} aria-expanded={choosing} onclick={() => (choosing = !choosing)}
+      >{chosen.length ? 'one more' : 'attach a file'}</Act
+    >
+  {:else if !chosen.length}
+    <span class="none">none</span>
+  {/if}
+</span>
+{#if choosing}
+  <Slip title="Goes along" anchor={opener} onclose={() => (choosing = false)}>
+    <ul>
+      {#each left as file (file.id)}
+        <li>
+          <Button quiet onclick={() => add(file.id)}>{file.name}</Button>
+          <small>{Math.ceil(file.size / 1000)} KB</small>
+        </li>
+      {/each}
+    </ul>
+    <Button onclick={() => chooser?.click()}>Bring one in</Button>
+    <input
+      bind:this={chooser}
+      type="file"
+      hidden
+      onchange={(event) => void take(event.currentTarget.files?.[0])}
+    />
+    {#if coming}<p role="status">bringing in {coming} …</p>{/if}
+    {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+  </Slip>
+{/if}
+
+<style>
+  .files {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 12px;
+    align-items: baseline;
+    font-size: 14px;
+  }
+
+  .none,
+  small {
+    color: var(--ink-soft);
+  }
+
+  ul {
+    max-height: 220px;
+    margin: 0 0 8px -6px;
+    padding: 0;
+    overflow: auto;
+    list-style: none;
+  }
+
+  .wrong {
+    margin-top: 6px;
+    color: var(--stop);
+  }
+</style>
