@@ -20,7 +20,13 @@ export function drawn(key: PluginKey<DecorationSet>): Plugin<DecorationSet> {
 export function alreadyDrawn(there: DecorationSet | undefined, wanted: Decoration[]): boolean {
   const said = (one: Decoration) => `${one.from} ${one.to} ${(one.spec as { says: string }).says}`;
   const drawnNow = (there?.find() ?? []).map(said).sort();
-  return drawnNow.length === wanted.length && wanted.map(said).sort().every((one, at) => one === drawnNow[at]);
+  return (
+    drawnNow.length === wanted.length &&
+    wanted
+      .map(said)
+      .sort()
+      .every((one, at) => one === drawnNow[at])
+  );
 }
 
 /** The places that notes are about; a note about a place that is gone is left out. */
@@ -31,7 +37,8 @@ export function noteDecorations(doc: Node, notes: Schemas['ShownNote'][]): Decor
     .map((note) => {
       const from = positionOf(doc, note.start);
       const to = Math.max(positionOf(doc, note.end), from + 1);
-      return Decoration.inline(from, to, { class: `noted ${note.level.toLowerCase()}` });
+      const says = `noted ${note.level.toLowerCase()}`;
+      return Decoration.inline(from, to, { class: says }, { says });
     });
 }
 
@@ -44,10 +51,11 @@ export function choiceDecorations(doc: Node, found: Chip[]): Decoration[] {
 function branches(marks: PlacedMark[], taken: Set<number>): Decoration[] {
   return marks.slice(0, -1).flatMap((mark, at) => {
     const gets = taken.has(mark.position);
-    const words = Decoration.inline(mark.position + 1, marks[at + 1].position, {
-      class: gets ? 'branch' : 'branch passed',
-    });
-    return gets ? [Decoration.node(mark.position, mark.position + 1, { class: 'taken' }, { says: 'taken' }), words] : [words];
+    const says = gets ? 'branch' : 'branch passed';
+    const words = Decoration.inline(mark.position + 1, marks[at + 1].position, { class: says }, { says });
+    return gets
+      ? [Decoration.node(mark.position, mark.position + 1, { class: 'taken' }, { says: 'taken' }), words]
+      : [words];
   });
 }
 

@@ -46,7 +46,7 @@ interface TemplateMapper {
                version, owner_id, created_at, changed_at, changed_by)
             values
               (#{t.id}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.previewText}, #{t.body}, #{t.mode},
-               #{t.design}, #{t.houseStyle}, #{t.header}, #{t.footer}, #{t.files}, #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
+               #{t.design}, #{t.houseStyle}, #{t.header}, #{t.footer}, #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler}, #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
             """)
     void insert(@Param("t") Template template);
 
@@ -55,7 +55,7 @@ interface TemplateMapper {
             update template
             set name = #{t.name}, purpose = #{t.purpose}, about = #{t.about}, subject = #{t.subject},
                 preview_text = #{t.previewText}, body = #{t.body}, mode = #{t.mode}, design = #{t.design},
-                house_style_id = #{t.houseStyle}, header = #{t.header}, footer = #{t.footer}, files = #{t.files}, version = version + 1,
+                house_style_id = #{t.houseStyle}, header = #{t.header}, footer = #{t.footer}, files = #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler}, version = version + 1,
                 changed_at = #{t.changedAt}, changed_by = #{by}
             where id = #{t.id} and version = #{t.version} and deleted_at is null
             """)
