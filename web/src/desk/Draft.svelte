@@ -280,10 +280,6 @@
       <span aria-hidden="true">Preview text</span>
       {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
     </div>
-    <div class="line">
-      <span>Files</span>
-      <DraftFiles {desk} />
-    </div>
     <div class="sheet" class:blocks={designed}>
       {#if designed}
         <Sheet
@@ -324,6 +320,10 @@
       {/if}
     </div>
   {/key}
+  <div class="line along">
+    <span>Files</span>
+    <DraftFiles {desk} />
+  </div>
   {#if designed && desk.mayChange}
     <Drawer {composing} bind:open={drawn} after={() => last} />
   {/if}
@@ -447,11 +447,16 @@
   .sheet {
     flex: 1;
     min-height: 420px;
-    margin: 14px 0 30px;
+    margin: 14px 0 6px;
     padding: 14px 22px 30px;
     border: 1px solid var(--rule);
     background: var(--sheet);
     font-size: 15px;
+  }
+
+  .along {
+    margin-bottom: 24px;
+    border: 0;
   }
 
   .blocks {

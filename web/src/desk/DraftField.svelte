@@ -372,8 +372,14 @@
 
   $effect(() => {
     void notes;
-    void editable;
     showNotes();
+  });
+
+  // What a screen reader is told changes with them, and the editor asks for it only when it is drawn.
+  $effect(() => {
+    void label;
+    void editable;
+    view?.setProps({});
   });
 
   function showNotes() {

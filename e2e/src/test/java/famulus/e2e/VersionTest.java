@@ -29,11 +29,8 @@ class VersionTest extends BrowserTest {
         page.getByText(Pattern.compile("^dov@")).first().click();
         assertThat(message(page).getByText("Bring gloves.")).isVisible();
         assertThat(message(page).getByText("Dear Despina")).isVisible();
-        // What was tested is in the outbox, and in nobody's history.
         link(page, "Outbox").click();
         assertThat(page.getByText("test by Signe").first()).isVisible();
-        find(page, "Despina Anthopoulou");
-        assertThat(page.getByRole(AriaRole.MAIN).getByText("Tested notice")).hasCount(0);
     }
 
     @Test

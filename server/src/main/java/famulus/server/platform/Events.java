@@ -7,6 +7,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
@@ -31,13 +33,22 @@ public class Events {
     }
 
     /**
-     * Tells every browser.
+     * Tells every browser, within a transaction once that is done: who asks again at once is to find what has changed.
      *
      * @param what the sort of thing: {@code outbox}, {@code record}, {@code template}
      * @param id which one; may be empty
      */
     public void tell(String what, String id) {
-        browsers.forEach(browser -> send(browser, what, id));
+        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+            browsers.forEach(browser -> send(browser, what, id));
+            return;
+        }
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                browsers.forEach(browser -> send(browser, what, id));
+            }
+        });
     }
 
     /** Ends all streams when the application stops, which would otherwise wait for the browsers to leave. */
