@@ -11,6 +11,7 @@
   import BandSlip from './body/BandSlip.svelte';
   import BlockSlip from './body/BlockSlip.svelte';
   import type { Composing } from './body/composing.svelte';
+  import Housed from './body/Housed.svelte';
   import Drawer from './body/Drawer.svelte';
   import Kinds from './body/Kinds.svelte';
   import { stringLabel } from './body/kinds';
@@ -282,6 +283,7 @@
     </div>
     <div class="sheet" class:blocks={designed}>
       {#if designed}
+        {#if composing.banded}<Housed draft={desk.draft!} />{/if}
         <Sheet
           {composing}
           {sentences}
@@ -315,6 +317,7 @@
             )}
           {/snippet}
         </Sheet>
+        {#if composing.banded}<Housed draft={desk.draft!} foot />{/if}
       {:else}
         {@render part('BODY', 'Text', false, 'Write the message. Type { to put in a field.')}
       {/if}

@@ -187,7 +187,7 @@
   function openChip(editor: EditorView): boolean {
     const { state } = editor;
     const selected = state.selection instanceof NodeSelection ? state.selection : null;
-    const from = selected ? selected.from : cursor(editor) - 1;
+    const from = selected ? selected.from : state.selection.from - 1;
     const node = from >= 0 ? state.doc.nodeAt(from) : null;
     if ((!selected && !state.selection.empty) || node?.type.name !== 'field') return false;
     // Without its closing brace it stays text until the writer closes it again.
@@ -212,15 +212,16 @@
     return true;
   }
 
-  /** Where the browser has its cursor; the editor hears of a move a moment later. */
-  function cursor(editor: EditorView): number {
-    const dom = window.getSelection();
-    return dom?.anchorNode && dom.isCollapsed && editor.dom.contains(dom.anchorNode)
-      ? editor.posAtDOM(dom.anchorNode, dom.anchorOffset)
-      : editor.state.selection.from;
+  /**
+   * Has the editor look where the cursor is before it acts on a key: of a move it hears a moment later, and a quick hand
+   * has pressed the next key by then. The observer is the editor's own and in no type of it.
+   */
+  function readCursor(editor: EditorView) {
+    (editor as unknown as { domObserver: { flush: () => void } }).domObserver.flush();
   }
 
   function onKey(editor: EditorView, event: KeyboardEvent): boolean {
+    if (!event.isComposing) readCursor(editor);
     if (event.key === 'Backspace' && !event.ctrlKey && !event.altKey) return openChip(editor);
     if (!finding) return false;
     if (event.key === 'ArrowDown') at = (at + 1) % Math.max(found.length, 1);

@@ -4,7 +4,8 @@
   import AddHere from './AddHere.svelte';
   import BlockView from './BlockView.svelte';
   import Handle from './Handle.svelte';
-  import type { Block } from './body';
+  import { withShares, type Block } from './body';
+  import ColumnEdge from './ColumnEdge.svelte';
   import type { Composing, Dragged } from './composing.svelte';
 
   /** The draft of a letter or designed message: bands of columns of blocks, each with its number as its handle. */
@@ -23,6 +24,8 @@
     onpicture: (block: Block, anchor: HTMLElement, file?: File) => void;
   } = $props();
 
+  /** While the border of two columns is dragged: what the shares would be. */
+  let sizing = $state<{ band: string; shares: number[] } | null>(null);
   const bands = $derived(composing.body.bands);
   const banded = $derived(composing.banded);
 
@@ -67,11 +70,24 @@
     {@render when(band)}
     <div
       class="columns"
-      style:grid-template-columns={band.columns.map((one) => `${one.share ?? 1}fr`).join(' ')}
+      style:grid-template-columns={(sizing?.band === band.id
+        ? sizing.shares
+        : band.columns.map((one) => one.share ?? 1)
+      )
+        .map((share) => `minmax(0, ${share}fr)`)
+        .join(' ')}
     >
       {#each band.columns as column, at (at)}
         {@const blocks = column.blocks ?? []}
         <div class="column" class:split={band.columns.length > 1}>
+          {#if at > 0 && composing.editable}
+            <ColumnEdge
+              {band}
+              column={at}
+              onsizing={(shares) => (sizing = shares && { band: band.id, shares })}
+              onsized={(shares) => composing.put(withShares(composing.body, band.id, shares))}
+            />
+          {/if}
           {#each blocks as block, i (block.id)}
             {#if composing.editable}<AddHere {composing} place={{ band: band.id, column: at, at: i }} />{/if}
             <div
@@ -156,6 +172,7 @@
   }
 
   .column {
+    position: relative;
     min-width: 0;
     padding-bottom: 4px;
   }

@@ -9,9 +9,11 @@ import {
   placeOf,
   readBody,
   removed,
+  sharesWith,
   stepped,
   stringAt,
   withColumns,
+  withShares,
   withString,
   type Block,
   type Body,
@@ -99,6 +101,12 @@ describe('a body', () => {
   it('keeps every block when columns go', () => {
     expect(shape(withColumns(some, 'band1', 1))).toBe('abc|def');
     expect(shape(withColumns(some, 'band0', 3))).toBe('abc//|d/ef');
+  });
+
+  it('moves the border of two columns and leaves the others', () => {
+    const three = withShares(body([['a'], ['b'], ['c']]), 'band0', [1, 1, 2]).bands[0];
+    expect(sharesWith(three, 1, 0.6)).toEqual([30, 20, 50]);
+    expect(sharesWith(three, 2, 0)).toEqual([25, 8, 67]);
   });
 
   it('changes only what is meant and leaves what it was made from', () => {

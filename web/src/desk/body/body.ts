@@ -252,6 +252,23 @@ export function withShare(body: Body, id: string, column: number, part: Partial<
   }));
 }
 
+/** The shares of a band's columns, when the border before one of them moves so that what is left of it has this part of both. */
+export function sharesWith(band: Band, column: number, part: number): number[] {
+  const total = band.columns.reduce((sum, one) => sum + (one.share ?? 1), 0);
+  const shares = band.columns.map((one) => Math.max(1, Math.round(((one.share ?? 1) / total) * 100)));
+  const both = shares[column - 1] + shares[column];
+  const left = Math.round(both * Math.min(Math.max(part, 0.1), 0.9));
+  return shares.with(column - 1, left).with(column, both - left);
+}
+
+/** A band whose columns take these shares of the width. */
+export function withShares(body: Body, id: string, shares: number[]): Body {
+  return withBand(body, id, (band) => ({
+    ...band,
+    columns: band.columns.map((one, at) => ({ ...one, share: shares[at] })),
+  }));
+}
+
 /** The string of a block that a key such as `label` or `fact2/link` stands for; nothing when there is none. */
 export function stringAt(block: Block, key: string): string {
   const place = holder(block, key);

@@ -174,9 +174,6 @@ abstract class BrowserTest {
     /** Puts the cursor at the end of a text, as somebody who goes on writing. */
     static void goToEnd(Page page, Locator text) {
         text.focus();
-        // For a moment after it gets the focus an editor puts the cursor back to where it was; no hand is that quick.
-        page.evaluate("() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() =>"
-                + " requestAnimationFrame(done))))");
         page.keyboard().press("Control+End");
     }
 }

@@ -239,7 +239,16 @@ class ComposeTest extends BrowserTest {
         page.keyboard().press("Escape");
         Locator band = draft(page).locator("section[data-part]").nth(1);
         assertThat(band.locator(".column")).hasCount(2);
+        Locator edge = band.getByRole(AriaRole.SEPARATOR);
+        BoundingBox narrow = band.locator(".column").nth(1).boundingBox();
+        dragOver(page, edge, narrow.x - 120, narrow.y + 30);
+        page.mouse().up();
         BoundingBox right = band.locator(".column").nth(1).boundingBox();
+        assertThat(right.width).isGreaterThan(narrow.width + 80);
+        edge.focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(band.locator(".column").nth(1).boundingBox().width).isLessThan(right.width);
+        right = band.locator(".column").nth(1).boundingBox();
         dragOver(page, handle(page, "Text 3"), right.x + right.width / 2, right.y + 4);
         page.mouse().up();
         assertThat(band.locator(".column").nth(1)).containsText("What helps us");
