@@ -281,7 +281,7 @@
       <span aria-hidden="true">Preview text</span>
       {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
     </div>
-    <div class="sheet" class:blocks={designed}>
+    <div class="sheet" class:blocks={designed} class:banded={designed && composing.banded}>
       {#if designed}
         {#if composing.banded}<Housed draft={desk.draft!} />{/if}
         <Sheet
@@ -464,5 +464,11 @@
 
   .blocks {
     padding: 8px 0 20px 4px;
+  }
+
+  .banded {
+    flex: none;
+    min-height: 0;
+    padding-bottom: 0;
   }
 </style>

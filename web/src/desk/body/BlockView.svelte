@@ -133,6 +133,7 @@
 <style>
   .picture {
     display: block;
+    width: fit-content;
     max-width: 100%;
     min-height: 40px;
     padding: 0;

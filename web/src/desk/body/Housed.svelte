@@ -50,6 +50,6 @@
 
   .foot {
     justify-content: flex-end;
-    margin: 10px 0 -20px -4px;
+    margin: 10px 0 0 -4px;
   }
 </style>
