@@ -1,17 +1,15 @@
 <script lang="ts">
-  import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { ask, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
   import { me } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
+  import BringIn from './BringIn.svelte';
 
   /** The files that can go along with messages. */
   let files = $state<Schemas['KeptFile'][] | null>(null);
   let failed = $state('');
-  let coming = $state('');
-  let over = $state(false);
-  let chooser = $state<HTMLInputElement>();
   const mayDelete = $derived(me().role === 'KEEPER' || me().role === 'ADMINISTRATOR');
 
   async function read() {
@@ -20,21 +18,6 @@
     } catch (failure) {
       failed = sentence(failure);
     }
-  }
-
-  /** Brings files in one after another; what is wrong with one does not keep the others out. */
-  async function take(chosen: FileList | null | undefined) {
-    failed = '';
-    for (const file of chosen ?? []) {
-      coming = file.name;
-      try {
-        await bring(`/api/cupboard/files?name=${encodeURIComponent(file.name)}`, file);
-      } catch (failure) {
-        failed = `${file.name}: ${Object.values(fieldsOf(failure))[0] ?? sentence(failure)}`;
-      }
-    }
-    coming = '';
-    await read();
   }
 
   async function remove(file: Schemas['KeptFile']) {
@@ -51,33 +34,12 @@
   void read();
 </script>
 
-<!-- svelte-ignore a11y_no_static_element_interactions -->
-<div
-  class="place"
-  class:over
-  ondragover={(event) => {
-    event.preventDefault();
-    over = true;
-  }}
-  ondragleave={() => (over = false)}
-  ondrop={(event) => {
-    event.preventDefault();
-    over = false;
-    void take(event.dataTransfer?.files);
-  }}
+<BringIn
+  label="Bring files in"
+  says="Up to 10 MB each, no programs."
+  address={(file) => `/api/cupboard/files?name=${encodeURIComponent(file.name)}`}
+  onbrought={read}
 >
-  <p class="ways">
-    <Button main onclick={() => chooser?.click()}>Bring files in</Button>
-    <span>or drop them here. Up to 10 MB each, no programs.</span>
-    <input
-      bind:this={chooser}
-      type="file"
-      multiple
-      hidden
-      onchange={(event) => void take(event.currentTarget.files)}
-    />
-  </p>
-  {#if coming}<p role="status">bringing in {coming} …</p>{/if}
   {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
   {#if files?.length}
     <table>
@@ -111,26 +73,9 @@
   {:else if files}
     <p class="none">No file yet. What is kept here can go along with any template’s messages.</p>
   {/if}
-</div>
+</BringIn>
 
 <style>
-  .place {
-    min-height: 100%;
-    padding: 16px 20px;
-  }
-
-  .over {
-    background: var(--act-tint);
-  }
-
-  .ways {
-    display: flex;
-    gap: 12px;
-    align-items: center;
-    margin-bottom: 12px;
-    color: var(--ink-soft);
-  }
-
   .wrong {
     margin-bottom: 10px;
     color: var(--stop);

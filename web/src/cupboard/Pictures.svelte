@@ -1,18 +1,17 @@
 <script lang="ts">
-  import { ask, fieldsOf, send, sentence, type Schemas } from '../api/client';
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
+  import BringIn from './BringIn.svelte';
 
   /** The pictures that templates and house styles show. */
   type Picture = Schemas['Picture'];
   let pictures = $state<Picture[] | null>(null);
   let failed = $state('');
-  let over = $state(false);
-  let chooser = $state<HTMLInputElement>();
   let open = $state<{ picture: Picture; anchor: HTMLElement } | null>(null);
   let name = $state('');
   let description = $state('');
@@ -26,18 +25,9 @@
     }
   }
 
-  /** Brings files in one after another; what is wrong with one does not keep the others out. */
-  async function bring(files: FileList | null | undefined) {
-    failed = '';
-    for (const file of files ?? []) {
-      try {
-        const title = file.name.replace(/\.[^.]*$/, '') || 'Picture';
-        await send(`/api/cupboard/pictures?name=${encodeURIComponent(title)}`, file);
-      } catch (failure) {
-        failed = `${file.name}: ${Object.values(fieldsOf(failure))[0] ?? sentence(failure)}`;
-      }
-    }
-    await read();
+  function address(file: File): string {
+    const title = file.name.replace(/\.[^.]*$/, '') || 'Picture';
+    return `/api/cupboard/pictures?name=${encodeURIComponent(title)}`;
   }
 
   function show(picture: Picture, anchor: HTMLElement) {
@@ -77,33 +67,13 @@
   void read();
 </script>
 
-<!-- svelte-ignore a11y_no_static_element_interactions -->
-<div
-  class="place"
-  class:over
-  ondragover={(event) => {
-    event.preventDefault();
-    over = true;
-  }}
-  ondragleave={() => (over = false)}
-  ondrop={(event) => {
-    event.preventDefault();
-    over = false;
-    void bring(event.dataTransfer?.files);
-  }}
+<BringIn
+  label="Bring pictures in"
+  says="PNG, JPEG or GIF, up to 5 MB each."
+  accept="image/png,image/jpeg,image/gif"
+  {address}
+  onbrought={read}
 >
-  <p class="ways">
-    <Button main onclick={() => chooser?.click()}>Bring pictures in</Button>
-    <span>or drop them here. PNG, JPEG or GIF, up to 5 MB each.</span>
-    <input
-      bind:this={chooser}
-      type="file"
-      accept="image/png,image/jpeg,image/gif"
-      multiple
-      hidden
-      onchange={(event) => void bring(event.currentTarget.files)}
-    />
-  </p>
   {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
   {#if pictures?.length}
     <table>
@@ -142,7 +112,7 @@
   {:else if pictures}
     <p>There is no picture yet.</p>
   {/if}
-</div>
+</BringIn>
 {#if open}
   <Slip title={open.picture.name} anchor={open.anchor} placement="bottom-end" onclose={() => (open = null)}>
     <form onsubmit={keep}>
@@ -158,24 +128,6 @@
 {/if}
 
 <style>
-  .place {
-    min-height: 100%;
-    padding: 14px 20px 40px;
-  }
-
-  .over {
-    outline: 2px dashed var(--act);
-    outline-offset: -8px;
-  }
-
-  .ways {
-    display: flex;
-    gap: 12px;
-    align-items: center;
-    padding-bottom: 10px;
-    color: var(--ink-soft);
-  }
-
   .wrong {
     color: var(--stop);
   }

@@ -1,12 +1,11 @@
 <script lang="ts">
   import type { About } from '../../library/about';
-  import Button from '../../ui/Button.svelte';
   import Slip from '../../ui/Slip.svelte';
-  import Condition from '../Condition.svelte';
   import type { FoundField } from '../finding';
   import { bandOf, MOST_COLUMNS, withColumns, withShare, type Band, type Column, type Look } from './body';
   import type { Composing } from './composing.svelte';
   import LookFields from './LookFields.svelte';
+  import PartWays from './PartWays.svelte';
 
   /** The settings of a band: its columns and their widths, its box, when it is shown. */
   let {
@@ -28,7 +27,6 @@
   const UPRIGHTS = ['top', 'middle', 'bottom'] as const;
   const band = $derived(bandOf(composing.body, id));
   const editable = $derived(composing.editable);
-  let conditioned = $state(false);
 
   function put(part: Partial<Band>) {
     composing.change(id, part, true);
@@ -97,42 +95,7 @@
         /> not on small screens
       </label>
     </fieldset>
-    {#if band.shownWhen || conditioned}
-      <p class="row"><span>Shown when</span></p>
-      <Condition
-        given={band.shownWhen || `${fields[0]?.path ?? 'today'} is filled`}
-        label="When this band is shown"
-        {about}
-        {fields}
-        {editable}
-        onchanged={(written) => put({ shownWhen: written })}
-      />
-    {/if}
-    {#if editable}
-      <p class="ways">
-        {#if band.shownWhen}
-          <Button
-            quiet
-            onclick={() => {
-              conditioned = false;
-              put({ shownWhen: undefined });
-            }}>Always show it</Button
-          >
-        {:else if !conditioned}
-          <Button
-            quiet
-            onclick={() => {
-              conditioned = true;
-              put({ shownWhen: `${fields[0]?.path ?? 'today'} is filled` });
-            }}>Show it only when …</Button
-          >
-        {/if}
-        <Button quiet onclick={() => composing.step(id, -1)}>Move up</Button>
-        <Button quiet onclick={() => composing.step(id, 1)}>Move down</Button>
-        <Button quiet onclick={() => composing.duplicate(id)}>Duplicate</Button>
-        <Button quiet danger onclick={() => composing.remove([id])}>Delete with all in it</Button>
-      </p>
-    {/if}
+    <PartWays {composing} {id} shownWhen={band.shownWhen ?? ''} what="band" {about} {fields} />
   </Slip>
 {/if}
 
@@ -196,14 +159,5 @@
   input[type='number'] {
     width: 58px;
     padding: 2px 5px;
-  }
-
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 2px 8px;
-    margin: 8px 0 0 -6px;
-    padding-top: 4px;
-    border-top: 1px solid var(--rule-soft);
   }
 </style>

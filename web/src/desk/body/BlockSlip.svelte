@@ -3,13 +3,13 @@
   import Button from '../../ui/Button.svelte';
   import Choose from '../../ui/Choose.svelte';
   import Slip from '../../ui/Slip.svelte';
-  import Condition from '../Condition.svelte';
   import type { FoundField } from '../finding';
   import type { About } from '../../library/about';
   import { blockOf, type Block, type Look } from './body';
   import type { Composing } from './composing.svelte';
   import ItemColumns from './ItemColumns.svelte';
   import LookFields from './LookFields.svelte';
+  import PartWays from './PartWays.svelte';
   import PicturePick from './PicturePick.svelte';
 
   /** The settings of one block, live in draft and proof. */
@@ -40,7 +40,6 @@
   const block = $derived(blockOf(composing.body, id));
   const editable = $derived(composing.editable);
   let boxed = $state(false);
-  let conditioned = $state(false);
 
   function put(part: Partial<Block>) {
     composing.change(id, part, true);
@@ -190,45 +189,16 @@
         /> not on small screens
       </label>
     </fieldset>
-    {#if block.shownWhen || conditioned}
-      <p class="head">Shown when</p>
-      {#key composing.desk.generation}
-        <Condition
-          given={block.shownWhen || `${fields[0]?.path ?? 'today'} is filled`}
-          label="When this block is shown"
-          {about}
-          {fields}
-          {editable}
-          onchanged={(written) => put({ shownWhen: written })}
-        />
-      {/key}
-    {/if}
-    {#if editable}
-      <p class="ways">
-        {#if !boxed}<Button quiet onclick={() => (boxed = true)}>Room, background, border</Button>{/if}
-        {#if block.shownWhen}
-          <Button
-            quiet
-            onclick={() => {
-              conditioned = false;
-              put({ shownWhen: undefined });
-            }}>Always show it</Button
-          >
-        {:else if !conditioned}
-          <Button
-            quiet
-            onclick={() => {
-              conditioned = true;
-              put({ shownWhen: `${fields[0]?.path ?? 'today'} is filled` });
-            }}>Show it only when …</Button
-          >
-        {/if}
-        <Button quiet onclick={() => composing.step(id, -1)}>Move up</Button>
-        <Button quiet onclick={() => composing.step(id, 1)}>Move down</Button>
-        <Button quiet onclick={() => composing.duplicate(id)}>Duplicate</Button>
-        <Button quiet danger onclick={() => composing.remove([id])}>Delete</Button>
-      </p>
-    {/if}
+    <PartWays
+      {composing}
+      {id}
+      shownWhen={block.shownWhen ?? ''}
+      what="block"
+      {about}
+      {fields}
+      more={boxed ? '' : 'Room, background, border'}
+      onmore={() => (boxed = true)}
+    />
   </Slip>
 {/if}
 
@@ -274,8 +244,7 @@
     padding: 1px;
   }
 
-  small,
-  .head {
+  small {
     color: var(--ink-soft);
     font-size: 12.5px;
   }
@@ -299,14 +268,5 @@
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
-  }
-
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 2px 8px;
-    margin: 8px 0 0 -6px;
-    padding-top: 4px;
-    border-top: 1px solid var(--rule-soft);
   }
 </style>

@@ -48,7 +48,7 @@
     position: sticky;
     bottom: 0;
     z-index: 3;
-    margin: 0 -20px;
+    margin: auto -20px 0;
     padding: 0 20px;
   }
 

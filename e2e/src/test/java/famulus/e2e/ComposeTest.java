@@ -367,4 +367,21 @@ class ComposeTest extends BrowserTest {
         page.keyboard().type("wide ");
         assertThat(message(page).getByText(Pattern.compile("wide "))).isVisible();
     }
+
+    @Test
+    void aFileIsAttachedAndAProgramIsRefused() {
+        Page page = beginFrom("Signe", "Delivery notice", "With a file");
+        button(page, "attach a file").click();
+        Locator along = slip(page, "Goes along");
+        Locator chooser = along.locator("input[type=file]");
+        chooser.setInputFiles(new FilePayload("tool.exe", "application/octet-stream", "MZ".getBytes()));
+        assertThat(along.getByRole(AriaRole.ALERT)).containsText("tool.exe: This is a program.");
+        chooser.setInputFiles(new FilePayload("Prices.pdf", "application/pdf", "%PDF".getBytes()));
+        assertThat(draft(page).getByText("Prices.pdf")).isVisible();
+        settled(page);
+        page.reload();
+        assertThat(draft(page).getByText("Prices.pdf")).isVisible();
+        button(page, "Take Prices.pdf off").click();
+        assertThat(draft(page).getByText("Prices.pdf")).isHidden();
+    }
 }

@@ -1,0 +1,102 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { fieldsOf, send, sentence } from '../api/client';
+  import Button from '../ui/Button.svelte';
+
+  /** A place where files are brought in, by choosing or by dropping them; below it what is there already. */
+  let {
+    label,
+    says,
+    accept,
+    address,
+    onbrought,
+    children,
+  }: {
+    label: string;
+    /** What may be brought in. */
+    says: string;
+    accept?: string;
+    /** Where a file is sent to. */
+    address: (file: File) => string;
+    /** They have been brought in, as far as they could be. */
+    onbrought: () => Promise<void>;
+    children: Snippet;
+  } = $props();
+
+  let failed = $state('');
+  let coming = $state('');
+  let over = $state(false);
+  let chooser = $state<HTMLInputElement>();
+
+  /** One after another; what is wrong with one does not keep the others out. */
+  async function bring(files: FileList | null | undefined) {
+    failed = '';
+    for (const file of files ?? []) {
+      coming = file.name;
+      try {
+        await send(address(file), file);
+      } catch (failure) {
+        failed = `${file.name}: ${Object.values(fieldsOf(failure))[0] ?? sentence(failure)}`;
+      }
+    }
+    coming = '';
+    await onbrought();
+  }
+</script>
+
+<!-- svelte-ignore a11y_no_static_element_interactions -->
+<div
+  class="place"
+  class:over
+  ondragover={(event) => {
+    event.preventDefault();
+    over = true;
+  }}
+  ondragleave={() => (over = false)}
+  ondrop={(event) => {
+    event.preventDefault();
+    over = false;
+    void bring(event.dataTransfer?.files);
+  }}
+>
+  <p class="ways">
+    <Button main onclick={() => chooser?.click()}>{label}</Button>
+    <span>or drop them here. {says}</span>
+    <input
+      bind:this={chooser}
+      type="file"
+      {accept}
+      multiple
+      hidden
+      onchange={(event) => void bring(event.currentTarget.files)}
+    />
+  </p>
+  {#if coming}<p role="status">bringing in {coming} …</p>{/if}
+  {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
+  {@render children()}
+</div>
+
+<style>
+  .place {
+    min-height: 100%;
+    padding: 14px 20px 40px;
+  }
+
+  .over {
+    outline: 2px dashed var(--act);
+    outline-offset: -8px;
+  }
+
+  .ways {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    padding-bottom: 10px;
+    color: var(--ink-soft);
+  }
+
+  .wrong {
+    margin-bottom: 8px;
+    color: var(--stop);
+  }
+</style>
