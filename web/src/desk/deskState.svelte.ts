@@ -1,4 +1,4 @@
-import { ask, Problem, sentence, type Schemas } from '../api/client';
+import { ask, fieldsOf, Problem, sentence, type Schemas } from '../api/client';
 import { dropDraft, keepDraft, readDraft, templateKey } from './keptDrafts';
 import type { FoundField } from './finding';
 import type { Chip } from './draftText';
@@ -217,7 +217,7 @@ export class DeskState {
     if (code === 'changed-meanwhile') {
       await this.merge();
     } else if (code === 'fields') {
-      this.keeping = { is: 'wrong', why: sentence(failure) };
+      this.keeping = { is: 'wrong', why: Object.values(fieldsOf(failure))[0] ?? sentence(failure) };
     } else {
       this.keeping = { is: 'unkept', why: sentence(failure) };
       this.keepSoon(TRY_AGAIN_AFTER);

@@ -151,9 +151,12 @@
   }
 
   .picture:not(:has(img)),
-  .picture:hover,
   .over {
     border-color: var(--edge);
+  }
+
+  .picture:hover img {
+    outline: 1px dashed var(--edge);
   }
 
   .over {

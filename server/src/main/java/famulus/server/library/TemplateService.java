@@ -445,6 +445,10 @@ public class TemplateService {
         PlainLine.refusal(draft.previewText(), LONGEST_LINE, false)
                 .ifPresent(sentence -> wrong.put("previewText", sentence));
         PlainLine.refusalOfLines(draft.body(), LONGEST_BODY, false).ifPresent(sentence -> wrong.put("body", sentence));
+        design(draft)
+                .filter(design -> words(design).length() > LONGEST_BODY)
+                .ifPresent(
+                        design -> wrong.put("design", "Its words are longer than 200,000 characters. Take some out."));
         files.refusal(draft.files()).ifPresent(sentence -> wrong.put("files", sentence));
         if (draft.about() == null) {
             wrong.put("about", "Say what the template is about.");

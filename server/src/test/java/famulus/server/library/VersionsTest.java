@@ -256,4 +256,16 @@ class VersionsTest extends ServerTest {
         request.put("template", template);
         return done("POST", "/api/desk/proof", request, signe);
     }
+
+    @Test
+    void refusesMoreWordsThanCanBeKept() throws Exception {
+        UUID id = letter("One");
+        JsonNode refused = change(
+                id, 1, draft("Hives", design("x".repeat(90_000), "x".repeat(90_000), "x".repeat(90_000))), signe);
+        assertThat(refused.at("/fields/design").asString()).contains("200,000 characters");
+        assertThat(done("GET", "/api/templates/" + id, null, signe)
+                        .at("/template/version")
+                        .asInt())
+                .isEqualTo(1);
+    }
 }
