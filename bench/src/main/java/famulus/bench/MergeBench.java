@@ -76,6 +76,7 @@ public class MergeBench {
     private final List<Grower> growers = new ArrayList<>();
     private final List<Map<Path, Value>> values = new ArrayList<>();
     private final List<Map<String, String>> strings = new ArrayList<>();
+    private final Map<String, Path> paths = new HashMap<>();
     private Program program;
     private Template template;
 
@@ -102,7 +103,7 @@ public class MergeBench {
         }
     }
 
-    private static Map<Path, Value> values(Grower grower) {
+    private Map<Path, Value> values(Grower grower) {
         Map<Path, Value> values = new HashMap<>();
         put(values, "person.first_name", grower.first() == null ? null : new Value.Text(grower.first()));
         put(values, "organisation.name", grower.farm() == null ? null : new Value.Text(grower.farm()));
@@ -113,9 +114,10 @@ public class MergeBench {
         return values;
     }
 
-    private static void put(Map<Path, Value> values, String path, Value value) {
+    /** The names of the values are the same objects for everybody, as the template engine's are. */
+    private void put(Map<Path, Value> values, String path, Value value) {
         if (value != null) {
-            values.put(Path.of(path), value);
+            values.put(paths.computeIfAbsent(path, Path::of), value);
         }
     }
 

@@ -22,7 +22,8 @@ public final class Path {
         if (words.isEmpty() || words.stream().anyMatch(String::isBlank)) {
             throw new IllegalArgumentException("A path has at least one word");
         }
-        this.written = String.join(".", this.words);
+        // One string for all paths of a name: telling two of a name alike then needs no look at their characters.
+        this.written = String.join(".", this.words).intern();
     }
 
     /** Reads a path from its written form, such as {@code "person.first_name"}. */

@@ -14,7 +14,11 @@ public record Merged(List<Piece> pieces) {
 
     /** The text as it would be read. Gaps print nothing. */
     public String text() {
-        StringBuilder text = new StringBuilder();
+        int length = 0;
+        for (Piece piece : pieces) {
+            length += piece.text().length();
+        }
+        StringBuilder text = new StringBuilder(length);
         for (Piece piece : pieces) {
             text.append(piece.text());
         }

@@ -42,7 +42,7 @@ public final class Merger {
             List<Node> nodes, Function<Path, Optional<Value>> values, Judge judge, Place place, List<Piece> pieces) {
         for (Node node : nodes) {
             switch (node) {
-                case Node.Literal literal -> pieces.add(Piece.literal(place.safe(literal.text()), literal.span()));
+                case Node.Literal literal -> pieces.add(literal.piece(place));
                 case Node.Broken broken -> pieces.add(Piece.broken(place.safe(broken.source()), broken.span()));
                 case Node.Field field -> pieces.add(field(field, values, place));
                 case Node.Choice choice -> choice(choice, values, judge, place, pieces);
@@ -118,14 +118,9 @@ public final class Merger {
                             () -> Optional.of(new Piece("", Origin.ASKED, field.span(), asked, hint, written, 0)));
                 }
                 case Operand.Reference reference -> {
-                    Path path = reference.path();
-                    Optional<Value> value = reckoner.value(reference.reckoning(), values);
-                    String text = value.map(found -> print(found, term, place)).orElse("");
-                    if (!text.isBlank()) {
-                        boolean chosen = !settings.chosen().isEmpty()
-                                && settings.chosen().containsKey(path);
-                        Origin origin = chosen ? Origin.CHOSEN : turn == 0 ? Origin.RECORD : Origin.FALLBACK;
-                        return new Piece(text, origin, field.span(), Optional.of(path), value, written, turn);
+                    Piece piece = reference(field, reference, turn, values, place);
+                    if (piece != null) {
+                        return piece;
                     }
                 }
             }
@@ -133,12 +128,44 @@ public final class Merger {
         return open.orElseGet(() -> new Piece("", Origin.GAP, field.span(), asked, Optional.empty(), written, 0));
     }
 
+    /** What a value prints; null when it is missing, or prints nothing. */
+    private Piece reference(
+            Node.Field field,
+            Operand.Reference reference,
+            int turn,
+            Function<Path, Optional<Value>> values,
+            Place place) {
+        Optional<Value> value = reckoner.value(reference.reckoning(), values);
+        if (value.isEmpty()) {
+            return null;
+        }
+        String text = print(value.get(), field.expression().terms().get(turn), place);
+        if (text.isBlank()) {
+            return null;
+        }
+        Path path = reference.path();
+        boolean chosen = !settings.chosen().isEmpty() && settings.chosen().containsKey(path);
+        Origin origin = chosen ? Origin.CHOSEN : turn == 0 ? Origin.RECORD : Origin.FALLBACK;
+        Optional<Path> asked = turn == 0 ? field.leading() : Optional.of(path);
+        return new Piece(text, origin, field.span(), asked, value, field.written(), turn);
+    }
+
     private static Origin fallback(int turn) {
         return turn == 0 ? Origin.WRITTEN : Origin.FALLBACK;
     }
 
     private String print(Value value, Expression.Term term, Place place) {
-        return place.safe(formats.print(value, term.format(), settings.zone(), settings.now()))
-                .strip();
+        String text = formats.print(value, term.format(), settings.zone(), settings.now());
+        return printsOneLine(value, term) ? text : place.safe(text).strip();
+    }
+
+    /** What the rules of a language print of figures and days needs no looking through; a writer's own pattern does. */
+    private static boolean printsOneLine(Value value, Expression.Term term) {
+        return switch (value) {
+            case Value.Number number -> true;
+            case Value.Money money -> true;
+            case Value.Day day -> !(term.format().orElse(null) instanceof Format.Pattern);
+            default -> false;
+        };
     }
 }

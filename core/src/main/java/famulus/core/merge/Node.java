@@ -16,8 +16,20 @@ public sealed interface Node {
      *
      * @param text the characters to print, escapes already resolved
      * @param span where they were written, escapes included
+     * @param inBody the piece it is in running text, made once, since it is the same at every merge
+     * @param inHeader the piece it is in one line
      */
-    record Literal(String text, Span span) implements Node {}
+    record Literal(String text, Span span, Piece inBody, Piece inHeader) implements Node {
+        /** A literal with its pieces. */
+        public Literal(String text, Span span) {
+            this(text, span, Piece.literal(Place.BODY.safe(text), span), Piece.literal(Place.HEADER.safe(text), span));
+        }
+
+        /** The piece it is in a place. */
+        Piece piece(Place place) {
+            return place == Place.BODY ? inBody : inHeader;
+        }
+    }
 
     /**
      * A merge field.
