@@ -26,6 +26,7 @@ public final class Proofreader {
                 new FillerCheck(),
                 new SubjectCheck(),
                 new DescriptionCheck(),
+                new PassageCheck(),
                 new ContrastCheck()));
     }
 

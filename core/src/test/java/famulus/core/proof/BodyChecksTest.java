@@ -248,4 +248,17 @@ class BodyChecksTest {
                 .containsExactly("The pictures weigh 1.5 MB together");
         assertThat(Heavy.notes(10, 1_500_000).getFirst().part()).isEqualTo(MessagePart.BODY);
     }
+
+    @Test
+    void aPassageThatIsNotThereIsAStop() {
+        assertThat(read("Hives", "", new Content.Passage("gone", "", List.of())))
+                .filteredOn(note -> note.code().equals("passage-lost"))
+                .singleElement()
+                .satisfies(note -> {
+                    assertThat(note.level()).isEqualTo(Note.Level.STOP);
+                    assertThat(note.block()).isEqualTo("b0");
+                });
+        assertThat(read("Hives", "", new Content.Passage("there", "About frost", List.of())))
+                .noneMatch(note -> note.code().equals("passage-lost"));
+    }
 }

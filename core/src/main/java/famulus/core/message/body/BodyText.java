@@ -24,6 +24,9 @@ public final class BodyText {
     private final List<Slot> slots = new ArrayList<>();
     private final Map<String, Slot> byKey = new HashMap<>();
     private final int bodyEnd;
+    /** The block whose inside is being written; empty for none. */
+    private String outer = "";
+
     private final Program program;
 
     /**
@@ -150,11 +153,25 @@ public final class BodyText {
                     put(Keys.factLink(id, i), id, links.links().get(i).address());
                 }
             }
-            case Content.Signature signature -> put(Keys.label(id), id, SIGNATURE);
+            case Content.Signature signature -> {
+                if (signature.bands().isEmpty()) {
+                    put(Keys.label(id), id, SIGNATURE);
+                } else {
+                    inside(id, signature);
+                }
+            }
+            case Content.Passage passage -> inside(id, passage);
             case Content.Divider divider -> {}
             case Content.Spacer spacer -> {}
             case Content.Unknown unknown -> {}
         }
+    }
+
+    /** What a block stands for: its words belong to the block, which is what can be pointed at. */
+    private void inside(String id, Content content) {
+        outer = id;
+        content.inside().forEach(this::band);
+        outer = "";
     }
 
     private void picture(String id, Content.Picture picture) {
@@ -187,7 +204,7 @@ public final class BodyText {
     }
 
     private void add(String key, String owner, String text) {
-        Slot slot = new Slot(key, owner, source.length(), source.length() + text.length());
+        Slot slot = new Slot(key, outer.isEmpty() ? owner : outer, source.length(), source.length() + text.length());
         source.append(text);
         slots.add(slot);
         byKey.put(key, slot);

@@ -21,6 +21,7 @@ public sealed interface Content {
             case VideoStill still -> "video still";
             case SocialLinks links -> "social links";
             case Signature signature -> "signature";
+            case Passage passage -> "passage";
             case Unknown unknown -> unknown.name();
         };
     }
@@ -135,8 +136,43 @@ public sealed interface Content {
     /** One of them: what it is called, and its address. */
     record SocialLink(String label, String address) {}
 
-    /** The sender's closing lines. */
-    record Signature() implements Content {}
+    /** The bands it stands for; none for what is written in the block itself. */
+    default List<Band> inside() {
+        return switch (this) {
+            case Passage passage -> passage.bands();
+            case Signature signature -> signature.bands();
+            default -> List.of();
+        };
+    }
+
+    /**
+     * The sender's closing lines.
+     *
+     * @param bands what they are made of; none where the sender has a plain one, or is not known yet
+     */
+    record Signature(List<Band> bands) implements Content {
+        public Signature {
+            bands = List.copyOf(bands);
+        }
+
+        /** The plain one. */
+        public Signature() {
+            this(List.of());
+        }
+    }
+
+    /**
+     * A text that is kept once and used in many templates.
+     *
+     * @param passage its identifier
+     * @param name what it is called; empty while it has not been looked up, and where it is not there
+     * @param bands what it says now
+     */
+    record Passage(String passage, String name, List<Band> bands) implements Content {
+        public Passage {
+            bands = List.copyOf(bands);
+        }
+    }
 
     /**
      * Something a newer Famulus made. Kept as it is.

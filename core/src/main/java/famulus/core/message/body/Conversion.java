@@ -150,6 +150,11 @@ public final class Conversion {
                                 .map(link -> labelled(link.label(), link.address()))
                                 .toList());
             case Content.Signature signature -> BodyText.SIGNATURE;
+            case Content.Passage passage -> {
+                lost.add("The passage “" + passage.name()
+                        + "” stays as it reads now, and no longer follows its changes.");
+                yield toText(new Body(passage.bands()));
+            }
             case Content.Divider divider -> {
                 lost.add("Rules and room between blocks.");
                 yield "";

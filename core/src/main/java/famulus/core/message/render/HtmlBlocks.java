@@ -1,6 +1,7 @@
 package famulus.core.message.render;
 
 import famulus.core.message.body.Align;
+import famulus.core.message.body.Band;
 import famulus.core.message.body.Block;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.HouseStyle;
@@ -48,8 +49,14 @@ final class HtmlBlocks {
                                 || !words.text(Keys.label(id)).isEmpty();
                     case Content.Event event -> calendars.event(block).isPresent() || message.proof() != null;
                     case Content.Unknown unknown -> message.proof() != null;
+                    case Content.Passage passage -> passage.bands().stream().anyMatch(this::any);
                     default -> true;
                 };
+    }
+
+    /** Whether a band has anything to show to this person. */
+    boolean any(Band band) {
+        return words.shown(band.id(), band.shownWhen()) && band.blocks().anyMatch(this::any);
     }
 
     /**
@@ -92,6 +99,7 @@ final class HtmlBlocks {
                         List.of(new MergedBody.Words(
                                 RichText.Paragraph.of(""), words.inlines(Keys.label(id), Marks.NONE, ""))),
                         "");
+            case Content.Passage passage -> throw new IllegalStateException("Written by bands, by the document");
             case Content.Unknown unknown ->
                 html.open("p", "class", "from-gap")
                         .text("“" + unknown.name() + "” was made by a newer Famulus.")

@@ -25,6 +25,8 @@ final class HtmlDocument {
     private final HouseStyle style;
     private final Html html = new Html();
     private final HtmlBlocks blocks;
+    /** The block whose inside is being written; empty for none. */
+    private String outer = "";
 
     HtmlDocument(ToRender message, MergedBody words, CalendarFiles calendars, Set<String> pictures) {
         this.message = message;
@@ -105,12 +107,19 @@ final class HtmlDocument {
     private void letter() {
         html.open("body", "style", "margin:8px;" + font()).endLine();
         previewText();
-        List<Block> shown = design.body().bands().stream()
-                .filter(band -> words.shown(band.id(), band.shownWhen()))
-                .flatMap(Band::blocks)
-                .filter(blocks::any)
-                .toList();
+        design.body().bands().forEach(this::letterBand);
+        smallPrint("margin:" + style.space() * 3 / 2 + "px 0 0;");
+    }
+
+    private void letterBand(Band band) {
+        List<Block> shown = blocks.any(band) ? band.blocks().filter(blocks::any).toList() : List.of();
         for (Block block : shown) {
+            if (!block.content().inside().isEmpty()) {
+                outer = block.id();
+                block.content().inside().forEach(this::letterBand);
+                outer = "";
+                continue;
+            }
             boolean text = block.content() instanceof Content.Text || block.content() instanceof Content.Signature;
             html.open(
                     "div",
@@ -122,7 +131,6 @@ final class HtmlDocument {
             blocks.content(block, 600);
             html.close("div").endLine();
         }
-        smallPrint("margin:" + style.space() * 3 / 2 + "px 0 0;");
     }
 
     private void designed() {
@@ -183,8 +191,11 @@ final class HtmlDocument {
     }
 
     private void band(Band band) {
-        boolean any = words.shown(band.id(), band.shownWhen()) && band.blocks().anyMatch(blocks::any);
-        if (!any) {
+        band(band, style.page().width());
+    }
+
+    private void band(Band band, int width) {
+        if (!blocks.any(band)) {
             return;
         }
         Look look = band.look();
@@ -202,7 +213,7 @@ final class HtmlDocument {
         html.open("table", "role", "presentation", "style", "width:100%;border-collapse:collapse;table-layout:fixed;")
                 .raw("<tr>")
                 .endLine();
-        int inside = style.page().width() - left - right;
+        int inside = width - left - right;
         int shares = band.columns().stream().mapToInt(Column::share).sum();
         for (Column column : band.columns()) {
             int percent = Math.round(100f * column.share() / shares);
@@ -221,7 +232,7 @@ final class HtmlDocument {
 
     /** Which block a part of the page is, where it is looked at on the desk; what leaves does not say. */
     private String proved(Block block) {
-        return message.proof() == null ? "" : block.id();
+        return message.proof() == null ? "" : outer.isEmpty() ? block.id() : outer;
     }
 
     private static String upright(Column column) {
@@ -242,8 +253,10 @@ final class HtmlDocument {
                 .endLine();
         for (Block block : shown) {
             Look look = block.look();
-            int left = Look.padding(look.left(), pad(3) / 2);
-            int right = Look.padding(look.right(), pad(3) / 2);
+            List<Band> inside = block.content().inside();
+            // What stands within has room of its own.
+            int left = Look.padding(look.left(), inside.isEmpty() ? pad(3) / 2 : 0);
+            int right = Look.padding(look.right(), inside.isEmpty() ? pad(3) / 2 : 0);
             html.raw("<tr>")
                     .open(
                             "td",
@@ -252,12 +265,27 @@ final class HtmlDocument {
                             "class",
                             classes(block.hiddenOnSmall(), look),
                             "style",
-                            "padding:" + Look.padding(look.above(), pad(1) / 2) + "px " + right + "px "
-                                    + Look.padding(look.below(), pad(1) / 2) + "px " + left + "px;" + box(look))
+                            "padding:" + Look.padding(look.above(), inside.isEmpty() ? pad(1) / 2 : 0) + "px " + right
+                                    + "px " + Look.padding(look.below(), inside.isEmpty() ? pad(1) / 2 : 0) + "px "
+                                    + left + "px;" + box(look))
                     .endLine();
-            blocks.content(block, Math.max(8, width - left - right));
+            if (inside.isEmpty()) {
+                blocks.content(block, Math.max(8, width - left - right));
+            } else {
+                inside(block, width - left - right);
+            }
             html.line("</td></tr>");
         }
+        html.line("</table>");
+    }
+
+    /** Bands within a block: a table of their own, and all of it is the block to whoever points at it. */
+    private void inside(Block block, int width) {
+        html.open("table", "role", "presentation", "style", "width:100%;border-collapse:collapse;")
+                .endLine();
+        outer = block.id();
+        block.content().inside().forEach(band -> band(band, width));
+        outer = "";
         html.line("</table>");
     }
 

@@ -81,7 +81,11 @@ final class TextRenderer {
                 }
                 add(String.join("\n", lines));
             }
-            case Content.Signature signature -> add(words.text(Keys.label(id)));
+            case Content.Signature signature -> {
+                add(words.text(Keys.label(id)));
+                signature.bands().forEach(this::band);
+            }
+            case Content.Passage passage -> passage.bands().forEach(this::band);
             case Content.Spacer spacer -> {}
             case Content.Unknown unknown -> {}
         }

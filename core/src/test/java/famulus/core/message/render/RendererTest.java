@@ -100,6 +100,34 @@ class RendererTest {
     }
 
     @Test
+    void aPassageIsWrittenAsIfItStoodThere() {
+        Block inner = Block.of("b-t", new Content.Text(RichText.plain("Frost: {deal.hive_count}")));
+        Band within =
+                new Band("b-band", List.of(new Column(1, Column.Upright.TOP, List.of(inner))), Look.USUAL, "", false);
+        Block passage = Block.of("b", new Content.Passage("p", "About frost", List.of(within)));
+        put("deal.hive_count", new Value.Number(BigDecimal.TEN));
+        assertThat(designed(passage).html()).contains(">Frost: 10<").doesNotContain("data-block");
+        assertThat(letter(passage).html()).contains(">Frost: 10<");
+        assertThat(letter(passage).text()).isEqualTo("Frost: 10");
+        Block empty = Block.of("b", new Content.Passage("p", "", List.of()));
+        assertThat(letter(empty).html()).doesNotContain("<div");
+    }
+
+    @Test
+    void aPassageIsLeftOutWhereItsBandIsNotShown() {
+        Block inner = Block.of("b-t", new Content.Text(RichText.plain("Frost")));
+        Band within = new Band(
+                "b-band",
+                List.of(new Column(1, Column.Upright.TOP, List.of(inner))),
+                Look.USUAL,
+                "deal.hive_count is filled",
+                false);
+        Block passage = Block.of("b", new Content.Passage("p", "About frost", List.of(within)));
+        assertThat(designed(passage).html()).doesNotContain("Frost");
+        assertThat(letter(passage).text()).isEmpty();
+    }
+
+    @Test
     void aChoiceMayReachThroughRunsAndParagraphs() {
         Paragraph[] paragraphs = {
             of(Kind.PARAGRAPH, run("Dear grower,{when deal.hive_count is more than 4} many "), bold("hives{end}")),
