@@ -15,6 +15,7 @@ export const { navigate, route } = createRouter({
   '/templates/:id/versions': () => import('../desk/Versions.svelte'),
   '/cupboard': () => import('../cupboard/Cupboard.svelte'),
   '/cupboard/:part': () => import('../cupboard/Cupboard.svelte'),
+  '/cupboard/:part/:id': () => import('../desk/Desk.svelte'),
   '/outbox': () => import('../outbox/Outbox.svelte'),
   '/practice-post': () => import('../practicepost/PracticePost.svelte'),
   '/practice-post/:address': () => import('../practicepost/PracticePost.svelte'),

@@ -4,11 +4,15 @@
   import Parts from '../ui/Parts.svelte';
   import Files from './Files.svelte';
   import HouseStyles from './HouseStyles.svelte';
+  import Passages from './Passages.svelte';
   import Pictures from './Pictures.svelte';
+  import Signatures from './Signatures.svelte';
 
   /** What is kept once and used in many templates. */
   const parts = [
     ['house-styles', 'House styles', HouseStyles],
+    ['passages', 'Passages', Passages],
+    ['signatures', 'Signatures', Signatures],
     ['pictures', 'Pictures', Pictures],
     ['files', 'Files', Files],
   ] as const;

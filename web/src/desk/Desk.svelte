@@ -43,6 +43,9 @@
       ? `tested ${timeOrDay(new Date(desk.lastTest.at))}`
       : 'changed since its test';
   });
+  const kind = $derived(desk.draft?.kind ?? 'TEMPLATE');
+  const word = $derived({ TEMPLATE: 'template', PASSAGE: 'passage', SIGNATURE: 'signature' }[kind]);
+  let using = $state<Schemas['UsingTemplate'][]>([]);
   const designed = $derived(!!desk.draft?.mode && desk.draft.mode !== 'PLAIN');
 
   $effect(() => {
@@ -102,6 +105,13 @@
       unfollow();
       leave();
     };
+  });
+
+  $effect(() => {
+    if (kind !== 'PASSAGE') return;
+    ask('get', '/api/templates/{id}/using', { params: { id } })
+      .then((found) => (using = found))
+      .catch(() => (using = []));
   });
 
   function stepNote(way: number) {
@@ -170,9 +180,12 @@
     </h1>
     {#if desk.draft}
       <span class="crumb">
-        {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}{modeLabels[desk.draft.mode ?? 'PLAIN']}, about {aboutLabels[
-          desk.draft.about
-        ]} · {stages[desk.stage]}
+        {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}{kind === 'TEMPLATE'
+          ? modeLabels[desk.draft.mode ?? 'PLAIN']
+          : `a ${word}`}, about {aboutLabels[desk.draft.about]} · {stages[desk.stage]}
+        {#if kind === 'PASSAGE'}· {using.length
+            ? `marking it ready changes ${using.map((one) => `“${one.name}”`).join(', ')}`
+            : 'used nowhere yet'}{/if}
         {others.length ? ` · ${others.join(' and ')} ${others.length > 1 ? 'are' : 'is'} here too` : ''}
         {desk.mayChange ? '' : ` · kept by ${desk.template?.ownerName}, so you can read it and use it`}
       </span>
@@ -199,7 +212,7 @@
       <span class:stop={stops > 0}><b>{stops}</b> {stops === 1 ? 'stop' : 'stops'}</span>
       {#if queries}<span class="query"><b>{queries}</b> {queries === 1 ? 'query' : 'queries'}</span>{/if}
     {/if}
-    {#if desk.mayChange && tested}<span>{tested}</span>{/if}
+    {#if desk.mayChange && tested && kind === 'TEMPLATE'}<span>{tested}</span>{/if}
     <span class="keys">&#123; field · F9 next · F2 stress · F8 note · ? keys</span>
   {/snippet}
   {#if desk.failed}
@@ -230,14 +243,17 @@
   {/if}
 </Page>
 {#if naming && desk.draft}
-  <Slip title="About this template" anchor={nameOpener} onclose={() => (naming = false)}>
-    <ModeChange draft={desk.draft} onchange={changeMode} />
-    {#if designed}<Dress draft={desk.draft} onchange={(part) => desk.change(part)} />{/if}
+  <Slip title="About this {word}" anchor={nameOpener} onclose={() => (naming = false)}>
+    {#if kind === 'TEMPLATE'}<ModeChange draft={desk.draft} onchange={changeMode} />{/if}
+    {#if designed && kind === 'TEMPLATE'}<Dress
+        draft={desk.draft}
+        onchange={(part) => desk.change(part)}
+      />{/if}
     <Field
       label="Name for colleagues"
       value={desk.draft.name}
       oninput={(event: Event) => desk.change({ name: (event.target as HTMLInputElement).value })}
-      error={desk.draft.name.trim() ? '' : 'A template needs a name.'}
+      error={desk.draft.name.trim() ? '' : `A ${word} needs a name.`}
     />
     <Field
       label="Purpose"

@@ -16,10 +16,14 @@
   let more = $state(false);
   let opener = $state<HTMLButtonElement>();
   const id = $derived(desk.id);
+  const kind = $derived(desk.draft?.kind ?? 'TEMPLATE');
+  const word = $derived({ TEMPLATE: 'template', PASSAGE: 'passage', SIGNATURE: 'signature' }[kind]);
   const ready = $derived(desk.stage === 'ready');
 
   $effect(() =>
-    shortcuts([{ key: 'Ctrl+Enter', label: 'Send a test', run: () => (testing = true), always: true }]),
+    shortcuts([
+      { key: 'Ctrl+Enter', label: 'Send a test', run: () => (testing = kind === 'TEMPLATE'), always: true },
+    ]),
   );
 
   async function markReady() {
@@ -27,7 +31,11 @@
       const version = await desk.flush();
       await ask('post', '/api/templates/{id}/ready', { params: { id }, body: { version } });
       await desk.reread();
-      notify('It is ready. Others use it as it is now.');
+      notify(
+        kind === 'TEMPLATE'
+          ? 'It is ready. Others use it as it is now.'
+          : `It is ready. Every message with this ${word} says it from now on.`,
+      );
     } catch (failure) {
       notify(sentence(failure), { stop: true });
     }
@@ -46,7 +54,7 @@
     const name = desk.draft?.name;
     try {
       await ask('delete', '/api/templates/{id}', { params: { id } });
-      go('/templates');
+      go(kind === 'TEMPLATE' ? '/templates' : `/cupboard/${word}s`);
       notify(`“${name}” is deleted.`, {
         undo: async () => {
           await ask('post', '/api/templates/{id}/restore', { params: { id } });
@@ -77,7 +85,9 @@
 
 <Button bind:element={opener} aria-expanded={more} onclick={() => (more = !more)}>More</Button>
 {#if desk.mayChange}
-  <Button bind:element={tester} title="Ctrl+Enter" onclick={() => (testing = !testing)}>Test it</Button>
+  {#if kind === 'TEMPLATE'}
+    <Button bind:element={tester} title="Ctrl+Enter" onclick={() => (testing = !testing)}>Test it</Button>
+  {/if}
   <Button
     main
     disabled={ready || stops > 0}
@@ -87,13 +97,13 @@
 {/if}
 {#if testing}<TestSlip {desk} anchor={tester} onclose={() => (testing = false)} />{/if}
 {#if more}
-  <Slip title="This template" anchor={opener} placement="bottom-end" onclose={() => (more = false)}>
+  <Slip title="This {word}" anchor={opener} placement="bottom-end" onclose={() => (more = false)}>
     <p class="ways">
       <a href="/templates/{id}/versions">Versions</a>
       <Button quiet onclick={() => void duplicate()}>Duplicate</Button>
       {#if desk.mayChange}
         <Button quiet onclick={empty}>Empty the draft</Button>
-        <Button quiet danger onclick={() => void remove()}>Delete template</Button>
+        <Button quiet danger onclick={() => void remove()}>Delete {word}</Button>
       {/if}
     </p>
   </Slip>

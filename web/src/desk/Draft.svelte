@@ -7,14 +7,23 @@
   import ChoiceSlip from './ChoiceSlip.svelte';
   import DraftFiles from './DraftFiles.svelte';
   import DraftField from './DraftField.svelte';
-  import { bandOf, blockOf, readBody, stringAt, withString, type Block, type Paragraph } from './body/body';
+  import {
+    bandOf,
+    blockOf,
+    readBody,
+    stringAt,
+    sameText,
+    withString,
+    type Block,
+    type Paragraph,
+  } from './body/body';
   import BandSlip from './body/BandSlip.svelte';
   import BlockSlip from './body/BlockSlip.svelte';
   import type { Composing } from './body/composing.svelte';
   import Housed from './body/Housed.svelte';
   import Drawer from './body/Drawer.svelte';
   import Kinds from './body/Kinds.svelte';
-  import { stringLabel } from './body/kinds';
+  import { barred, stringLabel } from './body/kinds';
   import { lengthsOf } from './body/richText';
   import Sheet from './body/Sheet.svelte';
   import { richField, Slots } from './body/slots';
@@ -48,6 +57,8 @@
   /** The block the cursor was in last. */
   let last: string | undefined;
 
+  /** Whether it is a message of its own; a passage or signature has neither subject nor files. */
+  const whole = $derived(!desk.draft?.kind || desk.draft.kind === 'TEMPLATE');
   const designed = $derived(!!desk.draft?.mode && desk.draft.mode !== 'PLAIN');
   const bodyNotes = $derived(notes.filter((note) => note.part === 'BODY'));
   const sentences = $derived(new Map(Object.entries(desk.proof?.rendering?.conditions ?? {})));
@@ -222,7 +233,11 @@
   }
 
   function changeText(block: string, paragraphs: string) {
-    composing.change(block, { text: JSON.parse(paragraphs) as Paragraph[] });
+    const text = JSON.parse(paragraphs) as Paragraph[];
+    const there = blockOf(composing.body, block);
+    // Drawing a text is no change of it, even where it is written down in another way than the editor would.
+    if (!there || sameText(textOf(there), text)) return;
+    composing.change(block, { text });
     onmoved();
   }
 </script>
@@ -273,20 +288,23 @@
 
 <section class="draft" aria-label="Draft" bind:this={section} onfocusin={() => (last = current() ?? last)}>
   {#key desk.generation}
-    <div class="line">
-      <span aria-hidden="true">Subject</span>
-      {@render part('SUBJECT', 'Subject', true, 'what it is about, in a line')}
-    </div>
-    <div class="line">
-      <span aria-hidden="true">Preview text</span>
-      {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
-    </div>
+    {#if whole}
+      <div class="line">
+        <span aria-hidden="true">Subject</span>
+        {@render part('SUBJECT', 'Subject', true, 'what it is about, in a line')}
+      </div>
+      <div class="line">
+        <span aria-hidden="true">Preview text</span>
+        {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
+      </div>
+    {/if}
     <div class="sheet" class:blocks={designed} class:banded={designed && composing.banded}>
       {#if designed}
-        {#if composing.banded}<Housed draft={desk.draft!} />{/if}
+        {#if composing.banded && whole}<Housed draft={desk.draft!} />{/if}
         <Sheet
           {composing}
           {sentences}
+          inside={desk.proof?.rendering?.inside ?? {}}
           onpicture={(block, anchor, file) => {
             dropped = file ? { id: block.id, file } : null;
             if (composing.editable) composing.open(block.id, anchor);
@@ -317,16 +335,18 @@
             )}
           {/snippet}
         </Sheet>
-        {#if composing.banded}<Housed draft={desk.draft!} foot />{/if}
+        {#if composing.banded && whole}<Housed draft={desk.draft!} foot />{/if}
       {:else}
         {@render part('BODY', 'Text', false, 'Write the message. Type { to put in a field.')}
       {/if}
     </div>
   {/key}
-  <div class="line along">
-    <span>Files</span>
-    <DraftFiles {desk} />
-  </div>
+  {#if whole}
+    <div class="line along">
+      <span>Files</span>
+      <DraftFiles {desk} />
+    </div>
+  {/if}
   {#if designed && desk.mayChange}
     <Drawer {composing} bind:open={drawn} after={() => last} />
   {/if}
@@ -335,6 +355,7 @@
   {@const { place, anchor } = composing.adding}
   <Slip title="Add here" {anchor} wide onclose={() => (composing.adding = null)}>
     <Kinds
+      without={barred(desk.draft?.kind)}
       onchoose={(kind) => {
         const to = place;
         composing.adding = null;
@@ -361,6 +382,7 @@
         {id}
         {anchor}
         about={desk.draft.about}
+        inside={desk.proof?.rendering?.inside?.[id]}
         fields={desk.fields}
         file={dropped?.id === id ? dropped.file : undefined}
         onclose={() => {

@@ -143,19 +143,21 @@
         >
       {/if}
     </p>
-    <div class="inbox" aria-label="As the inbox shows it">
-      <b>{me().firstName} {me().lastName}</b>
-      <span class="subject">{@render pieces(proof.subject.pieces, 'SUBJECT')}</span>
-      <span class="first">
-        {#if proof.rendering && proof.previewText.pieces.length}
-          {@render pieces(proof.previewText.pieces, 'PREVIEW_TEXT')}
-        {:else}
-          {(proof.rendering?.text ?? proof.body.pieces.map((piece) => piece.text).join(''))
-            .replace(/\s+/g, ' ')
-            .slice(0, 90)}
-        {/if}
-      </span>
-    </div>
+    {#if !desk.draft?.kind || desk.draft.kind === 'TEMPLATE'}
+      <div class="inbox" aria-label="As the inbox shows it">
+        <b>{me().firstName} {me().lastName}</b>
+        <span class="subject">{@render pieces(proof.subject.pieces, 'SUBJECT')}</span>
+        <span class="first">
+          {#if proof.rendering && proof.previewText.pieces.length}
+            {@render pieces(proof.previewText.pieces, 'PREVIEW_TEXT')}
+          {:else}
+            {(proof.rendering?.text ?? proof.body.pieces.map((piece) => piece.text).join(''))
+              .replace(/\s+/g, ' ')
+              .slice(0, 90)}
+          {/if}
+        </span>
+      </div>
+    {/if}
     {#if proof.previewText.pieces.length && !proof.rendering}
       <p class="preview">
         Preview text: {@render pieces(proof.previewText.pieces, 'PREVIEW_TEXT')}

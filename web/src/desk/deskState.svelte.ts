@@ -102,7 +102,7 @@ export class DeskState {
     this.mayChange = mayChange;
     this.version = template.version;
     const { name, purpose, about, subject, previewText, body } = template;
-    const { mode, design, houseStyle, header, footer, files } = template;
+    const { mode, design, houseStyle, header, footer, files, kind } = template;
     this.draft = {
       name,
       purpose,
@@ -116,6 +116,7 @@ export class DeskState {
       header,
       footer,
       files,
+      kind,
     };
     this.base = { ...this.draft };
     this.keeping = { is: 'kept', at: new Date(template.changedAt) };
@@ -365,6 +366,7 @@ export class DeskState {
             header,
             footer,
             template: this.id,
+            kindOfText: draft.kind ?? null,
             ...this.person,
           },
         });

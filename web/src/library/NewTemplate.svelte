@@ -17,7 +17,7 @@
   type Mode = 'LETTER' | 'DESIGNED' | 'PLAIN';
   const LOOKS: readonly Way[] = ['wide', 'phone', 'plain'];
   const none = { purpose: '', about: 'CONTACT', subject: '', previewText: '', body: '' } as const;
-  const bare = { houseStyle: null, header: '', footer: '', files: [] };
+  const bare = { houseStyle: null, header: '', footer: '', files: [], kind: null };
   const text = { id: 'b1', kind: 'text', text: [{ runs: [{ text: '' }] }] };
   const signature = { id: 'b2', kind: 'signature' };
   const EMPTY_LETTER = bodyOf([text, signature]);
@@ -117,6 +117,7 @@
           id: person.id,
           deal: person.dealId ?? null,
           template: null,
+          kindOfText: null,
         },
       });
       if (mine === run) proof = made;

@@ -10,6 +10,7 @@
   import ItemColumns from './ItemColumns.svelte';
   import LookFields from './LookFields.svelte';
   import PartWays from './PartWays.svelte';
+  import PassagePick from './PassagePick.svelte';
   import PicturePick from './PicturePick.svelte';
 
   /** The settings of one block, live in draft and proof. */
@@ -19,6 +20,7 @@
     anchor,
     about,
     fields,
+    inside,
     file,
     onclose,
   }: {
@@ -27,6 +29,8 @@
     anchor: HTMLElement;
     about: About;
     fields: FoundField[];
+    /** What a passage says. */
+    inside?: Schemas['ShownInside'];
     /** A picture that was dropped on the block. */
     file?: File;
     onclose: () => void;
@@ -100,6 +104,14 @@
 
 {#if block}
   <Slip title={composing.called(id)} {anchor} placement="bottom-start" wide {onclose}>
+    {#if block.kind === 'passage'}
+      <PassagePick
+        chosen={String(block.passage ?? '')}
+        {editable}
+        onchoose={(passage) => put({ passage })}
+        ondetach={inside && (() => composing.detach(id, inside.design))}
+      />
+    {/if}
     <fieldset disabled={!editable}>
       {#if block.kind === 'picture' || block.kind === 'video still' || block.kind === 'record card'}
         <PicturePick chosen={String(block.picture ?? '')} {file} onchoose={choose} />

@@ -1,17 +1,21 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import type { Schemas } from '../../api/client';
   import { columnLabels, isKnown, kindLabel } from './kinds';
   import type { Block } from './body';
 
   /** A block as it stands in the draft: its words to be written in place, the rest as a sketch of what it becomes. */
   let {
     block,
+    inside,
     text,
     rich,
     onpicture,
     onfact,
   }: {
     block: Block;
+    /** What a passage or signature says to the proof person. */
+    inside?: Schemas['ShownInside'];
     /** A string of the block, by its key. */
     text: Snippet<[key: string, placeholder: string]>;
     rich: Snippet<[placeholder: string]>;
@@ -121,7 +125,23 @@
   {/each}
   <button class="more" onclick={onfact}>one more link</button>
 {:else if block.kind === 'signature'}
-  <p class="silent">the sender’s signature, from their profile</p>
+  {#if inside}
+    <p class="kept">{inside.words}</p>
+    <p class="silent">the sender’s signature, from the cupboard</p>
+  {:else}
+    <p class="silent">the sender’s signature, from their profile</p>
+  {/if}
+{:else if block.kind === 'passage'}
+  {#if inside}
+    <p class="passage">{inside.name}</p>
+    <p class="kept">{inside.words}</p>
+  {:else}
+    <p class="silent">
+      {block.passage
+        ? 'this passage is not ready, or not there any more'
+        : 'a passage: choose which on its slip'}
+    </p>
+  {/if}
 {:else}
   <p class="silent">
     {isKnown(block)
@@ -239,6 +259,19 @@
     padding: 2px 0;
     color: var(--ink-soft);
     font-size: 13px;
+  }
+
+  .passage {
+    color: var(--ink-soft);
+    font: italic 14px/1.4 var(--serif);
+  }
+
+  .kept {
+    display: -webkit-box;
+    overflow: hidden;
+    line-clamp: 3;
+    -webkit-line-clamp: 3;
+    -webkit-box-orient: vertical;
   }
 
   .line {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Composing } from './composing.svelte';
   import Kinds from './Kinds.svelte';
+  import { barred } from './kinds';
 
   /** The block drawer at the foot of the draft: blocks to drag up, or to put in where the cursor was. */
   let {
@@ -33,6 +34,7 @@
     >
       <Kinds
         drags
+        without={barred(composing.desk.draft?.kind)}
         onchoose={(kind) => {
           const place = composing.placeAfter(after());
           open = false;

@@ -5,10 +5,13 @@
   /** The kinds of blocks in their groups: pressed to put one in, dragged to where it is to stand. */
   let {
     drags = false,
+    without = [],
     onchoose,
   }: {
     /** Whether they can be dragged from here. */
     drags?: boolean;
+    /** Kinds that are left out. */
+    without?: readonly string[];
     onchoose: (kind: string) => void;
   } = $props();
 
@@ -32,7 +35,7 @@
   {#each blockGroups as [group, kinds] (group)}
     <div class="group">
       <p>{group}</p>
-      {#each kinds as one (one.kind)}
+      {#each kinds.filter((one) => !without.includes(one.kind)) as one (one.kind)}
         <button {@attach dragging(one.kind)} onclick={() => onchoose(one.kind)}
           >{one.label}{#if !drags}<small>{one.says}</small>{/if}</button
         >

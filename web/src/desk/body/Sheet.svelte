@@ -1,6 +1,7 @@
 <script lang="ts">
   import { monitorForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
   import type { Snippet } from 'svelte';
+  import type { Schemas } from '../../api/client';
   import AddHere from './AddHere.svelte';
   import BlockView from './BlockView.svelte';
   import Handle from './Handle.svelte';
@@ -12,6 +13,7 @@
   let {
     composing,
     sentences,
+    inside,
     text,
     rich,
     onpicture,
@@ -19,6 +21,8 @@
     composing: Composing;
     /** Conditions as sentences, by block or band, as far as the server has said. */
     sentences: ReadonlyMap<string, string>;
+    /** What passages and signatures say, by block. */
+    inside: Readonly<Record<string, Schemas['ShownInside']>>;
     text: Snippet<[Block, string, string]>;
     rich: Snippet<[Block, string]>;
     onpicture: (block: Block, anchor: HTMLElement, file?: File) => void;
@@ -113,6 +117,7 @@
                 {@render when(block)}
                 <BlockView
                   {block}
+                  inside={inside[block.id]}
                   onpicture={(anchor, file) => onpicture(block, anchor, file)}
                   onfact={() => oneMore(block)}
                 >

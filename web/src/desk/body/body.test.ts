@@ -9,6 +9,7 @@ import {
   placeOf,
   readBody,
   removed,
+  sameText,
   sharesWith,
   stepped,
   stringAt,
@@ -34,6 +35,21 @@ const shape = (one: Body) =>
       band.columns.map((column) => (column.blocks ?? []).map((held) => held.id).join('')).join('/'),
     )
     .join('|');
+
+describe('sameText', () => {
+  it('takes what is written down in another way for the same', () => {
+    expect(sameText([{ runs: [{ text: '' }] }], [{ kind: 'paragraph', runs: [] }])).toBe(true);
+    expect(sameText([{ runs: [{ text: 'a', bold: false }] }], [{ runs: [{ text: 'a' }] }])).toBe(true);
+  });
+
+  it('tells words, marks and kinds apart', () => {
+    const plain = [{ runs: [{ text: 'a' }] }];
+    expect(sameText(plain, [{ runs: [{ text: 'b' }] }])).toBe(false);
+    expect(sameText(plain, [{ runs: [{ text: 'a', bold: true }] }])).toBe(false);
+    expect(sameText(plain, [{ kind: 'quote', runs: [{ text: 'a' }] }])).toBe(false);
+    expect(sameText(plain, [...plain, { runs: [] }])).toBe(false);
+  });
+});
 
 describe('a body', () => {
   const some = body([['a', 'b', 'c']], [['d'], ['e', 'f']]);

@@ -276,6 +276,23 @@ export function stringAt(block: Block, key: string): string {
   return typeof value === 'string' ? value : '';
 }
 
+/** Whether two texts say the same in the same form, however that is written down. */
+export function sameText(one: Paragraph[], other: Paragraph[]): boolean {
+  const bare = (text: Paragraph[]) =>
+    text.map((paragraph) => ({
+      kind: paragraph.kind ?? 'paragraph',
+      align: paragraph.align ?? 'start',
+      runs: (paragraph.runs ?? [])
+        .filter((run) => run.text)
+        .map((run) =>
+          Object.entries(run)
+            .filter(([, value]) => value)
+            .sort(),
+        ),
+    }));
+  return JSON.stringify(bare(one)) === JSON.stringify(bare(other));
+}
+
 /** The properties of a block that change when a string of it does. */
 export function withString(block: Block, key: string, words: string): Partial<Block> {
   const copy = structuredClone(block);

@@ -168,6 +168,25 @@ export class Composing {
     return true;
   }
 
+  /** Puts what a passage says in its place, as blocks of this template's own. */
+  detach(id: string, design: string): void {
+    const place = placeOf(this.body, id);
+    if (!place) return;
+    const bands = readBody(design).bands.map((band) => copyOf(band));
+    const single = !this.banded || (bands.length === 1 && bands[0].columns.length === 1);
+    let body = this.body;
+    if (single) {
+      let at = place.at + 1;
+      for (const block of bands.flatMap((band) => band.columns.flatMap((column) => column.blocks ?? []))) {
+        body = inserted(body, block, { band: place.band, column: place.column, at: at++ });
+      }
+    } else {
+      body = { ...body, bands: body.bands.toSpliced(place.bandAt + 1, 0, ...bands) };
+    }
+    this.slip = null;
+    this.put(removed(body, id));
+  }
+
   /** Where a block goes that is added while the cursor is in one: below it, or at the end. */
   placeAfter(id: string | undefined): Place {
     const place = id ? placeOf(this.body, id) : undefined;

@@ -18,6 +18,12 @@ export const blockGroups: readonly (readonly [group: string, kinds: readonly Blo
     [
       { kind: 'text', label: 'Text', says: 'paragraphs, headings, lists', begin: () => ({ text: words() }) },
       { kind: 'signature', label: 'Signature', says: 'the sender’s own', begin: () => ({}) },
+      {
+        kind: 'passage',
+        label: 'Passage',
+        says: 'kept once, used in many',
+        begin: () => ({ passage: '' }),
+      },
     ],
   ],
   [
@@ -101,6 +107,12 @@ export const blockGroups: readonly (readonly [group: string, kinds: readonly Blo
     ],
   ],
 ];
+
+/** Kinds that can't stand in a text of this kind: a passage holds no passage, a signature no signature. */
+export function barred(textKind: string | null | undefined): readonly string[] {
+  if (textKind === 'PASSAGE') return ['passage'];
+  return textKind === 'SIGNATURE' ? ['passage', 'signature'] : [];
+}
 
 const all = blockGroups.flatMap(([, kinds]) => kinds);
 

@@ -81,6 +81,7 @@ public abstract class ServerTest {
                 "document",
                 "email_address",
                 "field_value",
+                "signature_choice",
                 "template",
                 "template_version",
                 "waved_note",

@@ -2,9 +2,11 @@ package famulus.server.cupboard;
 
 import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
+import famulus.core.message.body.Content;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.HouseStyleJson;
+import famulus.core.message.body.Inserts;
 import famulus.core.message.body.Mode;
 import famulus.core.message.body.UnreadableBody;
 import famulus.core.record.PlainLine;
@@ -30,13 +32,16 @@ public class HouseStyleService {
     private static final String REVISION = "house-styles";
 
     private final HouseStyleMapper mapper;
+    private final KeptTexts texts;
     private final Ids ids;
     private final Clock clock;
     private final Events events;
     private final Revisions revisions;
     private final Supplier<List<KeptStyle>> kept;
 
-    HouseStyleService(HouseStyleMapper mapper, Ids ids, Clock clock, Events events, Revisions revisions) {
+    HouseStyleService(
+            HouseStyleMapper mapper, KeptTexts texts, Ids ids, Clock clock, Events events, Revisions revisions) {
+        this.texts = texts;
         this.mapper = mapper;
         this.ids = ids;
         this.clock = clock;
@@ -87,7 +92,7 @@ public class HouseStyleService {
     }
 
     /**
-     * Reads what a template is written as.
+     * Reads what a template is written as, with what its passages say.
      *
      * @param json its body; nothing for a plain one
      * @param style null for the usual one
@@ -99,7 +104,8 @@ public class HouseStyleService {
         }
         try {
             Body body = json == null || json.isBlank() ? Body.EMPTY : BodyJson.read(json);
-            return Optional.of(new Design(mode, body, of(style), text(header), text(footer)));
+            Body whole = Inserts.has(body, Content.Passage.class) ? Inserts.passages(body, texts::passage) : body;
+            return Optional.of(new Design(mode, whole, of(style), text(header), text(footer)));
         } catch (UnreadableBody wrong) {
             throw Refusal.field("design", wrong.getMessage());
         }

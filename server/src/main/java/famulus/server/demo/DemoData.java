@@ -10,6 +10,7 @@ import famulus.server.demo.DemoRecords.Placement;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.RenderingService;
+import famulus.server.library.KeptTextService;
 import famulus.server.library.StarterService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
@@ -69,6 +70,7 @@ class DemoData implements ApplicationRunner {
     private final DealService deals;
     private final HistoryService history;
     private final TemplateService templates;
+    private final KeptTextService texts;
     private final ProofService proofs;
     private final HouseStyleService styles;
     private final PictureService pictures;
@@ -87,6 +89,7 @@ class DemoData implements ApplicationRunner {
             DealService deals,
             HistoryService history,
             TemplateService templates,
+            KeptTextService texts,
             ProofService proofs,
             HouseStyleService styles,
             PictureService pictures,
@@ -103,6 +106,7 @@ class DemoData implements ApplicationRunner {
         this.deals = deals;
         this.history = history;
         this.templates = templates;
+        this.texts = texts;
         this.proofs = proofs;
         this.styles = styles;
         this.pictures = pictures;
@@ -143,6 +147,16 @@ class DemoData implements ApplicationRunner {
             templates.keep(id, drafts.get(i), owner.id(), made.ago(20 + 13 * i));
             kept.add(id);
         }
+        Seeded own = new Seeded(SEED + 2);
+        UUID payment = own.id();
+        UUID frost = own.id();
+        UUID signature = own.id();
+        templates.keep(payment, DemoKeptTexts.payment(), people.oriel().id(), made.ago(120));
+        templates.keep(frost, DemoKeptTexts.frost(), people.oriel().id(), made.ago(118));
+        templates.keep(signature, DemoKeptTexts.signature(), people.oriel().id(), made.ago(116));
+        templates.keep(
+                own.id(), DemoKeptTexts.terms(payment, frost), people.signe().id(), made.ago(100));
+        texts.choose(signature, false, people.oriel());
         facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
         facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110)));
         facts.add(new TypedFact("Liability cover", FieldType.MONEY, "5000000 GBP", day(now, 300)));

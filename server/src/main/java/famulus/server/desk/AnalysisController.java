@@ -129,7 +129,8 @@ class AnalysisController {
                 request.houseStyle(),
                 request.header(),
                 request.footer(),
-                List.of()));
+                List.of(),
+                null));
         return ResponseEntity.ok().contentType(LINES).body(out -> {
             int of = stress.total(request.about());
             line(out, new StressLine(0, of, null));

@@ -4,6 +4,7 @@ import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Program;
+import famulus.core.message.MessagePart;
 import famulus.core.message.MessageSource;
 import famulus.core.message.body.Mode;
 import famulus.core.message.render.Rendering;
@@ -16,6 +17,7 @@ import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.ShownProof.Chip;
 import famulus.server.desk.ShownProof.ShownTerm;
 import famulus.server.library.Template;
+import famulus.server.library.TemplateKind;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.WavedNoteService;
@@ -88,7 +90,8 @@ class DeskController {
             @Schema(nullable = true) UUID houseStyle,
             @Schema(nullable = true) String header,
             @Schema(nullable = true) String footer,
-            @Schema(nullable = true) UUID template) {}
+            @Schema(nullable = true) UUID template,
+            @Schema(nullable = true) TemplateKind kindOfText) {}
 
     record MessageRequest(
             @Schema(nullable = true) UUID template,
@@ -129,11 +132,27 @@ class DeskController {
                 request.houseStyle(),
                 request.header(),
                 request.footer(),
-                List.of()));
+                List.of(),
+                null));
         For to = new For(request.kind(), request.id(), request.deal());
         Proof proof = proofs.proof(source, request.about(), to, asking, Given.NOTHING);
         List<Waved> let = request.template() == null ? List.of() : waved.all(request.template());
-        return shown(proof, request.about(), let);
+        return shown(ofKind(proof, request.kindOfText()), request.about(), let);
+    }
+
+    /** A passage or signature stands within messages: nothing is to be said of a subject it does not have. */
+    private static Proof ofKind(Proof proof, TemplateKind kind) {
+        return kind == null || kind == TemplateKind.TEMPLATE
+                ? proof
+                : new Proof(
+                        proof.person(),
+                        proof.catalogue(),
+                        proof.source(),
+                        proof.program(),
+                        proof.merged(),
+                        proof.notes().stream()
+                                .filter(note -> note.part() == MessagePart.BODY)
+                                .toList());
     }
 
     private ShownProof shown(Proof proof, About about, List<Waved> let) {

@@ -12,6 +12,10 @@ import famulus.core.message.MergedMessage;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageProgram;
 import famulus.core.message.MessageSource;
+import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.body.Content;
+import famulus.core.message.body.Design;
+import famulus.core.message.body.Inserts;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
@@ -19,6 +23,7 @@ import famulus.core.record.FieldInput;
 import famulus.core.record.PlainLine;
 import famulus.core.record.StoredValue;
 import famulus.core.syntax.Problem;
+import famulus.server.library.KeptTextService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.PeopleContext;
@@ -47,10 +52,13 @@ public class ProofService {
     private final CatalogueService catalogues;
     private final PeopleContext people;
     private final TeamService team;
+    private final KeptTextService texts;
     private final Clock clock;
     private final Proofreader proofreader = Proofreader.standard();
 
-    ProofService(CatalogueService catalogues, PeopleContext people, TeamService team, Clock clock) {
+    ProofService(
+            CatalogueService catalogues, PeopleContext people, TeamService team, KeptTextService texts, Clock clock) {
+        this.texts = texts;
         this.catalogues = catalogues;
         this.people = people;
         this.team = team;
@@ -99,7 +107,7 @@ public class ProofService {
     public Proof proof(MessageSource source, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
         Person person = people.person(to, sender, catalogue, about == About.DEAL);
-        return new Reading(source, about, catalogue, given).of(person);
+        return new Reading(signed(source, sender), about, catalogue, given).of(person);
     }
 
     /**
@@ -109,10 +117,28 @@ public class ProofService {
      */
     public List<Proof> proofs(MessageSource source, About about, List<For> to, Colleague sender) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        Reading reading = new Reading(source, about, catalogue, Given.NOTHING);
+        Reading reading = new Reading(signed(source, sender), about, catalogue, Given.NOTHING);
         return people.people(to, sender, catalogue, about == About.DEAL, Need.of(reading.program.paths())).stream()
                 .map(reading::of)
                 .toList();
+    }
+
+    /** A message signed with the sender's designed signature, where they have one and it asks for it. */
+    private MessageSource signed(MessageSource source, Colleague sender) {
+        return source.layout()
+                .map(Layout::design)
+                .filter(design -> Inserts.has(design.body(), Content.Signature.class))
+                .flatMap(design -> texts.signature(sender)
+                        .map(signature -> MessageSource.designed(
+                                source.subject(),
+                                source.previewText(),
+                                new Design(
+                                        design.mode(),
+                                        Inserts.signed(design.body(), signature),
+                                        design.style(),
+                                        design.header(),
+                                        design.footer()))))
+                .orElse(source);
     }
 
     /** A message, parsed and looked through once, to be read by anybody. */

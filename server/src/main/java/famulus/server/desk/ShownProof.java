@@ -20,9 +20,12 @@ import famulus.core.merge.Program;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageSource.Layout;
 import famulus.core.message.body.Block;
+import famulus.core.message.body.Body;
+import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Keys;
+import famulus.core.message.body.SlotPieces;
 import famulus.core.message.render.Rendering;
 import famulus.core.proof.Note;
 import famulus.core.syntax.Span;
@@ -74,6 +77,7 @@ public record ShownProof(
      * @param attached the names of the files that go along
      * @param slots the strings of the body that are written here
      * @param conditions of blocks and bands, by identifier, as sentences
+     * @param inside of passages and designed signatures, by block: what they say
      */
     public record ShownRendering(
             String html,
@@ -81,7 +85,17 @@ public record ShownProof(
             int bytes,
             List<String> attached,
             List<ShownSlot> slots,
-            Map<String, String> conditions) {}
+            Map<String, String> conditions,
+            Map<String, ShownInside> inside) {}
+
+    /**
+     * What a block stands for.
+     *
+     * @param name of the passage; empty for a signature
+     * @param words as this person reads them
+     * @param design the body it stands for, as JSON
+     */
+    public record ShownInside(String name, String words, String design) {}
 
     /**
      * A string of a design that can be written in.
@@ -231,16 +245,17 @@ public record ShownProof(
                 rendering.map(one -> rendering(one, proof, body.chips())).orElse(null));
     }
 
-    /** The strings of the body that are written here; what the house style says is not, nor what a signature does. */
+    /** The strings of the body that are written here; what the house style says is not, nor what signatures and passages do. */
     private static List<ShownSlot> slots(Layout layout) {
-        Set<String> signatures = layout.design()
+        Set<String> elsewhere = layout.design()
                 .body()
                 .blocks()
-                .filter(block -> block.content() instanceof Content.Signature)
+                .filter(block ->
+                        block.content() instanceof Content.Signature || block.content() instanceof Content.Passage)
                 .map(Block::id)
                 .collect(Collectors.toSet());
         return layout.text().slots().stream()
-                .filter(slot -> !layout.text().ofHouseStyle(slot.start()) && !signatures.contains(slot.owner()))
+                .filter(slot -> !layout.text().ofHouseStyle(slot.start()) && !elsewhere.contains(slot.owner()))
                 .filter(slot -> !slot.key().equals(Keys.when(slot.owner()))
                         && !slot.key().endsWith("/end"))
                 .map(slot -> new ShownSlot(slot.key(), slot.start(), slot.end()))
@@ -269,7 +284,29 @@ public record ShownProof(
                 rendering.html().getBytes(StandardCharsets.UTF_8).length,
                 rendering.calendars().stream().map(Rendering.Calendar::name).toList(),
                 proof.source().layout().map(ShownProof::slots).orElse(List.of()),
-                proof.source().layout().map(layout -> conditions(layout, chips)).orElse(Map.of()));
+                proof.source().layout().map(layout -> conditions(layout, chips)).orElse(Map.of()),
+                proof.source().layout().map(layout -> inside(layout, proof)).orElse(Map.of()));
+    }
+
+    private static Map<String, ShownInside> inside(Layout layout, Proof proof) {
+        Map<String, ShownInside> inside = new LinkedHashMap<>();
+        SlotPieces pieces = new SlotPieces(layout.text(), proof.merged().body());
+        layout.design()
+                .body()
+                .blocks()
+                .filter(block -> !block.content().inside().isEmpty())
+                .forEach(block -> inside.put(
+                        block.id(),
+                        new ShownInside(
+                                block.content() instanceof Content.Passage passage ? passage.name() : "",
+                                layout.text().slots().stream()
+                                        .filter(slot -> slot.owner().equals(block.id())
+                                                && !slot.key().endsWith("/link"))
+                                        .map(slot -> pieces.text(slot.key()))
+                                        .filter(words -> !words.isBlank())
+                                        .collect(Collectors.joining(" ")),
+                                BodyJson.write(new Body(block.content().inside())))));
+        return inside;
     }
 
     private static List<ShownAsk> asks(Proof proof) {

@@ -59,7 +59,8 @@ public class StarterService {
                         null,
                         "",
                         "",
-                        List.of()));
+                        List.of(),
+                        null));
     }
 
     private static About about(String word) {

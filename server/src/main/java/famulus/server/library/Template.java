@@ -10,6 +10,7 @@ import java.util.UUID;
 /**
  * A text kept for reuse.
  *
+ * @param kind what it is for; a passage or signature has neither subject nor preview text
  * @param purpose what it is for, such as "After a call"; may be empty
  * @param about which kind of record its fields come from
  * @param mode what it is written as
@@ -23,6 +24,7 @@ import java.util.UUID;
  */
 public record Template(
         UUID id,
+        TemplateKind kind,
         String name,
         String purpose,
         About about,

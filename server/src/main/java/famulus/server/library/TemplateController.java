@@ -2,6 +2,7 @@ package famulus.server.library;
 
 import famulus.core.field.About;
 import famulus.core.message.compare.Change;
+import famulus.server.library.KeptTextService.SignatureChoice;
 import famulus.server.library.StarterService.Starter;
 import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.TemplateService.TemplateLine;
@@ -30,8 +31,14 @@ class TemplateController {
     private final TemplateService templates;
     private final StarterService starters;
     private final TemplateVersionService versions;
+    private final KeptTextService texts;
 
-    TemplateController(TemplateService templates, StarterService starters, TemplateVersionService versions) {
+    TemplateController(
+            TemplateService templates,
+            StarterService starters,
+            TemplateVersionService versions,
+            KeptTextService texts) {
+        this.texts = texts;
         this.templates = templates;
         this.versions = versions;
         this.starters = starters;
@@ -41,12 +48,20 @@ class TemplateController {
 
     record MarkedReady(int version) {}
 
+    record ChosenSignatures(@Schema(nullable = true) UUID mine, @Schema(nullable = true) UUID team) {}
+
+    /** A signature to sign with; null for none. {@code team}: for everybody who has chosen none. */
+    record SignatureWish(@Schema(nullable = true) UUID template, boolean team) {}
+
     /** A template with what whoever asks may do with it; {@code lastTest} is null when there was none. */
     record OpenTemplate(Template template, boolean mayChange, @Schema(nullable = true) LastTest lastTest) {}
 
     @GetMapping
-    List<TemplateLine> lines(Colleague asking, @RequestParam(defaultValue = "") String search) {
-        return templates.lines(search, asking);
+    List<TemplateLine> lines(
+            Colleague asking,
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(defaultValue = "TEMPLATE") TemplateKind kind) {
+        return templates.lines(kind, search, asking);
     }
 
     @GetMapping("/fitting")
@@ -70,6 +85,24 @@ class TemplateController {
     @GetMapping("/{id}")
     OpenTemplate get(Colleague asking, @PathVariable UUID id) {
         return open(templates.get(id), asking);
+    }
+
+    /** The templates that a passage is used in. */
+    @GetMapping("/{id}/using")
+    List<UsingTemplate> using(Colleague asking, @PathVariable UUID id) {
+        return templates.using(id);
+    }
+
+    /** The designed signatures in use: of whoever asks, and of everybody who has chosen none. */
+    @GetMapping("/signatures")
+    ChosenSignatures signatures(Colleague asking) {
+        SignatureChoice choice = texts.signatures(asking);
+        return new ChosenSignatures(choice.mine(), choice.team());
+    }
+
+    @PutMapping("/signatures")
+    void chooseSignature(Colleague asking, @RequestBody SignatureWish wish) {
+        texts.choose(wish.template(), wish.team(), asking);
     }
 
     @PostMapping

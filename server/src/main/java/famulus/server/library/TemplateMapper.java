@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -29,7 +30,39 @@ interface TemplateMapper {
             int used,
             Instant lastUsedByMe) {}
 
-    List<TemplateRow> lines(@Param("words") List<String> words, @Param("me") UUID me);
+    List<TemplateRow> lines(@Param("kind") String kind, @Param("words") List<String> words, @Param("me") UUID me);
+
+    /** A passage or signature as others use it. */
+    record ReadyText(UUID id, String name, String design) {}
+
+    List<ReadyText> readyTexts();
+
+    /** Whose signature is which. */
+    record ChosenSignature(String forWhom, UUID templateId) {}
+
+    @Select("select for_whom, template_id from signature_choice")
+    List<ChosenSignature> signatureChoices();
+
+    @Delete("delete from signature_choice where for_whom = #{whose}")
+    void forgetSignature(String whose);
+
+    @Insert("insert into signature_choice (for_whom, template_id) values (#{whose}, #{template})")
+    void chooseSignature(@Param("whose") String whose, @Param("template") UUID template);
+
+    @Select("select count(*) from signature_choice where template_id = #{id}")
+    int signing(UUID id);
+
+    /** A template that has a passage in it. */
+    record UsingRow(UUID id, String name) {}
+
+    @Select(
+            """
+            select id, name
+            from template
+            where deleted_at is null and design like concat('%"passage":"', #{id}, '"%')
+            order by name, id
+            """)
+    List<UsingRow> usingPassage(String id);
 
     /** What a template says. */
     record TemplateText(UUID id, String name, String subject, String previewText, String body) {}
@@ -42,10 +75,10 @@ interface TemplateMapper {
     @Insert(
             """
             insert into template
-              (id, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header, footer, files,
-               version, owner_id, created_at, changed_at, changed_by)
+              (id, kind, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header, footer,
+               files, version, owner_id, created_at, changed_at, changed_by)
             values
-              (#{t.id}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.previewText}, #{t.body}, #{t.mode},
+              (#{t.id}, #{t.kind}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.previewText}, #{t.body}, #{t.mode},
                #{t.design}, #{t.houseStyle}, #{t.header}, #{t.footer}, #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler}, #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
             """)
     void insert(@Param("t") Template template);

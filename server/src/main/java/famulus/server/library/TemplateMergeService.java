@@ -72,7 +72,8 @@ public class TemplateMergeService {
                 choice.of("the house style", base.houseStyle(), mine.houseStyle(), theirs.houseStyle()),
                 choice.of("the header", base.header(), mine.header(), theirs.header()),
                 choice.of("the footer", base.footer(), mine.footer(), theirs.footer()),
-                choice.of("the files", base.files(), mine.files(), theirs.files()));
+                choice.of("the files", base.files(), mine.files(), theirs.files()),
+                theirs.kind());
     }
 
     /** Takes whichever of two differs from what was; where both do, says so. */

@@ -9,10 +9,13 @@ import famulus.core.field.Root;
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Node;
 import famulus.core.message.MessageSource;
+import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.BodyText;
+import famulus.core.message.body.Content;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
+import famulus.core.message.body.Inserts;
 import famulus.core.message.body.Mode;
 import famulus.core.record.PlainLine;
 import famulus.server.cupboard.FileService;
@@ -37,6 +40,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -86,19 +90,51 @@ public class TemplateService {
             @Schema(nullable = true) UUID houseStyle,
             @Schema(nullable = true) String header,
             @Schema(nullable = true) String footer,
-            @Schema(nullable = true) List<UUID> files) {
+            @Schema(nullable = true) List<UUID> files,
+            @Schema(nullable = true) TemplateKind kind) {
         /** A plain template. */
         public Draft(String name, String purpose, About about, String subject, String previewText, String body) {
-            this(name, purpose, about, subject, previewText, body, Mode.PLAIN, "", null, "", "", List.of());
+            this(name, purpose, about, subject, previewText, body, Mode.PLAIN, "", null, "", "", List.of(), null);
+        }
+
+        /** The same, of a kind. */
+        Draft of(TemplateKind other) {
+            return new Draft(
+                    name,
+                    purpose,
+                    about,
+                    subject,
+                    previewText,
+                    body,
+                    mode,
+                    design,
+                    houseStyle,
+                    header,
+                    footer,
+                    files,
+                    other);
         }
 
         /** The same under another name. */
         public Draft named(String other) {
             return new Draft(
-                    other, purpose, about, subject, previewText, body, mode, design, houseStyle, header, footer, files);
+                    other,
+                    purpose,
+                    about,
+                    subject,
+                    previewText,
+                    body,
+                    mode,
+                    design,
+                    houseStyle,
+                    header,
+                    footer,
+                    files,
+                    kind);
         }
 
         public Draft {
+            kind = kind == null ? TemplateKind.TEMPLATE : kind;
             files = files == null ? List.of() : List.copyOf(files);
             mode = mode == null ? Mode.PLAIN : mode;
             design = text(design);
@@ -157,9 +193,9 @@ public class TemplateService {
     /** A stretch of a subject as it is read in a list: words, or a field by its label. */
     public record SubjectPart(String text, boolean field) {}
 
-    /** Templates in which all of the words occur, by name. */
-    public List<TemplateLine> lines(String search, Colleague asking) {
-        return mapper.lines(SearchWords.of(search), asking.id()).stream()
+    /** Templates, passages or signatures in which all of the words occur, by name. */
+    public List<TemplateLine> lines(TemplateKind kind, String search, Colleague asking) {
+        return mapper.lines(kind.name(), SearchWords.of(search), asking.id()).stream()
                 .map(line -> line(line, asking))
                 .toList();
     }
@@ -169,7 +205,7 @@ public class TemplateService {
      * the ones used last by whoever asks, then the others by name. Those that don't fit are left out.
      */
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
-        return mapper.lines(SearchWords.of(search), asking.id()).stream()
+        return mapper.lines(TemplateKind.TEMPLATE.name(), SearchWords.of(search), asking.id()).stream()
                 .filter(line -> fits(About.valueOf(line.about()), about))
                 .filter(line -> line.readyVersion() != null || line.ownerId().equals(asking.id()))
                 .sorted(Comparator.comparing((TemplateRow line) -> !named(line, search))
@@ -262,6 +298,13 @@ public class TemplateService {
                 .orElse("…");
     }
 
+    /** The templates that a passage is used in, by name; none for what is no passage. */
+    public List<UsingTemplate> using(UUID id) {
+        return mapper.usingPassage(id.toString()).stream()
+                .map(row -> new UsingTemplate(row.id(), row.name()))
+                .toList();
+    }
+
     /** One template; refused when it is not there or has been deleted. */
     public Template get(UUID id) {
         return mapper.byId(id, false).orElseThrow(() -> Refusal.missing("This template"));
@@ -296,7 +339,7 @@ public class TemplateService {
     public Template add(Draft draft, Colleague by) {
         check(draft);
         UUID id = ids.next();
-        mapper.insert(template(id, draft, 1, by.id()));
+        mapper.insert(template(id, draft.kind(), draft, 1, by.id(), clock.instant()));
         events.tell("template", id.toString());
         return get(id);
     }
@@ -318,13 +361,14 @@ public class TemplateService {
     public Template change(UUID id, int version, Draft draft, Colleague by) {
         Template before = get(id);
         mustBeAllowed(before, by);
-        check(draft);
+        Draft of = draft.of(before.kind());
+        check(of);
         Instant now = clock.instant();
         // What somebody comes to after a while, or after another, can be brought back as it was.
         if (mapper.otherSitting(id, by.id(), now.minus(SITTING)) > 0) {
             mapper.keepVersion(id, version, TemplateVersionService.Reason.SITTING.name(), now);
         }
-        if (mapper.update(template(id, draft, version, before.ownerId()), by.id()) == 0) {
+        if (mapper.update(template(id, before.kind(), of, version, before.ownerId(), now), by.id()) == 0) {
             throw Refusal.changedMeanwhile(before.changedBy() + " changed this template meanwhile.");
         }
         events.tell("template", id.toString());
@@ -334,7 +378,18 @@ public class TemplateService {
     /** Puts a template aside; {@link #restore} brings it back. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        mustBeAllowed(get(id), by);
+        Template template = get(id);
+        mustBeAllowed(template, by);
+        List<UsingTemplate> using = using(id);
+        if (!using.isEmpty()) {
+            throw Refusal.because(
+                    "in-use",
+                    "It is used in “" + using.stream().map(UsingTemplate::name).collect(Collectors.joining("”, “"))
+                            + "”.");
+        }
+        if (mapper.signing(id) > 0) {
+            throw Refusal.because("in-use", "Messages are signed with it. Choose another signature first.");
+        }
         mapper.delete(id, clock.instant());
         events.tell("template", id.toString());
     }
@@ -357,7 +412,7 @@ public class TemplateService {
 
     /** Puts a template in place with its own identifier, ready for everybody; for the demo's data. */
     public void keep(UUID id, Draft draft, UUID owner, Instant at) {
-        mapper.insert(template(id, draft, 1, owner, at));
+        mapper.insert(template(id, draft.kind(), draft, 1, owner, at));
         mapper.keepVersion(id, 1, TemplateVersionService.Reason.READY.name(), at);
         mapper.ready(id, 1);
     }
@@ -369,14 +424,11 @@ public class TemplateService {
         }
     }
 
-    private Template template(UUID id, Draft draft, int version, UUID owner) {
-        return template(id, draft, version, owner, clock.instant());
-    }
-
-    private Template template(UUID id, Draft draft, int version, UUID owner, Instant at) {
+    private Template template(UUID id, TemplateKind kind, Draft draft, int version, UUID owner, Instant at) {
         Optional<Design> design = design(draft);
         return new Template(
                 id,
+                kind,
                 draft.name().strip(),
                 draft.purpose().strip(),
                 draft.about(),
@@ -434,7 +486,23 @@ public class TemplateService {
                 template.houseStyle(),
                 template.header(),
                 template.footer(),
-                template.files());
+                template.files(),
+                template.kind());
+    }
+
+    /** Why a text can't be put into others; empty when it can. */
+    private Optional<String> ofBlocks(Draft draft) {
+        String word = draft.kind().word();
+        if (draft.mode() == Mode.PLAIN) {
+            return Optional.of("A " + word + " is made of blocks.");
+        }
+        Body body = design(draft).map(Design::body).orElse(Body.EMPTY);
+        if (Inserts.has(body, Content.Passage.class)) {
+            return Optional.of("A " + word + " can’t have a passage in it.");
+        }
+        return draft.kind() == TemplateKind.SIGNATURE && Inserts.has(body, Content.Signature.class)
+                ? Optional.of("A signature can’t have a signature in it.")
+                : Optional.empty();
     }
 
     private void check(Draft draft) {
@@ -455,6 +523,9 @@ public class TemplateService {
         }
         if (draft.houseStyle() != null) {
             styles.get(draft.houseStyle());
+        }
+        if (draft.kind() != TemplateKind.TEMPLATE) {
+            ofBlocks(draft).ifPresent(sentence -> wrong.put("design", sentence));
         }
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);

@@ -23,10 +23,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class TemplateVersionService {
     private final TemplateMapper mapper;
     private final TemplateService templates;
+    private final KeptTextService texts;
     private final Events events;
     private final Clock clock;
 
-    TemplateVersionService(TemplateMapper mapper, TemplateService templates, Events events, Clock clock) {
+    TemplateVersionService(
+            TemplateMapper mapper, TemplateService templates, KeptTextService texts, Events events, Clock clock) {
+        this.texts = texts;
         this.mapper = mapper;
         this.templates = templates;
         this.events = events;
@@ -91,6 +94,9 @@ public class TemplateVersionService {
         mapper.keepVersion(id, version, Reason.READY.name(), clock.instant());
         mapper.reason(id, version, Reason.READY.name());
         mapper.ready(id, version);
+        if (now.kind() != TemplateKind.TEMPLATE) {
+            texts.changed(id);
+        }
         events.tell("template", id.toString());
         return templates.get(id);
     }

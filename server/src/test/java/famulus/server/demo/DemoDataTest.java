@@ -61,7 +61,9 @@ class DemoDataTest {
             assertThat(count(sql, "lead")).isEqualTo(110);
             assertThat(count(sql, "deal")).isEqualTo(140);
             assertThat(count(sql, "organisation")).isEqualTo(70);
-            assertThat(count(sql, "template")).isEqualTo(19);
+            assertThat(count(sql, "template where kind = 'TEMPLATE'")).isEqualTo(20);
+            assertThat(count(sql, "template where kind = 'PASSAGE'")).isEqualTo(2);
+            assertThat(count(sql, "template where kind = 'SIGNATURE'")).isEqualTo(1);
             assertThat(count(sql, "outgoing_message")).isGreaterThan(100);
             assertThat(count(sql, "deal where not exists (select 1 from deal_contact c where c.deal_id = deal.id)"))
                     .isPositive();

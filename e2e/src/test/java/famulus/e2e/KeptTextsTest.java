@@ -1,0 +1,95 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.FrameLocator;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Passages and signatures: written in the cupboard, used in templates, changed once for all. */
+class KeptTextsTest extends BrowserTest {
+    private static Locator row(Page page, String name) {
+        return page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
+    }
+
+    private static void write(Page page, String word, String name, String words) {
+        button(page, "New " + word).click();
+        textbox(page, "Name for colleagues").fill(name);
+        button(page, "Write it").click();
+        textbox(page, "Block 1, text").click();
+        page.keyboard().type(words);
+        assertThat(message(page).getByText(words)).isVisible();
+    }
+
+    private static void markReady(Page page) {
+        button(page, "Mark ready").click();
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Ready").setExact(true)))
+                .isVisible();
+    }
+
+    @Test
+    void aPassageIsWrittenOnceAndChangedForAll() {
+        Page page = openAs("Oriel", "/cupboard/passages");
+        write(page, "passage", "Ladders", "We bring two ladders.");
+        assertThat(textbox(page, "Subject")).hasCount(0);
+        markReady(page);
+
+        Page desk = beginFrom("Signe", "Delivery notice", "With ladders");
+        desk.keyboard().press("Alt+a");
+        desk.getByRole(AriaRole.TOOLBAR, new Page.GetByRoleOptions().setName("Blocks"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Passage")))
+                .click();
+        Locator handle =
+                desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Passage \\d+$")));
+        handle.click();
+        Locator slip =
+                desk.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName(Pattern.compile("^Passage")));
+        slip.getByLabel("It says").selectOption("Ladders");
+        assertThat(message(desk).getByText("We bring two ladders.")).isVisible();
+        assertThat(slip.getByText("Used nowhere else.")).isVisible();
+        desk.keyboard().press("Escape");
+        assertThat(desk.getByText(Pattern.compile("^kept"))).isVisible();
+
+        page.reload();
+        assertThat(page.getByText(Pattern.compile("marking it ready changes “With ladders”")))
+                .isVisible();
+        textbox(page, "Block 1, text").click();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("We bring three ladders.");
+        assertThat(page.getByText(Pattern.compile("changed since it was ready")))
+                .isVisible();
+        markReady(page);
+        desk.reload();
+        assertThat(message(desk).getByText("We bring three ladders.")).isVisible();
+
+        handle.click();
+        slip.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take its words over"))
+                .click();
+        assertThat(handle).hasCount(0);
+        assertThat(message(desk)
+                        .getByText("We bring three ladders.", new FrameLocator.GetByTextOptions().setExact(true)))
+                .isVisible();
+    }
+
+    @Test
+    void aDesignedSignatureSignsMyMessages() {
+        Page page = openAs("Dov", "/cupboard/signatures");
+        write(page, "signature", "Dov with a bee", "Yours among the bees");
+        markReady(page);
+        page.goBack();
+        row(page, "Dov with a bee").getByLabel("my messages").check();
+        assertThat(row(page, "Dov with a bee").getByLabel("those of everybody who chose none"))
+                .isDisabled();
+        Page desk = beginFrom("Dov", "Delivery notice", "Signed");
+        assertThat(message(desk).getByText("Yours among the bees")).isVisible();
+        page.reload();
+        row(page, "Dov with a bee").getByLabel("my messages").uncheck();
+        desk.reload();
+        assertThat(message(desk).getByText("Dov Marchbanks")).isVisible();
+    }
+}

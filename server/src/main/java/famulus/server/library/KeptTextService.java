@@ -1,0 +1,124 @@
+package famulus.server.library;
+
+import famulus.core.message.body.Body;
+import famulus.core.message.body.BodyJson;
+import famulus.core.message.body.Inserts.Insert;
+import famulus.core.message.body.UnreadableBody;
+import famulus.server.cupboard.KeptTexts;
+import famulus.server.library.TemplateMapper.ReadyText;
+import famulus.server.platform.Events;
+import famulus.server.platform.Refusal;
+import famulus.server.platform.Revisions;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What passages and designed signatures say in the messages that use them: what they said when they were marked ready. */
+@Service
+public class KeptTextService implements KeptTexts {
+    private static final String REVISION = "kept-texts";
+    private static final String TEAM = "team";
+
+    private final TemplateMapper mapper;
+    private final Revisions revisions;
+    private final Events events;
+    private final Supplier<Kept> kept;
+
+    KeptTextService(TemplateMapper mapper, Revisions revisions, Events events) {
+        this.mapper = mapper;
+        this.revisions = revisions;
+        this.events = events;
+        this.kept = revisions.keep(REVISION, this::read);
+    }
+
+    private record Kept(Map<UUID, Insert> texts, Map<String, UUID> signatures) {}
+
+    private Kept read() {
+        Map<UUID, Insert> texts = new HashMap<>();
+        for (ReadyText text : mapper.readyTexts()) {
+            texts.put(text.id(), new Insert(text.name(), body(text)));
+        }
+        Map<String, UUID> signatures = new HashMap<>();
+        mapper.signatureChoices().forEach(choice -> signatures.put(choice.forWhom(), choice.templateId()));
+        return new Kept(texts, signatures);
+    }
+
+    private static Body body(ReadyText text) {
+        try {
+            return text.design().isBlank() ? Body.EMPTY : BodyJson.read(text.design());
+        } catch (UnreadableBody wrong) {
+            throw new IllegalStateException("The kept text " + text.id() + " can't be read", wrong);
+        }
+    }
+
+    @Override
+    public Optional<Insert> passage(String id) {
+        try {
+            return Optional.ofNullable(kept.get().texts().get(UUID.fromString(id)));
+        } catch (IllegalArgumentException noIdentifier) {
+            return Optional.empty();
+        }
+    }
+
+    /** The designed signature of a sender: their own, else the one of everybody; absent where there is neither. */
+    public Optional<Body> signature(Colleague sender) {
+        Kept now = kept.get();
+        return Optional.ofNullable(now.signatures().get(sender.id().toString()))
+                .or(() -> Optional.ofNullable(now.signatures().get(TEAM)))
+                .map(now.texts()::get)
+                .map(Insert::body);
+    }
+
+    /**
+     * Which designed signatures are in use.
+     *
+     * @param mine whoever asks has chosen this one; null for none
+     * @param team who has chosen none has this one; null for none
+     */
+    public record SignatureChoice(UUID mine, UUID team) {}
+
+    /** The signatures in use. */
+    public SignatureChoice signatures(Colleague asking) {
+        Map<String, UUID> chosen = kept.get().signatures();
+        return new SignatureChoice(chosen.get(asking.id().toString()), chosen.get(TEAM));
+    }
+
+    /**
+     * Chooses a signature.
+     *
+     * @param template null for none
+     * @param team for everybody who has chosen none; keepers and administrators only
+     */
+    @Transactional
+    public void choose(UUID template, boolean team, Colleague by) {
+        if (team) {
+            by.mustBe("Keepers and administrators choose everybody’s signature.", Role.KEEPER, Role.ADMINISTRATOR);
+        }
+        if (template != null) {
+            Template chosen = mapper.byId(template, false)
+                    .filter(one -> one.kind() == TemplateKind.SIGNATURE)
+                    .orElseThrow(() -> Refusal.missing("This signature"));
+            if (chosen.readyVersion() == null) {
+                throw Refusal.because("not-ready", "Mark “" + chosen.name() + "” ready first.");
+            }
+        }
+        String whose = team ? TEAM : by.id().toString();
+        mapper.forgetSignature(whose);
+        if (template != null) {
+            mapper.chooseSignature(whose, template);
+        }
+        changed(template);
+    }
+
+    /** What a passage or signature says has changed for those that use it. */
+    void changed(UUID id) {
+        revisions.changed(REVISION);
+        events.tell("template", String.valueOf(id));
+    }
+}

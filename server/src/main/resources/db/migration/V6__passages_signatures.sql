@@ -1,0 +1,11 @@
+-- Passages and designed signatures are written on the same desk as templates, and kept like them.
+alter table template add column kind varchar(12) default 'TEMPLATE' not null;
+create index template_kind on template (kind, name, id);
+
+-- Whose designed signature is which: of one colleague, or of everybody who has chosen none ('team').
+create table signature_choice (
+  for_whom    varchar(40) primary key,
+  template_id uuid not null references template (id)
+);
+
+insert into revision (name, number) values ('kept-texts', 1);

@@ -1,0 +1,185 @@
+package famulus.server.library;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.server.ServerTest;
+import famulus.server.team.Colleague;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Passages and designed signatures: what messages say that use them, and what keeps them from harm. */
+class KeptTextsTest extends ServerTest {
+    private UUID ines;
+
+    @BeforeEach
+    void someone() throws Exception {
+        ines = contact("Ines", "Okafor", "ines@larkfield.example");
+    }
+
+    private static String blocks(String... blocks) {
+        return "{\"version\":1,\"bands\":[{\"id\":\"a\",\"columns\":[{\"blocks\":[" + String.join(",", blocks)
+                + "]}]}]}";
+    }
+
+    private static String text(String words) {
+        return "{\"id\":\"t\",\"kind\":\"text\",\"text\":[{\"runs\":[{\"text\":\"" + words + "\"}]}]}";
+    }
+
+    private static String passage(UUID id) {
+        return "{\"id\":\"p\",\"kind\":\"passage\",\"passage\":\"" + id + "\"}";
+    }
+
+    private static Map<String, Object> draft(TemplateKind kind, String name, String design) {
+        Map<String, Object> draft = new HashMap<>();
+        draft.put("kind", kind);
+        draft.put("name", name);
+        draft.put("about", "CONTACT");
+        draft.put("subject", kind == TemplateKind.TEMPLATE ? "Hives" : "");
+        draft.put("mode", "DESIGNED");
+        draft.put("design", design);
+        return draft;
+    }
+
+    private UUID add(TemplateKind kind, String name, String design, Colleague as) throws Exception {
+        return id(done("POST", "/api/templates", draft(kind, name, design), as));
+    }
+
+    private static UUID id(JsonNode made) {
+        return UUID.fromString(made.at("/template/id").asString());
+    }
+
+    private JsonNode ready(UUID id, int version, Colleague as) throws Exception {
+        return done("POST", "/api/templates/" + id + "/ready", Map.of("version", version), as);
+    }
+
+    private String read(UUID template, Colleague as) throws Exception {
+        Map<String, Object> request = new HashMap<>();
+        request.put("template", template.toString());
+        request.put("kind", "contact");
+        request.put("id", ines.toString());
+        request.put("chosen", Map.of());
+        return done("POST", "/api/desk/message", request, as)
+                .at("/proof/rendering/text")
+                .asString();
+    }
+
+    private JsonNode notes(String design) throws Exception {
+        Map<String, Object> request = new HashMap<>();
+        request.put("about", "CONTACT");
+        request.put("subject", "Hives");
+        request.put("kind", "contact");
+        request.put("id", ines.toString());
+        request.put("previewText", "");
+        request.put("body", "");
+        request.put("mode", "LETTER");
+        request.put("design", design);
+        return done("POST", "/api/desk/proof", request, signe);
+    }
+
+    private static boolean stopped(JsonNode proof, String code) {
+        return proof.get("notes")
+                .valueStream()
+                .anyMatch(note -> note.get("code").asString().equals(code));
+    }
+
+    @Test
+    void aPassageSaysEverywhereWhatItSaidWhenItWasMarkedReady() throws Exception {
+        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees stay in, {contact.first_name}")), signe);
+        UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
+        assertThat(stopped(notes(blocks(passage(frost))), "passage-lost")).isTrue();
+        ready(frost, 1, signe);
+        assertThat(stopped(notes(blocks(passage(frost))), "passage-lost")).isFalse();
+        assertThat(read(letter, signe)).contains("Bees stay in, Ines");
+
+        Map<String, Object> changed = draft(TemplateKind.TEMPLATE, "Frost", blocks(text("Bees fly")));
+        done("PUT", "/api/templates/" + frost, Map.of("version", 1, "draft", changed), signe);
+        assertThat(read(letter, signe)).contains("Bees stay in");
+        ready(frost, 2, signe);
+        assertThat(read(letter, signe)).contains("Bees fly").doesNotContain("stay in");
+        assertThat(done("GET", "/api/templates/" + frost, null, dov)
+                        .at("/template/kind")
+                        .asString())
+                .as("a change never makes a passage something else")
+                .isEqualTo("PASSAGE");
+    }
+
+    @Test
+    void aPassageIsListedApartAndIsNothingToBeginAMessageFrom() throws Exception {
+        add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees")), signe);
+        assertThat(done("GET", "/api/templates", null, signe)).isEmpty();
+        assertThat(done("GET", "/api/templates?kind=PASSAGE", null, dov)).hasSize(1);
+        assertThat(done("GET", "/api/templates?kind=SIGNATURE", null, dov)).isEmpty();
+        assertThat(done("GET", "/api/templates/fitting?about=CONTACT", null, signe))
+                .isEmpty();
+    }
+
+    @Test
+    void onePassageInUseCanNotBeDeleted() throws Exception {
+        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees")), signe);
+        UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
+        JsonNode using = done("GET", "/api/templates/" + frost + "/using", null, dov);
+        assertThat(using.get(0).get("name").asString()).isEqualTo("Letter");
+        JsonNode refused = done("DELETE", "/api/templates/" + frost, null, signe);
+        assertThat(refused.get("code").asString()).isEqualTo("in-use");
+        assertThat(refused.get("detail").asString()).contains("Letter");
+        done("DELETE", "/api/templates/" + letter, null, signe);
+        done("DELETE", "/api/templates/" + frost, null, signe);
+        assertThat(done("GET", "/api/templates?kind=PASSAGE", null, signe)).isEmpty();
+    }
+
+    @Test
+    void whatWouldGoRoundInCirclesIsRefused() throws Exception {
+        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees")), signe);
+        JsonNode nested =
+                done("POST", "/api/templates", draft(TemplateKind.PASSAGE, "Outer", blocks(passage(frost))), signe);
+        assertThat(nested.at("/fields/design").asString()).contains("can’t have a passage");
+        String signing = blocks("{\"id\":\"s\",\"kind\":\"signature\"}");
+        assertThat(done("POST", "/api/templates", draft(TemplateKind.SIGNATURE, "Mine", signing), signe)
+                        .at("/fields/design")
+                        .asString())
+                .contains("can’t have a signature");
+        Map<String, Object> plain = draft(TemplateKind.PASSAGE, "Plain", "");
+        plain.put("mode", "PLAIN");
+        assertThat(done("POST", "/api/templates", plain, signe)
+                        .at("/fields/design")
+                        .asString())
+                .contains("made of blocks");
+    }
+
+    @Test
+    void messagesAreSignedWithTheSendersOwnSignatureElseWithEverybodys() throws Exception {
+        UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks("{\"id\":\"s\",\"kind\":\"signature\"}"), signe);
+        ready(letter, 1, signe);
+        String plain = read(letter, signe);
+        assertThat(plain).isNotBlank();
+        UUID mine = add(TemplateKind.SIGNATURE, "Mine", blocks(text("Warmly, {sender.first_name}")), signe);
+        UUID team = add(TemplateKind.SIGNATURE, "Ours", blocks(text("{house.name} greets you")), oriel);
+        assertThat(choose(mine, false, signe).get("code").asString()).isEqualTo("not-ready");
+        ready(mine, 1, signe);
+        ready(team, 1, oriel);
+        choose(mine, false, signe);
+        assertThat(choose(team, true, signe).get("code").asString()).isEqualTo("forbidden");
+        choose(team, true, oriel);
+        assertThat(read(letter, signe)).isEqualTo("Warmly, Signe");
+        assertThat(read(letter, dov)).isEqualTo("Brindlewing greets you");
+        assertThat(done("DELETE", "/api/templates/" + mine, null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("in-use");
+        choose(null, false, signe);
+        assertThat(read(letter, signe)).isEqualTo("Brindlewing greets you");
+        choose(null, true, oriel);
+        assertThat(read(letter, signe)).isEqualTo(plain);
+    }
+
+    private JsonNode choose(UUID template, boolean team, Colleague by) throws Exception {
+        Map<String, Object> wish = new HashMap<>();
+        wish.put("template", template);
+        wish.put("team", team);
+        return done("PUT", "/api/templates/signatures", wish, by);
+    }
+}

@@ -1,0 +1,243 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { onChange } from '../app/changes';
+  import { go } from '../app/router';
+  import { me } from '../app/session.svelte';
+  import { aboutLabels, aboutOptions, type About } from '../library/about';
+  import Button from '../ui/Button.svelte';
+  import Choose from '../ui/Choose.svelte';
+  import Field from '../ui/Field.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import { day } from '../ui/when';
+
+  /** Passages or designed signatures: a line each, written on the desk. */
+  let { kind }: { kind: 'PASSAGE' | 'SIGNATURE' } = $props();
+
+  const word = $derived(kind === 'PASSAGE' ? 'passage' : 'signature');
+  const stages = { DRAFT: 'not ready yet', READY: '', CHANGED: 'changed since it was ready' };
+  let lines = $state<Schemas['TemplateLine'][] | null>(null);
+  let used = $state<Record<string, Schemas['UsingTemplate'][]>>({});
+  let signs = $state<Schemas['ChosenSignatures']>({ mine: null, team: null });
+  let failed = $state('');
+  let adding = $state(false);
+  let opener = $state<HTMLButtonElement>();
+  let name = $state('');
+  let about = $state<About>('CONTACT');
+  let wrong = $state<Record<string, string>>({});
+  const keeper = $derived(me().role === 'KEEPER' || me().role === 'ADMINISTRATOR');
+
+  async function read() {
+    const of = kind;
+    try {
+      const found = await ask('get', '/api/templates', { query: { kind: of } });
+      if (of === 'SIGNATURE') signs = await ask('get', '/api/templates/signatures');
+      else {
+        const uses = await Promise.all(
+          found.map((line) => ask('get', '/api/templates/{id}/using', { params: { id: line.id } })),
+        );
+        used = Object.fromEntries(found.map((line, at) => [line.id, uses[at]]));
+      }
+      lines = found;
+      failed = '';
+    } catch (failure) {
+      failed = sentence(failure);
+    }
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault();
+    const design = JSON.stringify({
+      version: 1,
+      bands: [{ id: 'band1', columns: [{ blocks: [{ id: 'b1', kind: 'text', text: [{ runs: [] }] }] }] }],
+    });
+    try {
+      const made = await ask('post', '/api/templates', {
+        body: {
+          kind,
+          name,
+          purpose: '',
+          about: kind === 'PASSAGE' ? about : 'PERSON',
+          subject: '',
+          previewText: '',
+          body: '',
+          mode: 'DESIGNED',
+          design,
+          houseStyle: null,
+          header: 'none',
+          footer: 'none',
+          files: [],
+        },
+      });
+      go(`/cupboard/${word}s/${made.template.id}`);
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) wrong = { name: sentence(failure) };
+    }
+  }
+
+  async function choose(template: string | null, team: boolean) {
+    try {
+      await ask('put', '/api/templates/signatures', { body: { template, team } });
+      await read();
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  $effect(() => {
+    void read();
+  });
+  $effect(() => onChange((change) => change.what === 'template' && void read()));
+</script>
+
+<div class="place">
+  <p class="says">
+    {kind === 'PASSAGE'
+      ? 'A passage is written once and used in many templates. Marking it ready changes it in all of them; what was sent stays as it was.'
+      : 'A designed signature stands where a template has a signature block. Who has none signs with the lines of their profile.'}
+    <Button bind:element={opener} aria-expanded={adding} onclick={() => (adding = !adding)}>New {word}</Button
+    >
+  </p>
+  {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
+  {#if lines?.length}
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Name</th>
+          <th scope="col">About</th>
+          <th scope="col">Whose</th>
+          <th scope="col">{kind === 'PASSAGE' ? 'Used in' : 'Signs'}</th>
+          <th scope="col" class="figures">Changed</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each lines as line (line.id)}
+          {@const uses = used[line.id] ?? []}
+          <tr>
+            <td>
+              <a href="/cupboard/{word}s/{line.id}">{line.name}</a>
+              {#if stages[line.stage]}<small>{stages[line.stage]}</small>{/if}
+            </td>
+            <td>{aboutLabels[line.about]}</td>
+            <td>{line.mine ? 'mine' : line.owner}</td>
+            <td>
+              {#if kind === 'PASSAGE'}
+                {#each uses as use, at (use.id)}{at ? ', ' : ''}<a class="use" href="/templates/{use.id}"
+                    >{use.name}</a
+                  >{:else}<span class="none">nothing yet</span>{/each}
+              {:else}
+                <label
+                  ><input
+                    type="checkbox"
+                    checked={signs.mine === line.id}
+                    disabled={line.stage === 'DRAFT'}
+                    onchange={(event) => void choose(event.currentTarget.checked ? line.id : null, false)}
+                  /> my messages</label
+                >
+                <label
+                  ><input
+                    type="checkbox"
+                    checked={signs.team === line.id}
+                    disabled={!keeper || line.stage === 'DRAFT'}
+                    onchange={(event) => void choose(event.currentTarget.checked ? line.id : null, true)}
+                  /> those of everybody who chose none</label
+                >
+              {/if}
+            </td>
+            <td class="figures">{day(line.changedAt)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {:else if lines}
+    <p class="none">No {word} yet.</p>
+  {/if}
+</div>
+{#if adding}
+  <Slip title="New {word}" anchor={opener} onclose={() => (adding = false)}>
+    <form onsubmit={add}>
+      <Field label="Name for colleagues" bind:value={name} error={wrong.name} />
+      {#if kind === 'PASSAGE'}
+        <Choose label="Its fields come from" bind:value={about} options={aboutOptions} />
+      {/if}
+      <Button main type="submit">Write it</Button>
+    </form>
+  </Slip>
+{/if}
+
+<style>
+  .place {
+    padding: 16px 20px;
+  }
+
+  .says {
+    display: flex;
+    gap: 20px;
+    justify-content: space-between;
+    align-items: center;
+    max-width: 980px;
+    margin-bottom: 12px;
+    color: var(--ink-soft);
+  }
+
+  .says :global(button) {
+    flex: none;
+  }
+
+  .wrong {
+    color: var(--stop);
+  }
+
+  .none {
+    color: var(--ink-soft);
+  }
+
+  table {
+    width: 100%;
+    max-width: 980px;
+    border-collapse: collapse;
+  }
+
+  th,
+  td {
+    padding: 7px 14px 7px 0;
+    border-bottom: 1px solid var(--rule-soft);
+    text-align: left;
+    vertical-align: baseline;
+  }
+
+  th {
+    color: var(--ink-soft);
+    font-weight: 400;
+    font-size: 12.5px;
+  }
+
+  .figures {
+    text-align: right;
+    font-variant-numeric: tabular-nums;
+    white-space: nowrap;
+  }
+
+  a {
+    color: var(--ink);
+    font-weight: 600;
+  }
+
+  .use {
+    font-weight: 400;
+  }
+
+  small {
+    margin-left: 6px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  label {
+    display: inline-flex;
+    gap: 5px;
+    align-items: center;
+    margin-right: 14px;
+  }
+</style>

@@ -1,0 +1,5 @@
+<script lang="ts">
+  import KeptTexts from './KeptTexts.svelte';
+</script>
+
+<KeptTexts kind="PASSAGE" />

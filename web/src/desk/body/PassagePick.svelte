@@ -1,0 +1,95 @@
+<script lang="ts">
+  import { ask, sentence, type Schemas } from '../../api/client';
+  import Button from '../../ui/Button.svelte';
+  import Choose from '../../ui/Choose.svelte';
+
+  /** Which passage a block stands for; what it says is changed on a desk of its own, or taken over to be changed here. */
+  let {
+    chosen,
+    editable,
+    onchoose,
+    ondetach,
+  }: {
+    chosen: string;
+    editable: boolean;
+    onchoose: (passage: string) => void;
+    /** Puts its blocks here in its place; absent while there is nothing to take over. */
+    ondetach?: () => void;
+  } = $props();
+
+  let passages = $state<Schemas['TemplateLine'][] | null>(null);
+  let using = $state<Schemas['UsingTemplate'][]>([]);
+  let failed = $state('');
+  const options = $derived(
+    (passages ?? [])
+      .filter((one) => one.stage !== 'DRAFT' || one.id === chosen)
+      .map((one) => [one.id, one.name] as const),
+  );
+
+  ask('get', '/api/templates', { query: { kind: 'PASSAGE' } })
+    .then((found) => (passages = found))
+    .catch((failure) => (failed = sentence(failure)));
+
+  $effect(() => {
+    if (!chosen) return;
+    ask('get', '/api/templates/{id}/using', { params: { id: chosen } })
+      .then((found) => (using = found))
+      .catch(() => (using = []));
+  });
+</script>
+
+{#if failed}
+  <p class="wrong" role="alert">{failed}</p>
+{:else if passages && !options.length}
+  <p>No passage is ready yet. <a href="/cupboard/passages">Write one in the cupboard</a></p>
+{:else if passages}
+  <fieldset disabled={!editable}>
+    <Choose label="It says" value={chosen} {options} empty={chosen ? '' : 'choose one'} onchange={onchoose} />
+  </fieldset>
+  {#if chosen}
+    <p class="used">
+      {using.length > 1
+        ? `Used in ${using.length} templates; changing it changes it in all of them.`
+        : 'Used nowhere else.'}
+    </p>
+    <p class="ways">
+      <a href="/cupboard/passages/{chosen}">Change it for all</a>
+      {#if editable && ondetach}
+        <Button quiet title="Its words become this template’s own" onclick={ondetach}
+          >Take its words over</Button
+        >
+      {/if}
+    </p>
+  {/if}
+{/if}
+
+<style>
+  fieldset {
+    min-width: 0;
+    margin: 0;
+    padding: 0;
+    border: 0;
+  }
+
+  .used {
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  .ways {
+    display: flex;
+    gap: 10px;
+    align-items: center;
+    margin-bottom: 6px;
+  }
+
+  a {
+    color: var(--act);
+    font-weight: 600;
+    text-decoration: none;
+  }
+
+  .wrong {
+    color: var(--stop);
+  }
+</style>
