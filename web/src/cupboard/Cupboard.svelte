@@ -4,6 +4,7 @@
   import Parts from '../ui/Parts.svelte';
   import Files from './Files.svelte';
   import HouseStyles from './HouseStyles.svelte';
+  import Links from './Links.svelte';
   import Passages from './Passages.svelte';
   import Pictures from './Pictures.svelte';
   import Signatures from './Signatures.svelte';
@@ -13,6 +14,7 @@
     ['house-styles', 'House styles', HouseStyles],
     ['passages', 'Passages', Passages],
     ['signatures', 'Signatures', Signatures],
+    ['links', 'Links', Links],
     ['pictures', 'Pictures', Pictures],
     ['files', 'Files', Files],
   ] as const;

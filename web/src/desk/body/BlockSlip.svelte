@@ -8,6 +8,7 @@
   import { blockOf, type Block, type Look } from './body';
   import type { Composing } from './composing.svelte';
   import ItemColumns from './ItemColumns.svelte';
+  import LinkPick from './LinkPick.svelte';
   import LookFields from './LookFields.svelte';
   import PartWays from './PartWays.svelte';
   import PassagePick from './PassagePick.svelte';
@@ -61,6 +62,18 @@
       ...(held.description === undefined || held.description ? {} : { description: picture.description }),
     };
     put(block!.kind === 'pairing' ? { picture: { ...held, ...part } } : part);
+  }
+
+  /** Where a block leads; null for one that leads nowhere. */
+  function linkOf(one: Block): string | null {
+    if (one.kind === 'pairing') return String((one.picture as { link?: string })?.link ?? '');
+    if (one.kind === 'video still') return String(one.address ?? '');
+    return one.kind === 'button' || one.kind === 'picture' ? String(one.link ?? '') : null;
+  }
+
+  function leadTo(link: string) {
+    if (block!.kind === 'pairing') put({ picture: { ...(block!.picture as object), link } });
+    else put({ [block!.kind === 'video still' ? 'address' : 'link']: link });
   }
 
   function without(name: 'facts' | 'links', at: number) {
@@ -178,6 +191,9 @@
         </label>
       {:else if block.kind === 'social links'}
         {@render align()}
+      {/if}
+      {#if linkOf(block) !== null}
+        <LinkPick link={linkOf(block)!} onchoose={leadTo} />
       {/if}
       {#each (block.kind === 'record card' ? block.facts : block.kind === 'social links' ? block.links : []) as unknown[] as fact, at (at)}
         <p class="one">

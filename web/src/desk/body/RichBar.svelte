@@ -2,6 +2,7 @@
   import { computePosition, flip, offset, shift } from '@floating-ui/dom';
   import type { Command } from 'prosemirror-state';
   import type { Align, ParagraphKind } from './body';
+  import { savedLinks, type SavedLink } from './savedLinks';
   import { marks, setAlign, setKind, setMark, type Looks } from './richCommands';
 
   /** The text slip: how the chosen words and paragraphs look. The cursor stays in the text. */
@@ -46,6 +47,8 @@
   let bar = $state<HTMLElement>();
   let address = $state('');
   let field = $state<HTMLInputElement>();
+  let saved = $state<SavedLink[]>([]);
+  const listed = $props.id();
 
   $effect(() => {
     void linking;
@@ -64,6 +67,7 @@
   $effect(() => {
     if (!linking || !field) return;
     address = looks.link;
+    void savedLinks().then((links) => (saved = links));
     field.focus();
     field.select();
   });
@@ -94,6 +98,7 @@
       <input
         bind:this={field}
         bind:value={address}
+        list={listed}
         placeholder="https:// or a field such as &#123;deal.plan_link&#125;"
         onkeydown={(event) => {
           if (event.key !== 'Enter') return;
@@ -102,6 +107,9 @@
         }}
       />
     </label>
+    <datalist id={listed}>
+      {#each saved as one (one.path)}<option value={one.written}>{one.label}</option>{/each}
+    </datalist>
     <button onclick={link}>{address.trim() ? 'Link' : 'No link'}</button>
   {:else}
     {#each MARKS as [name, letter, title] (name)}

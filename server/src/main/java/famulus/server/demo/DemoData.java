@@ -160,6 +160,10 @@ class DemoData implements ApplicationRunner {
         facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
         facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110)));
         facts.add(new TypedFact("Liability cover", FieldType.MONEY, "5000000 GBP", day(now, 300)));
+        facts.add(new TypedFact(
+                "Price list", FieldType.LINK, "https://brindlewing.example/prices/2026.html", day(now, 60)));
+        facts.add(new TypedFact(
+                "Booking calendar", FieldType.LINK, "https://brindlewing.example/calendar", day(now, 60)));
         List<Template> usable =
                 kept.stream().limit(USED_SO_FAR).map(templates::get).toList();
         Grower first = made.growers().getFirst();

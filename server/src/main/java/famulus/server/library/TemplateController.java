@@ -1,6 +1,7 @@
 package famulus.server.library;
 
 import famulus.core.field.About;
+import famulus.core.field.RecordKind;
 import famulus.core.message.compare.Change;
 import famulus.server.library.KeptTextService.SignatureChoice;
 import famulus.server.library.StarterService.Starter;
@@ -80,6 +81,12 @@ class TemplateController {
     @GetMapping("/using")
     List<UsingTemplate> using(Colleague asking, @RequestParam CrmKind kind, @RequestParam String field) {
         return templates.using(kind.core(), field);
+    }
+
+    /** The templates that use a fact of the house, such as a saved link. */
+    @GetMapping("/using-fact")
+    List<UsingTemplate> using(Colleague asking, @RequestParam String name) {
+        return templates.using(RecordKind.HOUSE, name);
     }
 
     @GetMapping("/{id}")

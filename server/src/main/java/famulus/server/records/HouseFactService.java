@@ -9,6 +9,7 @@ import famulus.core.record.PlainLine;
 import famulus.server.platform.Refusal;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.EnumSet;
@@ -45,8 +46,10 @@ public class HouseFactService {
     private final HouseFactMapper mapper;
     private final CatalogueService catalogue;
     private final TeamService team;
+    private final Clock clock;
 
-    HouseFactService(HouseFactMapper mapper, CatalogueService catalogue, TeamService team) {
+    HouseFactService(HouseFactMapper mapper, CatalogueService catalogue, TeamService team, Clock clock) {
+        this.clock = clock;
         this.mapper = mapper;
         this.catalogue = catalogue;
         this.team = team;
@@ -167,7 +170,10 @@ public class HouseFactService {
         input.refusal().ifPresent(sentence -> wrong.put("value", sentence));
         LocalDate asOf = null;
         try {
-            asOf = LocalDate.parse(typed.asOf().strip());
+            // A link is true from the day it is written down.
+            asOf = field.type() == FieldType.LINK && typed.asOf().isBlank()
+                    ? LocalDate.now(clock.withZone(house.zone()))
+                    : LocalDate.parse(typed.asOf().strip());
         } catch (DateTimeParseException noDay) {
             wrong.put("asOf", "Write the day as 2026-05-04.");
         }
