@@ -31,7 +31,11 @@ class WallsTest {
                             "tools.jackson..",
                             "biweekly..",
                             // Finds what differs between two lists.
-                            "com.github.difflib..")
+                            "com.github.difflib..",
+                            // Read HTML and style sheets.
+                            "org.jsoup..",
+                            "com.helger.css..",
+                            "com.helger.collection..")
                     // An address is looked at, never opened.
                     .or(belongToAnyOf(URI.class, URISyntaxException.class)));
 

@@ -31,10 +31,13 @@ public final class MergeParser {
     private final ChoiceBuilder nodes = new ChoiceBuilder();
     private final StringBuilder literal = new StringBuilder();
     private final int[] cuts;
+    private final int[] quiet;
     private int nextCut;
+    private int nextQuiet;
     private int literalStart;
 
-    private MergeParser(String source, int[] cuts) {
+    private MergeParser(String source, int[] cuts, int[] quiet) {
+        this.quiet = quiet;
         this.source = source;
         this.cuts = cuts;
     }
@@ -55,7 +58,16 @@ public final class MergeParser {
      * @param cuts where a string begins, in order: a literal ends there, so that it can be told whose it is
      */
     public static Program parse(String source, int[] cuts) {
-        return new MergeParser(source, cuts).run();
+        return parse(source, cuts, new int[0]);
+    }
+
+    /**
+     * Parses a text some of which is not looked at, such as the style sheets of HTML: braces are characters there.
+     *
+     * @param quiet where such stretches begin and end by turns, in order
+     */
+    public static Program parse(String source, int[] cuts, int[] quiet) {
+        return new MergeParser(source, cuts, quiet).run();
     }
 
     private Program run() {
@@ -66,7 +78,10 @@ public final class MergeParser {
                 nextCut++;
             }
             char c = source.charAt(at);
-            if (c == '\\') {
+            if (isQuiet(at)) {
+                literal.append(c);
+                at++;
+            } else if (c == '\\') {
                 at = backslashes(at);
             } else if (c == '{') {
                 at = field(at);
@@ -77,6 +92,13 @@ public final class MergeParser {
         }
         endLiteral(at);
         return new Program(source, nodes.finish(source.length()));
+    }
+
+    private boolean isQuiet(int at) {
+        while (nextQuiet < quiet.length && quiet[nextQuiet + 1] <= at) {
+            nextQuiet += 2;
+        }
+        return nextQuiet < quiet.length && quiet[nextQuiet] <= at;
     }
 
     /** Backslashes mean something only right before an opening brace: two are one, an odd one makes the brace plain. */

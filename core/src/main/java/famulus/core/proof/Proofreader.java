@@ -27,6 +27,7 @@ public final class Proofreader {
                 new SubjectCheck(),
                 new DescriptionCheck(),
                 new PassageCheck(),
+                new SourceCheck(),
                 new ContrastCheck()));
     }
 

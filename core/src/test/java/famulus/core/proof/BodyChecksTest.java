@@ -261,4 +261,26 @@ class BodyChecksTest {
         assertThat(read("Hives", "", new Content.Passage("there", "About frost", List.of())))
                 .noneMatch(note -> note.code().equals("passage-lost"));
     }
+
+    @Test
+    void whatOfOwnHtmlIsNotSentIsAQuery() {
+        assertThat(read("Hives", "", new Content.OwnHtml("<p onclick=x>A</p><form>B</form>")))
+                .filteredOn(note -> note.code().equals("html-cleaned"))
+                .singleElement()
+                .satisfies(note -> {
+                    assertThat(note.level()).isEqualTo(Note.Level.QUERY);
+                    assertThat(note.remedy()).contains("onclick", "form");
+                });
+        assertThat(read("Hives", "", new Content.OwnHtml("<p>A</p>")))
+                .noneMatch(note -> note.code().equals("html-cleaned"));
+    }
+
+    @Test
+    void aPictureInOwnHtmlWithoutADescriptionIsAQuery() {
+        String picture = "<img src='picture:0b9f2f2e-7c1e-4d0a-9b43-9a8b61d8a001'";
+        assertThat(read("Hives", "", new Content.OwnHtml(picture + ">")))
+                .anyMatch(note -> note.code().equals("no-description"));
+        assertThat(read("Hives", "", new Content.OwnHtml(picture + " alt='Hives'>")))
+                .noneMatch(note -> note.code().equals("no-description"));
+    }
 }

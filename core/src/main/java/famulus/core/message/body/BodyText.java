@@ -1,5 +1,6 @@
 package famulus.core.message.body;
 
+import famulus.core.html.HtmlCleaner;
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Program;
 import famulus.core.message.body.RichText.Paragraph;
@@ -21,6 +22,9 @@ public final class BodyText {
     static final String SIGNATURE = "{sender.signature else sender.full_name}";
 
     private final StringBuilder source = new StringBuilder();
+    /** Stretches in which braces are no fields: begin and end by turns. */
+    private final List<Integer> quiet = new ArrayList<>();
+
     private final List<Slot> slots = new ArrayList<>();
     private final Map<String, Slot> byKey = new HashMap<>();
     private final int bodyEnd;
@@ -48,7 +52,8 @@ public final class BodyText {
                 source.toString(),
                 slots.stream()
                         .flatMapToInt(slot -> IntStream.of(slot.start(), slot.end()))
-                        .toArray());
+                        .toArray(),
+                quiet.stream().mapToInt(Integer::intValue).toArray());
     }
 
     /** The words of a message, its wrappings and small print last. */
@@ -161,6 +166,12 @@ public final class BodyText {
                 }
             }
             case Content.Passage passage -> inside(id, passage);
+            case Content.OwnHtml html -> {
+                for (int end : HtmlCleaner.quiet(html.source())) {
+                    quiet.add(source.length() + end);
+                }
+                put(Keys.source(id), id, html.source());
+            }
             case Content.Divider divider -> {}
             case Content.Spacer spacer -> {}
             case Content.Unknown unknown -> {}

@@ -93,6 +93,7 @@ final class BodyWriter {
                 word(node, "align", links.align(), Align.START);
             }
             case Content.Signature signature -> {}
+            case Content.OwnHtml html -> text(node, "source", html.source());
             case Content.Passage passage -> text(node, "passage", passage.passage());
             case Content.Unknown unknown -> throw new IllegalStateException("Written whole, by block()");
         }

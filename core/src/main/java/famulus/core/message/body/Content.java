@@ -22,6 +22,7 @@ public sealed interface Content {
             case SocialLinks links -> "social links";
             case Signature signature -> "signature";
             case Passage passage -> "passage";
+            case OwnHtml html -> "own HTML";
             case Unknown unknown -> unknown.name();
         };
     }
@@ -144,6 +145,13 @@ public sealed interface Content {
             default -> List.of();
         };
     }
+
+    /**
+     * HTML as a writer gave it.
+     *
+     * @param source not clean yet: it is cleaned whenever it is shown or sent
+     */
+    record OwnHtml(String source) implements Content {}
 
     /**
      * The sender's closing lines.

@@ -1,5 +1,7 @@
 package famulus.core.message.body;
 
+import famulus.core.html.HtmlCleaner;
+import famulus.core.html.HtmlWords;
 import famulus.core.message.body.RichText.Kind;
 import famulus.core.message.body.RichText.Marks;
 import famulus.core.message.body.RichText.Paragraph;
@@ -150,6 +152,10 @@ public final class Conversion {
                                 .map(link -> labelled(link.label(), link.address()))
                                 .toList());
             case Content.Signature signature -> BodyText.SIGNATURE;
+            case Content.OwnHtml html -> {
+                lost.add("How own HTML looks; its words stay.");
+                yield HtmlWords.of(HtmlCleaner.cleanSource(html.source()).html());
+            }
             case Content.Passage passage -> {
                 lost.add("The passage “" + passage.name()
                         + "” stays as it reads now, and no longer follows its changes.");

@@ -12,17 +12,17 @@ public record Design(Mode mode, Body body, HouseStyle style, String header, Stri
     /** The name that asks for no header or footer at all. */
     public static final String NONE = "none";
 
+    private boolean wrapped() {
+        return mode == Mode.DESIGNED || mode == Mode.SOURCE;
+    }
+
     /** The bands above the body; a letter has none. */
     public List<Band> above() {
-        return mode == Mode.DESIGNED
-                ? style.header(header).map(HouseStyle.Wrapping::bands).orElse(List.of())
-                : List.of();
+        return wrapped() ? style.header(header).map(HouseStyle.Wrapping::bands).orElse(List.of()) : List.of();
     }
 
     /** The bands between the body and the small print; a letter has none. */
     public List<Band> below() {
-        return mode == Mode.DESIGNED
-                ? style.footer(footer).map(HouseStyle.Wrapping::bands).orElse(List.of())
-                : List.of();
+        return wrapped() ? style.footer(footer).map(HouseStyle.Wrapping::bands).orElse(List.of()) : List.of();
     }
 }

@@ -29,6 +29,11 @@ public record HouseStyle(
         footers = List.copyOf(footers);
     }
 
+    /** The same without small print, for what is to stand in a message that has some. */
+    public HouseStyle withoutSmallPrint() {
+        return new HouseStyle(name, page, type, space, button, headers, footers, new RichText(List.of()));
+    }
+
     /** A style without header, footer or small print. */
     public static final HouseStyle BARE = new HouseStyle(
             "Bare",

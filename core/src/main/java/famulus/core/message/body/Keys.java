@@ -21,6 +21,11 @@ public final class Keys {
         return id + "/label";
     }
 
+    /** Its HTML. */
+    public static String source(String id) {
+        return id + "/source";
+    }
+
     /** Where it leads. */
     public static String link(String id) {
         return id + "/link";

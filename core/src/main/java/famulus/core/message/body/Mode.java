@@ -7,5 +7,7 @@ public enum Mode {
     /** Bands and blocks. */
     DESIGNED,
     /** Words and fields only. */
-    PLAIN
+    PLAIN,
+    /** HTML that was brought in: one block of own HTML, as wide as it likes. */
+    SOURCE
 }

@@ -40,6 +40,11 @@ final class Html {
         return this;
     }
 
+    /** Text as it may stand in HTML, in an attribute too. */
+    static String escaped(String text) {
+        return new Html().text(text).toString().replace("'", "&#39;");
+    }
+
     /** Text; a line break in it becomes one. */
     Html text(String text) {
         int from = 0;

@@ -1,5 +1,6 @@
 package famulus.core.message.render;
 
+import famulus.core.html.HtmlCleaner;
 import famulus.core.message.body.Align;
 import famulus.core.message.body.Band;
 import famulus.core.message.body.Block;
@@ -10,9 +11,13 @@ import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Marks;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Writes what blocks hold as HTML. */
 final class HtmlBlocks {
+    private static final Pattern OWN_PICTURE = Pattern.compile("src=\"" + HtmlCleaner.PICTURE + "([0-9a-f-]{36})\"");
+
     private final ToRender message;
     private final MergedBody words;
     private final CalendarFiles calendars;
@@ -48,6 +53,7 @@ final class HtmlBlocks {
                         !message.deal().lines().isEmpty()
                                 || !words.text(Keys.label(id)).isEmpty();
                     case Content.Event event -> calendars.event(block).isPresent() || message.proof() != null;
+                    case Content.OwnHtml own -> !own.source().isBlank();
                     case Content.Unknown unknown -> message.proof() != null;
                     case Content.Passage passage -> passage.bands().stream().anyMatch(this::any);
                     default -> true;
@@ -99,12 +105,24 @@ final class HtmlBlocks {
                         List.of(new MergedBody.Words(
                                 RichText.Paragraph.of(""), words.inlines(Keys.label(id), Marks.NONE, ""))),
                         "");
+            case Content.OwnHtml own -> own(id);
             case Content.Passage passage -> throw new IllegalStateException("Written by bands, by the document");
             case Content.Unknown unknown ->
                 html.open("p", "class", "from-gap")
                         .text("“" + unknown.name() + "” was made by a newer Famulus.")
                         .close("p");
         }
+    }
+
+    /** Cleaned once more after its values are in it: nothing a record holds becomes more than characters. */
+    private void own(String id) {
+        String clean = HtmlCleaner.clean(words.html(Keys.source(id))).html();
+        Matcher found = OWN_PICTURE.matcher(clean);
+        html.raw(found.replaceAll(one -> {
+            pictures.add(one.group(1));
+            return Matcher.quoteReplacement(
+                    "src=\"" + Html.escaped(message.pictures().apply(one.group(1))) + "\"");
+        }));
     }
 
     private void picture(String id, Content.Picture picture, int width) {

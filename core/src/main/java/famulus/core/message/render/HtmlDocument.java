@@ -40,6 +40,8 @@ final class HtmlDocument {
         head();
         if (design.mode() == Mode.LETTER) {
             letter();
+        } else if (design.mode() == Mode.SOURCE) {
+            source();
         } else {
             designed();
         }
@@ -58,7 +60,7 @@ final class HtmlDocument {
                 .raw("<title>")
                 .text(message.subject().isBlank() ? "…" : message.subject())
                 .line("</title>");
-        if (design.mode() == Mode.DESIGNED) {
+        if (design.mode() != Mode.LETTER) {
             html.line("<style>")
                     .line("@media (max-width: 480px) {")
                     .line(
@@ -130,6 +132,41 @@ final class HtmlDocument {
             html.endLine();
             blocks.content(block, 600);
             html.close("div").endLine();
+        }
+    }
+
+    /** HTML that was brought in, as wide as it likes, between the header and footer of the house style. */
+    private void source() {
+        html.open("body", "style", "margin:0;padding:0;" + font()).endLine();
+        previewText();
+        wrapping(design.above());
+        design.body().bands().stream()
+                .filter(blocks::any)
+                .flatMap(Band::blocks)
+                .filter(blocks::any)
+                .forEach(block -> {
+                    html.open("div", "data-block", proved(block)).endLine();
+                    blocks.content(block, style.page().width());
+                    html.close("div").endLine();
+                });
+        wrapping(design.below());
+        smallPrint("max-width:" + style.page().width() + "px;margin:" + pad(1) + "px auto;padding:0 " + pad(1) + "px;");
+    }
+
+    private void wrapping(List<Band> bands) {
+        if (!bands.isEmpty()) {
+            html.open(
+                            "table",
+                            "role",
+                            "presentation",
+                            "class",
+                            "sheet words",
+                            "style",
+                            "width:100%;max-width:" + style.page().width()
+                                    + "px;margin:0 auto;border-collapse:collapse;" + font())
+                    .endLine();
+            bands.forEach(this::band);
+            html.line("</table>");
         }
     }
 

@@ -1,5 +1,7 @@
 package famulus.core.message.render;
 
+import famulus.core.html.HtmlCleaner;
+import famulus.core.html.HtmlWords;
 import famulus.core.message.body.Band;
 import famulus.core.message.body.Block;
 import famulus.core.message.body.Content;
@@ -85,6 +87,8 @@ final class TextRenderer {
                 add(words.text(Keys.label(id)));
                 signature.bands().forEach(this::band);
             }
+            case Content.OwnHtml html ->
+                add(HtmlWords.of(HtmlCleaner.clean(words.html(Keys.source(id))).html()));
             case Content.Passage passage -> passage.bands().forEach(this::band);
             case Content.Spacer spacer -> {}
             case Content.Unknown unknown -> {}

@@ -328,4 +328,59 @@ class RendererTest {
                         new ToRender(design, text, merged, SETTINGS, "s", "", DealLines.NONE, picture -> "", null))
                 .text();
     }
+
+    private static Block own(String source) {
+        return Block.of("h", new Content.OwnHtml(source));
+    }
+
+    @Test
+    void valuesInOwnHtmlAreCharactersWhereverTheyStand() {
+        put("person.first_name", new Value.Text("<b onclick=x>\"'&"));
+        put("deal.plan_link", new Value.Text("javascript:alert(1)"));
+        Rendering rendering = letter(own("<p title='{person.first_name}'>{person.first_name}</p>"
+                + "<a href='{deal.plan_link}'>plan</a><a href='https://x.example/?q={person.first_name}'>more</a>"));
+        assertThat(rendering.html())
+                .contains("<p title=\"&lt;b onclick=x&gt;&quot;'&amp;\">&lt;b onclick=x&gt;\"'&amp;</p>")
+                .contains("<a>plan</a>")
+                .contains("<a href=\"https://x.example/?q=%3Cb%20onclick%3Dx%3E%22%27%26\">more</a>");
+        assertThat(rendering.text()).contains("more <https://x.example/?q=%3Cb");
+    }
+
+    @Test
+    void ownHtmlIsCleanedAndItsBracesInStyleSheetsAreNone() {
+        put("person.first_name", new Value.Text("Ines"));
+        assertThat(designed(own("<style>p { color: red }</style><script>x()</script><p>Dear {person.first_name}"))
+                        .html())
+                .contains("<p style=\"color:red\">Dear Ines</p>")
+                .doesNotContain("<script");
+    }
+
+    @Test
+    void picturesInOwnHtmlGoAlong() {
+        String id = "0b9f2f2e-7c1e-4d0a-9b43-9a8b61d8a001";
+        Rendering rendering = letter(own("<img src='picture:" + id + "' alt='Hives'>"));
+        assertThat(rendering.html()).contains("<img src=\"cid:" + id + "\" alt=\"Hives\">");
+        assertThat(rendering.pictures()).containsExactly(id);
+        assertThat(rendering.text()).isEqualTo("[Hives]");
+    }
+
+    @Test
+    void aSourceStandsBetweenTheHeaderAndFooterOfItsHouse() {
+        Block mark = Block.of("mark", new Content.Text(RichText.plain("Our header")));
+        Band header =
+                new Band("header", List.of(new Column(1, Column.Upright.TOP, List.of(mark))), Look.USUAL, "", false);
+        HouseStyle bare = HouseStyle.BARE;
+        HouseStyle style = new HouseStyle(
+                "Ours",
+                bare.page(),
+                bare.type(),
+                16,
+                bare.button(),
+                List.of(new HouseStyle.Wrapping("a", List.of(header))),
+                List.of(),
+                RichText.plain("Small print"));
+        Rendering rendering = render(Mode.SOURCE, style, SETTINGS, DealLines.NONE, own("<p>Brought in</p>"));
+        assertThat(rendering.html()).containsSubsequence("Our header", "<p>Brought in</p>", "Small print");
+        assertThat(rendering.text()).isEqualTo("Our header\n\nBrought in\n\n----------\n\nSmall print");
+    }
 }

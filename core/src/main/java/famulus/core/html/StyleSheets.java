@@ -1,0 +1,115 @@
+package famulus.core.html;
+
+import com.helger.css.decl.CSSDeclaration;
+import com.helger.css.decl.CSSSelector;
+import com.helger.css.decl.CSSStyleRule;
+import com.helger.css.decl.CascadingStyleSheet;
+import com.helger.css.reader.CSSReader;
+import com.helger.css.writer.CSSWriterSettings;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+
+/**
+ * Writes what the style sheets of a document say into the elements they say it of, since many mail programs drop style
+ * sheets. Rules are taken by their weight (Selectors Level 3, 9), later ones over earlier ones, an element's own style
+ * over all but what is marked important.
+ */
+final class StyleSheets {
+    private static final int MOST_RULES = 4000;
+    private static final Pattern IDENTIFIER = Pattern.compile("#[\\w-]+");
+    private static final Pattern CLASSES = Pattern.compile("\\.[\\w-]+|\\[[^]]*]|:(?!:|not)[\\w-]+");
+    private static final Pattern NAMES = Pattern.compile("(?:^|[\\s>+~])[a-zA-Z][\\w-]*");
+    private static final CSSWriterSettings WRITER = new CSSWriterSettings();
+
+    private StyleSheets() {}
+
+    private record Rule(String selector, int weight, List<CSSDeclaration> declarations) {}
+
+    /** Works the style sheets in; they themselves stay, to be taken out as any other element that may not be sent. */
+    static void workIn(Document document, Removed removed) {
+        List<Rule> rules = new ArrayList<>();
+        for (Element sheet : document.select("style")) {
+            String media = sheet.attr("media").toLowerCase(java.util.Locale.ROOT);
+            if (media.isEmpty() || media.contains("all") || media.contains("screen")) {
+                read(sheet.data(), rules, removed);
+            }
+        }
+        rules.sort(Comparator.comparingInt(Rule::weight));
+        Map<Element, Map<String, String>> usual = new IdentityHashMap<>();
+        Map<Element, Map<String, String>> important = new IdentityHashMap<>();
+        for (Rule rule : rules) {
+            for (Element element : found(document, rule.selector())) {
+                for (CSSDeclaration declaration : rule.declarations()) {
+                    var into = declaration.isImportant() ? important : usual;
+                    SafeStyle.put(into.computeIfAbsent(element, any -> new LinkedHashMap<>()), declaration);
+                }
+            }
+        }
+        for (Element element : document.getAllElements()) {
+            Map<String, String> all = usual.getOrDefault(element, new LinkedHashMap<>());
+            SafeStyle.read(element.attr("style")).forEach((name, value) -> {
+                all.remove(name);
+                all.put(name, value);
+            });
+            all.putAll(important.getOrDefault(element, Map.of()));
+            if (!all.isEmpty()) {
+                StringBuilder style = new StringBuilder();
+                all.forEach((name, value) ->
+                        style.append(name).append(':').append(value).append(';'));
+                element.attr("style", style.toString());
+            }
+        }
+    }
+
+    private static void read(String css, List<Rule> into, Removed removed) {
+        CascadingStyleSheet sheet = CSSReader.readFromStringReader(css, SafeStyle.SETTINGS);
+        if (sheet == null) {
+            removed.add("style sheet that can’t be read");
+            return;
+        }
+        if (!sheet.getAllMediaRules().isEmpty()) {
+            removed.add("part of a style sheet for phones, dark screens or print");
+        }
+        if (!sheet.getAllImportRules().isEmpty() || !sheet.getAllFontFaceRules().isEmpty()) {
+            removed.add("style sheet or font that is loaded from the web");
+        }
+        for (CSSStyleRule rule : sheet.getAllStyleRules()) {
+            for (CSSSelector selector : rule.getAllSelectors()) {
+                String written = selector.getAsCSSString(WRITER, 0);
+                if (into.size() < MOST_RULES) {
+                    into.add(new Rule(written, weight(written), rule.getAllDeclarations()));
+                }
+            }
+        }
+    }
+
+    private static int weight(String selector) {
+        return 10_000 * count(IDENTIFIER, selector) + 100 * count(CLASSES, selector) + count(NAMES, selector);
+    }
+
+    private static int count(Pattern pattern, String text) {
+        Matcher matcher = pattern.matcher(text);
+        int count = 0;
+        while (matcher.find()) {
+            count++;
+        }
+        return count;
+    }
+
+    /** What a selector chooses; nothing for one about states, such as a link that is pointed at. */
+    private static List<Element> found(Document document, String selector) {
+        try {
+            return document.select(selector);
+        } catch (IllegalArgumentException | IllegalStateException unknown) {
+            return List.of();
+        }
+    }
+}
