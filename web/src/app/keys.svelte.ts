@@ -38,7 +38,8 @@ function named(event: KeyboardEvent): string {
 }
 
 function isTyping(event: KeyboardEvent): boolean {
-  const at = event.target as HTMLElement;
+  // Of an editor with a root of its own, the target is only what that root hangs on.
+  const at = event.composedPath()[0] as HTMLElement;
   return at.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(at.tagName);
 }
 

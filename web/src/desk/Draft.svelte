@@ -10,6 +10,7 @@
   import {
     bandOf,
     blockOf,
+    blocksOf,
     readBody,
     stringAt,
     sameText,
@@ -26,6 +27,7 @@
   import { barred, stringLabel } from './body/kinds';
   import { lengthsOf } from './body/richText';
   import Sheet from './body/Sheet.svelte';
+  import SourceEditor from './body/SourceEditor.svelte';
   import { richField, Slots } from './body/slots';
   import type { DeskState } from './deskState.svelte';
   import { isMark, type Chip } from './draftText';
@@ -48,7 +50,7 @@
   } = $props();
 
   /** The texts: subject, preview text, and the body, or each string of its blocks. */
-  const texts: Record<string, DraftField | undefined> = {};
+  const texts: Record<string, DraftField | SourceEditor | undefined> = {};
   let slots = $state.raw(new Slots([], () => []));
   let chip = $state<{ chip: Chip; key: string; at: number; anchor: HTMLElement } | null>(null);
   let drawn = $state(false);
@@ -64,9 +66,14 @@
   const sentences = $derived(new Map(Object.entries(desk.proof?.rendering?.conditions ?? {})));
 
   /** A text that has moved is made anew before the old one goes, which then is not the one that is known. */
-  function put(key: string, one: DraftField | undefined) {
+  function put(key: string, one: DraftField | SourceEditor | undefined) {
     if (one) texts[key] = one;
     else delete texts[key];
+  }
+
+  /** The text that a chip stands in. */
+  function chipped(key: string): DraftField | undefined {
+    return texts[key] as DraftField | undefined;
   }
 
   function textOf(block: Block | undefined): Paragraph[] {
@@ -153,7 +160,7 @@
   function changer(opened: NonNullable<typeof chip>): (changed: Chip) => void {
     const { key, at } = opened;
     return (changed) => {
-      const anchor = texts[key]?.replaceChip(at, changed);
+      const anchor = chipped(key)?.replaceChip(at, changed);
       if (chip?.key === key && chip.at === at) {
         chip = { ...chip, chip: changed, anchor: anchor ?? chip.anchor };
       }
@@ -188,7 +195,7 @@
         key: 'Alt+a',
         label: 'Add a block',
         run: () => {
-          if (!designed || !composing.editable) return;
+          if (!designed || !composing.editable || desk.draft?.mode === 'SOURCE') return;
           last = current() ?? last;
           drawn = !drawn;
         },
@@ -252,7 +259,7 @@
   onchange: (next: string) => void,
 )}
   <DraftField
-    bind:this={() => texts[key], (one: DraftField | undefined) => put(key, one)}
+    bind:this={() => chipped(key), (one: DraftField | undefined) => put(key, one)}
     {label}
     {source}
     {chips}
@@ -265,6 +272,23 @@
     editable={desk.mayChange}
     {onchange}
     onchip={(one, at, anchor) => (chip = { chip: one, key, at, anchor })}
+    onback={goBack}
+  />
+{/snippet}
+
+{#snippet html(block: Block)}
+  {@const name = `${block.id}/source`}
+  <SourceEditor
+    bind:this={
+      () => texts[name] as SourceEditor | undefined, (one: SourceEditor | undefined) => put(name, one)
+    }
+    label={desk.draft!.mode === 'SOURCE'
+      ? 'Source'
+      : `Block ${composing.numbers.get(block.id)}, ${stringLabel(block.kind, 'source')}`}
+    source={String(block.source ?? '')}
+    fields={desk.fields}
+    editable={desk.mayChange}
+    onchange={(next) => changeString(block.id, 'source', next)}
     onback={goBack}
   />
 {/snippet}
@@ -299,7 +323,13 @@
       </div>
     {/if}
     <div class="sheet" class:blocks={designed} class:banded={designed && composing.banded}>
-      {#if designed}
+      {#if desk.draft!.mode === 'SOURCE'}
+        <p class="hint">
+          HTML that was brought in. Style sheets are written into it, and what can’t be sent is left out, when
+          it is shown or sent. Type &#123; to put in a field.
+        </p>
+        {#each blocksOf(composing.body) as block (block.id)}{@render html(block)}{/each}
+      {:else if designed}
         {#if composing.banded && whole}<Housed draft={desk.draft!} />{/if}
         <Sheet
           {composing}
@@ -322,6 +352,7 @@
               (next) => changeString(block.id, key, next),
             )}
           {/snippet}
+          {#snippet source(block)}{@render html(block)}{/snippet}
           {#snippet rich(block, placeholder)}
             {@const name = richField(block.id)}
             {@render field(
@@ -347,7 +378,7 @@
       <DraftFiles {desk} />
     </div>
   {/if}
-  {#if designed && desk.mayChange}
+  {#if designed && desk.mayChange && desk.draft?.mode !== 'SOURCE'}
     <Drawer {composing} bind:open={drawn} after={() => last} />
   {/if}
 </section>
@@ -395,7 +426,7 @@
 {/if}
 {#if chip && isMark(chip.chip) && desk.draft}
   {@const open = chip}
-  {@const marks = texts[open.key]?.choice(open.at) ?? []}
+  {@const marks = chipped(open.key)?.choice(open.at) ?? []}
   {@const end = marks.at(-1)}
   {@const lastMark = marks.at(-2)}
   {#key `${open.key} ${open.at}`}
@@ -410,19 +441,19 @@
       onbranch={() => {
         const before =
           lastMark && lastMark.chip.role === 'OTHERWISE' && !lastMark.chip.label ? lastMark : end;
-        if (before) texts[open.key]?.addBranch(before.position, anotherBranch());
+        if (before) chipped(open.key)?.addBranch(before.position, anotherBranch());
         chip = null;
       }}
       onotherwise={() => {
-        if (end) texts[open.key]?.addBranch(end.position, otherwiseChip());
+        if (end) chipped(open.key)?.addBranch(end.position, otherwiseChip());
         chip = null;
       }}
       onremovebranch={() => {
-        texts[open.key]?.removeBranch(open.at);
+        chipped(open.key)?.removeBranch(open.at);
         chip = null;
       }}
       onremove={(keepWords) => {
-        texts[open.key]?.removeChoice(open.at, keepWords);
+        chipped(open.key)?.removeChoice(open.at, keepWords);
         chip = null;
       }}
       onclose={() => (chip = null)}
@@ -441,7 +472,7 @@
     onchanged={changer(open)}
     onmended={() => void desk.mended()}
     onremove={() => {
-      texts[open.key]?.removeChip(open.at);
+      chipped(open.key)?.removeChip(open.at);
       chip = null;
     }}
     onclose={() => (chip = null)}
@@ -477,6 +508,12 @@
     border: 1px solid var(--rule);
     background: var(--sheet);
     font-size: 15px;
+  }
+
+  .hint {
+    padding: 0 8px 8px 4px;
+    color: var(--ink-soft);
+    font: italic 13.5px/1.4 var(--serif);
   }
 
   .along {

@@ -5,7 +5,13 @@
   import Choose from '../ui/Choose.svelte';
 
   /** Changes what a template is written as, once one has seen what can't be carried over. */
-  type Mode = 'LETTER' | 'DESIGNED' | 'PLAIN';
+  type Mode = NonNullable<Schemas['Draft']['mode']>;
+  const become: Record<Mode, string> = {
+    LETTER: 'a letter',
+    DESIGNED: 'designed',
+    PLAIN: 'plain',
+    SOURCE: 'a source',
+  };
   let { draft, onchange }: { draft: Schemas['Draft']; onchange: (part: Partial<Schemas['Draft']>) => void } =
     $props();
 
@@ -20,7 +26,13 @@
     if (to === mode) return;
     try {
       asked = await ask('post', '/api/desk/mode', {
-        body: { mode, design: draft.design ?? '', body: draft.body, to: to as Mode },
+        body: {
+          mode,
+          design: draft.design ?? '',
+          body: draft.body,
+          to: to as Mode,
+          houseStyle: draft.houseStyle ?? null,
+        },
       });
     } catch (failure) {
       wrong = sentence(failure);
@@ -45,9 +57,7 @@
     {:else}
       <p>Everything is carried over.</p>
     {/if}
-    <Button main onclick={change}
-      >Make it {asked.mode === 'LETTER' ? 'a letter' : modeLabels[asked.mode]}</Button
-    >
+    <Button main onclick={change}>Make it {become[asked.mode]}</Button>
     <Button quiet onclick={() => (asked = null)}>Leave it</Button>
   </div>
 {/if}

@@ -10,11 +10,12 @@
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
   import Ways from '../ui/Ways.svelte';
+  import BringHtml from './BringHtml.svelte';
   import { aboutLabels, aboutOptions, modeLabels, type About } from './about';
 
   /** Beginning a template: designs to start from on the left, the chosen one merged for somebody real on the right. */
   type Starter = Schemas['Starter'];
-  type Mode = 'LETTER' | 'DESIGNED' | 'PLAIN';
+  type Mode = NonNullable<Schemas['Draft']['mode']>;
   const LOOKS: readonly Way[] = ['wide', 'phone', 'plain'];
   const none = { purpose: '', about: 'CONTACT', subject: '', previewText: '', body: '' } as const;
   const bare = { houseStyle: null, header: '', footer: '', files: [], kind: null };
@@ -67,9 +68,14 @@
   let about = $state<About>('CONTACT');
   let wrong = $state<Record<string, string>>({});
   let run = 0;
+  let bringing = $state(false);
+  let bringer = $state<HTMLButtonElement>();
+  /** HTML that was brought in, as a design to begin with, and what was taken out of it. */
+  let brought = $state<Starter | null>(null);
+  let removed = $state<string[]>([]);
 
   const found = $derived(
-    starters.filter(
+    [...(brought ? [brought] : []), ...starters].filter(
       (one) =>
         (mode === 'any' || one.draft.mode === mode) &&
         words
@@ -91,6 +97,30 @@
     } catch (failure) {
       failed = sentence(failure);
     }
+  }
+
+  function take(clean: Schemas['CleanSource'], file: string) {
+    brought = {
+      name: 'brought-in',
+      description: clean.removed.length
+        ? 'Brought in; what is listed beside it could not be.'
+        : 'Brought in, all of it.',
+      draft: {
+        ...none,
+        ...bare,
+        header: 'none',
+        footer: 'none',
+        name: file || 'HTML that was brought in',
+        subject: clean.title.replace(/[\r\n]+/g, ' ').slice(0, 200),
+        mode: 'SOURCE',
+        design: clean.design,
+      },
+    };
+    removed = clean.removed;
+    mode = 'any';
+    words = '';
+    at = brought.name;
+    bringing = false;
   }
 
   /** Merged for the first person it could go to. */
@@ -180,6 +210,9 @@
       names={modeLabels}
       bind:way={mode}
     />
+    <Button bind:element={bringer} aria-expanded={bringing} onclick={() => (bringing = !bringing)}
+      >Bring HTML in</Button
+    >
     <Find label="Find a design" bind:value={words} onfind={() => undefined} />
     <Button main bind:element={opener} disabled={!chosen} onclick={begin}>Begin with this one</Button>
   {/snippet}
@@ -224,6 +257,14 @@
             as <b><bdi>{proof.person.name}</bdi></b> would read it
             <Ways label="How to look at it" ways={LOOKS} bind:way />
           </p>
+          {#if chosen === brought && removed.length}
+            <details class="removed" open>
+              <summary>{removed.length === 1 ? 'One thing' : `${removed.length} things`} left out</summary>
+              <ul>
+                {#each removed as one (one)}<li>{one}</li>{/each}
+              </ul>
+            </details>
+          {/if}
           <p class="subject">
             {proof.subject.pieces.map((piece) => piece.text || (piece.label && `[${piece.label}]`)).join('')}
           </p>
@@ -270,6 +311,8 @@
     </form>
   </Slip>
 {/if}
+
+{#if bringing}<BringHtml anchor={bringer} ontaken={take} onclose={() => (bringing = false)} />{/if}
 
 <style>
   .two {
@@ -346,6 +389,21 @@
 
   .who :global(.ways) {
     margin-left: auto;
+  }
+
+  .removed {
+    max-height: 172px;
+    margin-top: 6px;
+    padding: 4px 10px;
+    overflow: auto;
+    background: var(--query-tint);
+    font-size: 13px;
+  }
+
+  .removed ul {
+    margin: 2px 0 4px;
+    padding-left: 18px;
+    list-style: disc;
   }
 
   .subject {

@@ -10,6 +10,7 @@
     inside,
     text,
     rich,
+    source,
     onpicture,
     onfact,
   }: {
@@ -19,6 +20,8 @@
     /** A string of the block, by its key. */
     text: Snippet<[key: string, placeholder: string]>;
     rich: Snippet<[placeholder: string]>;
+    /** The editor of its HTML. */
+    source: Snippet;
     /** Opens the choice of a picture, or brings one in that was dropped here. */
     onpicture: (anchor: HTMLElement, file?: File) => void;
     /** Puts one more line or link at the end. */
@@ -131,6 +134,8 @@
   {:else}
     <p class="silent">the sender’s signature, from their profile</p>
   {/if}
+{:else if block.kind === 'own HTML'}
+  {@render source()}
 {:else if block.kind === 'passage'}
   {#if inside}
     <p class="passage">{inside.name}</p>

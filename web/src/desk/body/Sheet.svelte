@@ -16,6 +16,7 @@
     inside,
     text,
     rich,
+    source,
     onpicture,
   }: {
     composing: Composing;
@@ -25,6 +26,7 @@
     inside: Readonly<Record<string, Schemas['ShownInside']>>;
     text: Snippet<[Block, string, string]>;
     rich: Snippet<[Block, string]>;
+    source: Snippet<[Block]>;
     onpicture: (block: Block, anchor: HTMLElement, file?: File) => void;
   } = $props();
 
@@ -123,6 +125,7 @@
                 >
                   {#snippet text(key, placeholder)}{@render string(block, key, placeholder)}{/snippet}
                   {#snippet rich(placeholder)}{@render formatted(block, placeholder)}{/snippet}
+                  {#snippet source()}{@render html(block)}{/snippet}
                 </BlockView>
               </div>
             </div>
@@ -147,6 +150,7 @@
     key,
     placeholder,
   )}{/snippet}
+{#snippet html(block: Block)}{@render source(block)}{/snippet}
 {#snippet formatted(block: Block, placeholder: string)}{@render rich(block, placeholder)}{/snippet}
 
 <style>

@@ -309,6 +309,7 @@ const named: Record<string, Record<string, string>> = {
   description: { picture: 'description', 'video still': 'description' },
   day: { event: 'day' },
   place: { event: 'place' },
+  source: { 'own HTML': 'source' },
 };
 
 function holder(

@@ -103,6 +103,12 @@ export const blockGroups: readonly (readonly [group: string, kinds: readonly Blo
     'Layout',
     [
       { kind: 'divider', label: 'Rule', says: 'a line across', begin: () => ({ thickness: 1, colour: '' }) },
+      {
+        kind: 'own HTML',
+        label: 'Own HTML',
+        says: 'written by hand',
+        begin: () => ({ source: '' }),
+      },
       { kind: 'spacer', label: 'Room', says: 'nothing, of some height', begin: () => ({ height: 24 }) },
     ],
   ],
@@ -139,6 +145,7 @@ export function stringLabel(kind: string, key: string): string {
   if (part === 'link' || more === 'link') return `${label}: address`;
   if (part === 'description') return `${label}: description`;
   if (part === 'day') return `${label}: day`;
+  if (part === 'source') return `${label}: source`;
   if (part === 'place') return `${label}: place`;
   return label;
 }

@@ -1,15 +1,19 @@
 package famulus.server.desk;
 
+import famulus.core.html.Cleaned;
+import famulus.core.html.HtmlCleaner;
+import famulus.core.intake.ModeConversion;
 import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
-import famulus.core.message.body.Conversion;
 import famulus.core.message.body.Conversion.Converted;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.Mode;
 import famulus.server.cupboard.HouseStyleService;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -24,22 +28,40 @@ class ModeController {
     }
 
     /** A draft and what it is to become; {@code design} is empty for a plain one, {@code body} for the others. */
-    record ModeChange(Mode mode, String design, String body, Mode to) {}
+    record ModeChange(Mode mode, String design, String body, Mode to, @Schema(nullable = true) UUID houseStyle) {}
+
+    record BroughtIn(String html) {}
+
+    /** HTML as it can be kept; {@code removed} has a sentence for everything that was taken out. */
+    record CleanSource(String source, String design, String title, List<String> removed) {}
 
     /** The draft in its new mode; {@code lost} has a sentence for everything that is left behind. */
     record ChangedMode(Mode mode, String design, String body, List<String> lost) {}
+
+    /** Cleans HTML that comes from elsewhere, and makes the body of a source template of it. */
+    @PostMapping("/api/desk/bring-in")
+    CleanSource bringIn(Colleague asking, @RequestBody BroughtIn broughtIn) {
+        String html = broughtIn.html() == null ? "" : broughtIn.html();
+        if (html.isBlank()) {
+            throw Refusal.field("html", "There is nothing in it.");
+        }
+        if (html.length() > HtmlCleaner.LONGEST) {
+            throw Refusal.field("html", "This is longer than 1,000,000 characters; no message is.");
+        }
+        Cleaned cleaned = HtmlCleaner.cleanSource(html);
+        String body = BodyJson.write(ModeConversion.ofSource(cleaned.html()));
+        return new CleanSource(cleaned.html(), body, cleaned.title(), cleaned.removed());
+    }
 
     @PostMapping("/api/desk/mode")
     ChangedMode change(Colleague asking, @RequestBody ModeChange change) {
         if (change.mode() == null || change.to() == null) {
             throw Refusal.field("to", "Say what it is to become.");
         }
-        Body body = styles.design(change.mode(), change.design(), null, "", "")
-                .map(Design::body)
-                .orElse(Body.EMPTY);
-        Converted converted =
-                Conversion.convert(change.mode(), body, DeskController.text(change.body(), "body"), change.to());
-        String design = converted.mode() == Mode.PLAIN ? "" : BodyJson.write(converted.body());
-        return new ChangedMode(converted.mode(), design, converted.text(), converted.lost());
+        Design design = styles.design(change.mode(), change.design(), change.houseStyle(), "", "")
+                .orElseGet(() -> new Design(Mode.PLAIN, Body.EMPTY, styles.of(change.houseStyle()), "", ""));
+        Converted converted = ModeConversion.convert(design, DeskController.text(change.body(), "body"), change.to());
+        String written = converted.mode() == Mode.PLAIN ? "" : BodyJson.write(converted.body());
+        return new ChangedMode(converted.mode(), written, converted.text(), converted.lost());
     }
 }

@@ -1,0 +1,80 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.FrameLocator;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** HTML brought in from elsewhere, and written by hand. */
+class SourceTest extends BrowserTest {
+    private static final String NEWS =
+            """
+            <title>Blossom news for {person.first_name else "you"}</title>
+            <style>.head { background: #3f6b2e; color: #ffffff }</style>
+            <table><tr><td class=head onclick="steal()">Blossom news</td></tr>
+            <tr><td>Dear {person.first_name else "grower"}</td></tr></table><script>steal()</script>
+            """;
+
+    private static FrameLocator.GetByTextOptions exactly() {
+        return new FrameLocator.GetByTextOptions().setExact(true);
+    }
+
+    @Test
+    void isBroughtInCleanChangedByHandAndRebuiltAsALetter() {
+        Page page = openAs("Signe", "/templates/new");
+        button(page, "Bring HTML in").click();
+        page.locator("input[type=file]")
+                .setInputFiles(new FilePayload("spring-news.html", "text/html", NEWS.getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.getByText("2 things left out")).isVisible();
+        assertThat(page.getByText("1 attribute that runs a script: onclick")).isVisible();
+        button(page, "Begin with this one").click();
+        assertThat(textbox(page, "Name for colleagues")).hasValue("spring-news");
+        button(page, "Begin").click();
+        Locator editor = textbox(page, "Source");
+        assertThat(message(page).getByText("Blossom news", exactly())).hasCSS("background-color", "rgb(63, 107, 46)");
+        assertThat(page.locator(".chip").getByText("First name")).isVisible();
+
+        editor.click();
+        page.keyboard().press("Control+End");
+        page.keyboard().type("<p>Yours, {sender.first");
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(Pattern.compile("^First name")))
+                .first()
+                .waitFor();
+        page.keyboard().press("Enter");
+        assertThat(editor).containsText("{sender.first_name}");
+        assertThat(message(page).getByText("Signe", exactly())).isVisible();
+        page.keyboard().type(" on<b onclick=x>ce</b>");
+        assertThat(page.getByText("Some of this HTML is not sent")).isVisible();
+        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        page.reload();
+        assertThat(editor).containsText("on<b onclick=x>ce</b>");
+        page.keyboard().press("Control+z");
+        assertThat(editor).not().containsText("onclick");
+
+        button(page, "spring-news").click();
+        page.getByLabel("Written as").selectOption("letter");
+        button(page, "Make it a letter").click();
+        page.keyboard().press("Escape");
+        assertThat(textbox(page, "Block 1, text")).containsText("Blossom news");
+        assertThat(message(page).getByText("Blossom news", exactly())).isVisible();
+    }
+
+    @Test
+    void isOneBlockAmongOthers() {
+        Page page = beginFrom("Signe", "Delivery notice", "With own HTML");
+        page.keyboard().press("Alt+a");
+        page.getByRole(AriaRole.TOOLBAR, new Page.GetByRoleOptions().setName("Blocks"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Own HTML")))
+                .click();
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("own html: source$")))
+                .click();
+        page.keyboard().type("<p style='color:#aa0000'>By hand</p>");
+        assertThat(message(page).getByText("By hand", exactly())).hasCSS("color", "rgb(170, 0, 0)");
+    }
+}
