@@ -20,6 +20,7 @@
   import { DeskState } from './deskState.svelte';
   import Dress from './Dress.svelte';
   import ModeChange from './ModeChange.svelte';
+  import Variants from './Variants.svelte';
 
   const id = $derived(String((route.params as Record<string, string>).id ?? ''));
   let desk = $state<DeskState>(new DeskState(''));
@@ -189,6 +190,7 @@
         {others.length ? ` · ${others.join(' and ')} ${others.length > 1 ? 'are' : 'is'} here too` : ''}
         {desk.mayChange ? '' : ` · kept by ${desk.template?.ownerName}, so you can read it and use it`}
       </span>
+      {#if kind === 'TEMPLATE'}<Variants {id} mayChange={desk.mayChange} />{/if}
     {/if}
   {/snippet}
   {#snippet actions()}

@@ -123,7 +123,12 @@
             <td class="name">
               <a href="/templates/{line.id}">{line.name}</a>
               <small
-                >{[line.purpose, modeLabels[line.mode], stages[line.stage]]
+                >{[
+                  line.purpose,
+                  modeLabels[line.mode],
+                  line.languages.length ? `also in ${line.languages.join(' and ')}` : '',
+                  stages[line.stage],
+                ]
                   .filter(Boolean)
                   .join(' · ')}</small
               >

@@ -82,6 +82,7 @@ public abstract class ServerTest {
                 "email_address",
                 "field_value",
                 "signature_choice",
+                "template_variant",
                 "template",
                 "template_version",
                 "waved_note",

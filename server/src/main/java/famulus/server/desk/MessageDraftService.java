@@ -6,6 +6,7 @@ import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
+import famulus.server.library.VariantService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
@@ -21,9 +22,11 @@ import org.springframework.stereotype.Service;
 public class MessageDraftService {
     private final ProofService proofs;
     private final TemplateService templates;
+    private final VariantService variants;
     private final TeamService team;
 
-    MessageDraftService(ProofService proofs, TemplateService templates, TeamService team) {
+    MessageDraftService(ProofService proofs, TemplateService templates, VariantService variants, TeamService team) {
+        this.variants = variants;
         this.proofs = proofs;
         this.templates = templates;
         this.team = team;
@@ -39,7 +42,7 @@ public class MessageDraftService {
     /**
      * Merges a message for a person.
      *
-     * @param templateId null for a message from nothing
+     * @param templateId null for a message from nothing; of its variants the one in the person's language is taken
      * @param senderId who it goes out as; null for whoever asks
      * @param given what the sender gives for this message only
      */
@@ -48,7 +51,9 @@ public class MessageDraftService {
             throw Refusal.because("no-person", "Choose the person to write to.");
         }
         Colleague sender = sender(senderId, asking);
-        Optional<Template> template = Optional.ofNullable(templateId).map(id -> templates.forUse(id, asking, sender));
+        Optional<Template> template = Optional.ofNullable(templateId)
+                .map(id -> variants.forReader(id, proofs.language(to, sender), asking, sender))
+                .map(id -> templates.forUse(id, asking, sender));
         About about = template.map(Template::about)
                 .orElse(to.kind() == CrmKind.LEAD ? About.LEAD : to.deal() == null ? About.CONTACT : About.DEAL);
         MessageSource source = template.map(templates::source).orElse(new MessageSource("", "", ""));

@@ -123,6 +123,11 @@ public class ProofService {
                 .toList();
     }
 
+    /** The language somebody is written to in, by ISO 639. */
+    String language(For to, Colleague sender) {
+        return people.person(to, sender, catalogues.catalogue(), true).locale().getLanguage();
+    }
+
     /** A message signed with the sender's designed signature, where they have one and it asks for it. */
     private MessageSource signed(MessageSource source, Colleague sender) {
         return source.layout()

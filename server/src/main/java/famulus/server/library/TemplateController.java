@@ -33,12 +33,15 @@ class TemplateController {
     private final StarterService starters;
     private final TemplateVersionService versions;
     private final KeptTextService texts;
+    private final VariantService variants;
 
     TemplateController(
             TemplateService templates,
             StarterService starters,
             TemplateVersionService versions,
-            KeptTextService texts) {
+            KeptTextService texts,
+            VariantService variants) {
+        this.variants = variants;
         this.texts = texts;
         this.templates = templates;
         this.versions = versions;
@@ -115,6 +118,24 @@ class TemplateController {
     @PostMapping
     OpenTemplate add(Colleague asking, @RequestBody Draft draft) {
         return open(templates.add(draft, asking), asking);
+    }
+
+    /** A template in its languages, and those it could be added in; {@code id} is null for these. */
+    record ShownVariant(String language, String name, @Schema(nullable = true) UUID id, boolean ready) {}
+
+    /** A variant to add; {@code own} is the template's own language, null for the house's. */
+    record NewVariant(String language, @Schema(nullable = true) String own) {}
+
+    @GetMapping("/{id}/variants")
+    List<ShownVariant> variants(Colleague asking, @PathVariable UUID id) {
+        return variants.of(id).stream()
+                .map(one -> new ShownVariant(one.language(), one.name(), one.id(), one.ready()))
+                .toList();
+    }
+
+    @PostMapping("/{id}/variants")
+    OpenTemplate addVariant(Colleague asking, @PathVariable UUID id, @RequestBody NewVariant variant) {
+        return open(variants.add(id, variant.language(), variant.own(), asking), asking);
     }
 
     @PostMapping("/{id}/duplicate")

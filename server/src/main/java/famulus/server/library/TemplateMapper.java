@@ -28,6 +28,7 @@ interface TemplateMapper {
             int version,
             Integer readyVersion,
             int used,
+            String languages,
             Instant lastUsedByMe) {}
 
     List<TemplateRow> lines(@Param("kind") String kind, @Param("words") List<String> words, @Param("me") UUID me);
@@ -51,6 +52,15 @@ interface TemplateMapper {
 
     @Select("select count(*) from signature_choice where template_id = #{id}")
     int signing(UUID id);
+
+    @Select(
+            """
+            select count(*)
+            from template_variant v
+            join template t on t.id = v.template_id and t.deleted_at is null
+            where v.root_id = #{id} and v.template_id <> #{id}
+            """)
+    int variants(UUID id);
 
     /** A template that has a passage in it. */
     record UsingRow(UUID id, String name) {}

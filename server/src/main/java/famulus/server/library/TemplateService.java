@@ -157,6 +157,7 @@ public class TemplateService {
      *
      * @param stage whether others can use it
      * @param used how many messages were written from it
+     * @param languages the names of those it has variants in, besides its own
      * @param mayChange whether whoever asks may change it
      */
     public record TemplateLine(
@@ -170,6 +171,7 @@ public class TemplateService {
             Mode mode,
             Stage stage,
             int used,
+            List<String> languages,
             boolean mayChange,
             boolean mine) {}
 
@@ -240,6 +242,11 @@ public class TemplateService {
                 Mode.valueOf(line.mode()),
                 stage(line),
                 line.used(),
+                line.languages() == null
+                        ? List.of()
+                        : Stream.of(line.languages().split(","))
+                                .map(code -> Locale.of(code).getDisplayLanguage(Locale.ENGLISH))
+                                .toList(),
                 mayChange(line.ownerId(), asking),
                 line.ownerId().equals(asking.id()));
     }
@@ -386,6 +393,9 @@ public class TemplateService {
                     "in-use",
                     "It is used in “" + using.stream().map(UsingTemplate::name).collect(Collectors.joining("”, “"))
                             + "”.");
+        }
+        if (mapper.variants(id) > 0) {
+            throw Refusal.because("in-use", "It has variants in other languages. Delete those first.");
         }
         if (mapper.signing(id) > 0) {
             throw Refusal.because("in-use", "Messages are signed with it. Choose another signature first.");

@@ -9,3 +9,11 @@ create table signature_choice (
 );
 
 insert into revision (name, number) values ('kept-texts', 1);
+
+-- Templates that say the same in several languages; the root, whose list line stands for all, is one of them.
+create table template_variant (
+  template_id uuid primary key references template (id),
+  root_id     uuid not null references template (id),
+  language    varchar(8) not null
+);
+create index template_variant_root on template_variant (root_id, language);

@@ -1,0 +1,133 @@
+package famulus.server.library;
+
+import famulus.core.field.RecordKind;
+import famulus.server.library.VariantMapper.VariantRow;
+import famulus.server.platform.Events;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CatalogueService;
+import famulus.server.team.Colleague;
+import famulus.server.team.TeamService;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * One template in several languages: each variant is written on a desk of its own, and whoever is written to gets the one
+ * in their language.
+ */
+@Service
+public class VariantService {
+    private final VariantMapper mapper;
+    private final TemplateService templates;
+    private final CatalogueService catalogues;
+    private final TeamService team;
+    private final Events events;
+
+    VariantService(
+            VariantMapper mapper,
+            TemplateService templates,
+            CatalogueService catalogues,
+            TeamService team,
+            Events events) {
+        this.mapper = mapper;
+        this.templates = templates;
+        this.catalogues = catalogues;
+        this.team = team;
+        this.events = events;
+    }
+
+    /**
+     * A template in a language.
+     *
+     * @param language by ISO 639
+     * @param name of the language, in English
+     * @param id null while there is no variant in it
+     * @param ready whether others can use it
+     */
+    public record Variant(String language, String name, UUID id, boolean ready) {}
+
+    /** The languages people are written to in, each with the variant there is; the template's own first. */
+    public List<Variant> of(UUID id) {
+        Template template = templates.get(id);
+        List<VariantRow> rows = mapper.of(id);
+        List<Variant> there = rows.isEmpty()
+                ? List.of(new Variant(
+                        team.house().language(), name(team.house().language()), id, template.readyVersion() != null))
+                : rows.stream()
+                        .map(row -> new Variant(
+                                row.language(), name(row.language()), row.templateId(), row.readyVersion() != null))
+                        .toList();
+        Stream<Variant> missing = languages().stream()
+                .filter(language ->
+                        there.stream().noneMatch(one -> one.language().equals(language)))
+                .map(language -> new Variant(language, name(language), null, false));
+        return Stream.concat(there.stream(), missing).toList();
+    }
+
+    /** The languages that people can have. */
+    private List<String> languages() {
+        return catalogues.catalogue().field(RecordKind.CONTACT, "language").stream()
+                .flatMap(field -> field.choices().stream())
+                .map(choice -> choice.code())
+                .toList();
+    }
+
+    private static String name(String language) {
+        return Locale.of(language).getDisplayLanguage(Locale.ENGLISH);
+    }
+
+    /**
+     * Adds a variant: a copy of the template, to be translated beside it.
+     *
+     * @param language of the variant
+     * @param own the language of the template itself, if it has none yet; null for the house's
+     */
+    @Transactional
+    public Template add(UUID id, String language, String own, Colleague by) {
+        Template original = templates.get(id);
+        TemplateService.mustBeAllowed(original, by);
+        if (original.kind() != TemplateKind.TEMPLATE) {
+            throw Refusal.because("no-template", "Only templates have variants.");
+        }
+        List<String> languages = languages();
+        if (!languages.contains(language)) {
+            throw Refusal.field("language", "People are not written to in this language.");
+        }
+        UUID root = mapper.rootOf(id).orElse(id);
+        if (mapper.rootOf(id).isEmpty()) {
+            String first = own == null || own.isBlank() ? team.house().language() : own;
+            if (!languages.contains(first)) {
+                throw Refusal.field("own", "People are not written to in this language.");
+            }
+            mapper.insert(id, id, first);
+        }
+        if (mapper.of(id).stream().anyMatch(row -> row.language().equals(language))) {
+            throw Refusal.field("language", "There is a variant in this language already.");
+        }
+        String name = original.name() + " (" + name(language) + ")";
+        Template variant = templates.add(
+                TemplateService.draft(original).named(name.substring(0, Math.min(120, name.length()))), by);
+        mapper.insert(variant.id(), root, language);
+        events.tell("template", root.toString());
+        return variant;
+    }
+
+    /**
+     * The template that somebody is written to from: the variant in their language that may be used, else the template
+     * itself.
+     */
+    public UUID forReader(UUID id, String language, Colleague asking, Colleague sender) {
+        List<VariantRow> rows = mapper.of(id);
+        Optional<VariantRow> fitting = rows.stream()
+                .filter(row -> row.language().equals(language))
+                .filter(row -> row.readyVersion() != null
+                        || row.ownerId().equals(asking.id())
+                        || row.ownerId().equals(sender.id()))
+                .findFirst();
+        return fitting.map(VariantRow::templateId).orElse(id);
+    }
+}
