@@ -15,6 +15,7 @@ import famulus.server.library.StarterService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateService.Draft;
+import famulus.server.library.VariantService;
 import famulus.server.outbox.OutboxService;
 import famulus.server.platform.FamulusProperties;
 import famulus.server.records.CatalogueService;
@@ -71,6 +72,7 @@ class DemoData implements ApplicationRunner {
     private final HistoryService history;
     private final TemplateService templates;
     private final KeptTextService texts;
+    private final VariantService variants;
     private final ProofService proofs;
     private final HouseStyleService styles;
     private final PictureService pictures;
@@ -90,6 +92,7 @@ class DemoData implements ApplicationRunner {
             HistoryService history,
             TemplateService templates,
             KeptTextService texts,
+            VariantService variants,
             ProofService proofs,
             HouseStyleService styles,
             PictureService pictures,
@@ -107,6 +110,7 @@ class DemoData implements ApplicationRunner {
         this.history = history;
         this.templates = templates;
         this.texts = texts;
+        this.variants = variants;
         this.proofs = proofs;
         this.styles = styles;
         this.pictures = pictures;
@@ -157,6 +161,7 @@ class DemoData implements ApplicationRunner {
         templates.keep(
                 own.id(), DemoKeptTexts.terms(payment, frost), people.signe().id(), made.ago(100));
         texts.choose(signature, false, people.oriel());
+        variants.join(named("After a call", drafts, kept), "en", named("Nach dem Telefonat", drafts, kept), "de");
         facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
         facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110)));
         facts.add(new TypedFact("Liability cover", FieldType.MONEY, "5000000 GBP", day(now, 300)));
@@ -175,6 +180,15 @@ class DemoData implements ApplicationRunner {
             wish(chance, made, placements, usable).ifPresent(wishes::add);
         }
         write(wishes);
+    }
+
+    private static UUID named(String name, List<Draft> drafts, List<UUID> kept) {
+        for (int i = 0; i < drafts.size(); i++) {
+            if (drafts.get(i).name().equals(name)) {
+                return kept.get(i);
+            }
+        }
+        throw new IllegalStateException("No template is called " + name);
     }
 
     private static String day(Instant now, int daysAgo) {

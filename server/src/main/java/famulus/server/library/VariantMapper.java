@@ -7,7 +7,6 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.Update;
 
 /** Which templates say the same in which language. */
 @Mapper
@@ -32,7 +31,4 @@ interface VariantMapper {
 
     @Insert("insert into template_variant (template_id, root_id, language) values (#{id}, #{root}, #{language})")
     void insert(@Param("id") UUID id, @Param("root") UUID root, @Param("language") String language);
-
-    @Update("update template_variant set language = #{language} where template_id = #{id}")
-    void changeLanguage(@Param("id") UUID id, @Param("language") String language);
 }

@@ -116,6 +116,13 @@ public class VariantService {
         return variant;
     }
 
+    /** Makes two templates that are there already variants of each other; for the demo's data. */
+    @Transactional
+    public void join(UUID root, String own, UUID variant, String language) {
+        mapper.insert(root, root, own);
+        mapper.insert(variant, root, language);
+    }
+
     /**
      * The template that somebody is written to from: the variant in their language that may be used, else the template
      * itself.
