@@ -137,6 +137,25 @@ class AccessibilityTest extends BrowserTest {
         page.navigate(address("/cupboard/pictures"));
         page.getByRole(AriaRole.TABLE).waitFor();
         scan(page, "pictures");
+        for (String part : List.of("passages", "signatures", "links")) {
+            page.navigate(address("/cupboard/" + part));
+            page.getByRole(AriaRole.TABLE).waitFor();
+            scan(page, part);
+        }
+        page.navigate(address("/cupboard/passages"));
+        link(page, "How payment goes").click();
+        page.locator(".sheet [role=textbox]").first().waitFor();
+        scan(page, "a passage on the desk");
+        page.navigate(address("/templates/new"));
+        button(page, "Bring HTML in").click();
+        textbox(page, "Or paste its source").fill("<p onclick=x>Dear {person.first_name}</p>");
+        scan(page, "bringing HTML in");
+        button(page, "Bring it in").click();
+        page.getByText("One thing left out").waitFor();
+        button(page, "Begin with this one").click();
+        button(page, "Begin").click();
+        textbox(page, "Source").waitFor();
+        scan(page, "a source on the desk");
         link(page, "Outbox").click();
         page.getByText("went").first().waitFor();
         scan(page, "Outbox");

@@ -1,0 +1,77 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A template in two languages, and links that are kept once. */
+class VariantTest extends BrowserTest {
+    private static Locator languages(Page page) {
+        return page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Languages"));
+    }
+
+    private static Locator row(Page page, String name) {
+        return page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+    }
+
+    @Test
+    void aVariantIsWrittenBesideAndOneLineStandsForBoth() {
+        Page page = beginFrom("Signe", "Delivery notice", "Two tongues");
+        languages(page)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("in another language"))
+                .click();
+        page.getByLabel("This one is in").selectOption("English");
+        page.getByLabel("The new one is in").selectOption("German");
+        button(page, "Write it").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Two tongues (German)")))
+                .isVisible();
+        assertThat(languages(page).getByText("German")).hasAttribute("aria-current", "page");
+        languages(page).getByText("English").click();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName("Two tongues").setExact(true)))
+                .isVisible();
+        link(page, "Templates").click();
+        assertThat(row(page, "Two tongues")).hasCount(1);
+        assertThat(row(page, "Two tongues")).containsText("also in German");
+    }
+
+    @Test
+    void aSavedLinkIsChangedOnceForAllThatLeadThere() {
+        Page page = openAs("Oriel", "/cupboard/links");
+        button(page, "New link").click();
+        textbox(page, "What it is called").fill("Season plan");
+        textbox(page, "Leads to").fill("brindlewing");
+        button(page, "Keep").click();
+        assertThat(page.getByText(Pattern.compile("https://"))).not().hasCount(0);
+        textbox(page, "Leads to").fill("https://brindlewing.example/season");
+        button(page, "Keep").click();
+        assertThat(row(page, "Season plan")).containsText("{house.season_plan}");
+
+        Page desk = beginFrom("Oriel", "Invitation", "With the plan");
+        desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Button \\d+$")))
+                .first()
+                .click();
+        desk.getByLabel("Leads to a saved link").selectOption("Season plan");
+        desk.keyboard().press("Escape");
+        assertThat(message(desk).locator("a[href='https://brindlewing.example/season']"))
+                .isVisible();
+        assertThat(desk.getByText(Pattern.compile("^kept"))).isVisible();
+
+        page.reload();
+        assertThat(row(page, "Season plan")).containsText("With the plan");
+        row(page, "Season plan")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("change"))
+                .click();
+        textbox(page, "Leads to").fill("https://brindlewing.example/plan-2027");
+        button(page, "Keep").click();
+        assertThat(row(page, "Season plan")).containsText("plan-2027");
+        desk.reload();
+        assertThat(message(desk).locator("a[href='https://brindlewing.example/plan-2027']"))
+                .isVisible();
+    }
+}
