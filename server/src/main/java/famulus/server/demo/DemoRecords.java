@@ -44,6 +44,9 @@ final class DemoRecords {
     private final LocalDate today;
     private final List<Farm> farms = new ArrayList<>();
     private final Set<String> emails = new HashSet<>();
+    /** Names that have been given, so that no two growers share theirs. */
+    private final Set<String> names = new HashSet<>();
+
     private final List<Grower> growers = new ArrayList<>();
 
     /** An organisation as it was made. */
@@ -159,12 +162,18 @@ final class DemoRecords {
         } else if (at == 23) {
             last = last + " ";
         }
+        for (int more = 0;
+                !names.add(first + " " + last) && more < farm.land().first().size();
+                more++) {
+            List<String> others = farm.land().first();
+            first = others.get((others.indexOf(first) + 1) % others.size());
+        }
         if (!chance.inHundred(8)) {
             facts.put("first_name", first);
         }
         facts.put("last_name", last);
         if (chance.inHundred(35)) {
-            facts.put("title", title(farm.land()));
+            facts.put("title", Names.title(chance.one(titles(farm.land())), first));
         }
         facts.put("job_title", chance.one(Names.JOBS));
         if (!chance.inHundred(20)) {
@@ -406,11 +415,11 @@ final class DemoRecords {
         return now.minus(Duration.ofDays(days)).minus(Duration.ofMinutes(chance.between(0, 300)));
     }
 
-    private String title(Land land) {
+    private static List<String> titles(Land land) {
         return switch (land.language()) {
-            case "de" -> chance.one(List.of("Herr", "Frau", "Frau Dr."));
-            case "fr" -> chance.one(List.of("Monsieur", "Madame"));
-            default -> chance.one(List.of("Mr", "Ms", "Dr", "Mrs"));
+            case "de" -> List.of("Herr", "Frau", "Frau Dr.");
+            case "fr" -> List.of("Monsieur", "Madame");
+            default -> List.of("Mr", "Ms", "Dr", "Mrs");
         };
     }
 

@@ -1,10 +1,51 @@
 package famulus.server.demo;
 
 import java.util.List;
+import java.util.Set;
 
 /** Names of people, farms and places. All are made up, and so is every likeness. */
 final class Names {
+    private static final Set<String> MEN = Set.of(
+            "Tobias",
+            "Edmund",
+            "Callum",
+            "Gareth",
+            "Osric",
+            "Hamish",
+            "Percival",
+            "Aled",
+            "Fergus",
+            "Jago",
+            "Leopold",
+            "Jürgen",
+            "Matthias",
+            "Florian",
+            "Sönke",
+            "Lennart",
+            "Detlef",
+            "Benoît",
+            "Théophile",
+            "Loïc",
+            "Raphaël",
+            "Gaspard",
+            "Wendell",
+            "Tyrell",
+            "Silas",
+            "Stavros",
+            "Yannis");
+
     private Names() {}
+
+    /** A title, such as goes with a first name. */
+    static String title(String drawn, String first) {
+        boolean man = MEN.contains(first);
+        return switch (drawn) {
+            case "Mr", "Ms", "Mrs" -> man ? "Mr" : drawn.equals("Mr") ? "Ms" : drawn;
+            case "Herr", "Frau", "Frau Dr." -> man ? "Herr" : drawn.equals("Herr") ? "Frau" : drawn;
+            case "Monsieur", "Madame" -> man ? "Monsieur" : "Madame";
+            default -> drawn;
+        };
+    }
 
     /** A language with the country its farms stand in, and how people and farms are called there. */
     record Land(
