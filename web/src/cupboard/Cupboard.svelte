@@ -2,6 +2,7 @@
   import { route } from '../app/router';
   import Page from '../ui/Page.svelte';
   import Parts from '../ui/Parts.svelte';
+  import Feeds from './Feeds.svelte';
   import Files from './Files.svelte';
   import HouseStyles from './HouseStyles.svelte';
   import Links from './Links.svelte';
@@ -16,6 +17,7 @@
     ['signatures', 'Signatures', Signatures],
     ['links', 'Links', Links],
     ['pictures', 'Pictures', Pictures],
+    ['feeds', 'Feeds', Feeds],
     ['files', 'Files', Files],
   ] as const;
   const part = $derived(String((route.params as Record<string, string>).part ?? 'house-styles'));

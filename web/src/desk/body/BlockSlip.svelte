@@ -7,6 +7,7 @@
   import type { About } from '../../library/about';
   import { blockOf, type Block, type Look } from './body';
   import type { Composing } from './composing.svelte';
+  import FeedPick from './FeedPick.svelte';
   import ItemColumns from './ItemColumns.svelte';
   import LinkPick from './LinkPick.svelte';
   import LookFields from './LookFields.svelte';
@@ -188,6 +189,16 @@
             value={String(block.zone ?? '')}
             onchange={(event) => put({ zone: event.currentTarget.value.trim() })}
           />
+        </label>
+      {:else if block.kind === 'feed'}
+        <FeedPick chosen={String(block.feed ?? '')} onchoose={(feed) => put({ feed })} />
+        {@render figure('entries at most', 'most', 3, 1, 10)}
+        <label class="tick">
+          <input
+            type="checkbox"
+            checked={block.summaries === true}
+            onchange={(event) => put({ summaries: event.currentTarget.checked || undefined })}
+          /> with what each is about
         </label>
       {:else if block.kind === 'social links'}
         {@render align()}

@@ -134,6 +134,15 @@
   {:else}
     <p class="silent">the sender’s signature, from their profile</p>
   {/if}
+{:else if block.kind === 'feed'}
+  {#if inside}
+    <p class="passage">the newest of {inside.name}</p>
+    <p class="kept">{inside.words}</p>
+  {:else}
+    <p class="silent">
+      {block.feed ? 'this feed is not there any more' : 'a feed: choose which on its slip'}
+    </p>
+  {/if}
 {:else if block.kind === 'own HTML'}
   {@render source()}
 {:else if block.kind === 'passage'}
@@ -276,6 +285,7 @@
     overflow: hidden;
     line-clamp: 3;
     -webkit-line-clamp: 3;
+    white-space: pre-line;
     -webkit-box-orient: vertical;
   }
 

@@ -24,6 +24,7 @@ export const blockGroups: readonly (readonly [group: string, kinds: readonly Blo
         says: 'kept once, used in many',
         begin: () => ({ passage: '' }),
       },
+      { kind: 'feed', label: 'Feed', says: 'its newest entries', begin: () => ({ feed: '', most: 3 }) },
     ],
   ],
   [

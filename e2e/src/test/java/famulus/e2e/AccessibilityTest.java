@@ -137,7 +137,7 @@ class AccessibilityTest extends BrowserTest {
         page.navigate(address("/cupboard/pictures"));
         page.getByRole(AriaRole.TABLE).waitFor();
         scan(page, "pictures");
-        for (String part : List.of("passages", "signatures", "links")) {
+        for (String part : List.of("passages", "signatures", "links", "feeds")) {
             page.navigate(address("/cupboard/" + part));
             page.getByRole(AriaRole.TABLE).waitFor();
             scan(page, part);

@@ -79,7 +79,7 @@ class ComposeTest extends BrowserTest {
         assertThat(text.locator("p").last()).hasClass(Pattern.compile("quote"));
         text.focus();
         page.keyboard().press("Control+k");
-        bar.getByRole(AriaRole.TEXTBOX).fill("https://brindlewing.example/how");
+        bar.getByLabel("leads to").fill("https://brindlewing.example/how");
         page.keyboard().press("Enter");
         assertThat(message(page).getByRole(AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("How")))
                 .hasAttribute("href", "https://brindlewing.example/how");

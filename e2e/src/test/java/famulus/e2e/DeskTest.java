@@ -193,11 +193,11 @@ class DeskTest extends BrowserTest {
     @Test
     void deletingIsUndoneFromTheBar() {
         Page page = openAs("Signe", "/templates");
-        button(page, "More for After a call").click();
+        button(page, "More for Quote reminder").click();
         button(page, "Delete template").click();
-        assertThat(link(page, "After a call")).hasCount(0);
+        assertThat(link(page, "Quote reminder")).hasCount(0);
         button(page, "Undo").click();
-        assertThat(link(page, "After a call")).isVisible();
+        assertThat(link(page, "Quote reminder")).isVisible();
     }
 
     @Test

@@ -28,7 +28,7 @@ class VersionTest extends BrowserTest {
         link(page, "Practice post").click();
         page.getByText(Pattern.compile("^dov@")).first().click();
         assertThat(message(page).getByText("Bring gloves.")).isVisible();
-        assertThat(message(page).getByText("Dear Despina")).isVisible();
+        assertThat(message(page).getByText("Dear Stavros")).isVisible();
         link(page, "Outbox").click();
         assertThat(page.getByText("test by Signe").first()).isVisible();
     }

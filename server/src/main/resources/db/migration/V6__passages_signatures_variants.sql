@@ -17,3 +17,15 @@ create table template_variant (
   language    varchar(8) not null
 );
 create index template_variant_root on template_variant (root_id, language);
+
+-- Feeds as they were read last: from a file, or from an address that an administrator has entered.
+create table feed (
+  id       uuid primary key,
+  name     varchar(120) not null unique,
+  address  varchar(500),
+  xml      character large object(4000000) not null,
+  read_at  timestamp(3) with time zone not null,
+  added_by uuid not null references colleague (id)
+);
+
+insert into revision (name, number) values ('feeds', 1);

@@ -81,6 +81,7 @@ public abstract class ServerTest {
                 "document",
                 "email_address",
                 "field_value",
+                "feed",
                 "signature_choice",
                 "template_variant",
                 "template",

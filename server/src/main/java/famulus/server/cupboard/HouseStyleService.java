@@ -33,6 +33,7 @@ public class HouseStyleService {
 
     private final HouseStyleMapper mapper;
     private final KeptTexts texts;
+    private final FeedService feeds;
     private final Ids ids;
     private final Clock clock;
     private final Events events;
@@ -40,8 +41,15 @@ public class HouseStyleService {
     private final Supplier<List<KeptStyle>> kept;
 
     HouseStyleService(
-            HouseStyleMapper mapper, KeptTexts texts, Ids ids, Clock clock, Events events, Revisions revisions) {
+            HouseStyleMapper mapper,
+            KeptTexts texts,
+            FeedService feeds,
+            Ids ids,
+            Clock clock,
+            Events events,
+            Revisions revisions) {
         this.texts = texts;
+        this.feeds = feeds;
         this.mapper = mapper;
         this.ids = ids;
         this.clock = clock;
@@ -104,7 +112,8 @@ public class HouseStyleService {
         }
         try {
             Body body = json == null || json.isBlank() ? Body.EMPTY : BodyJson.read(json);
-            Body whole = Inserts.has(body, Content.Passage.class) ? Inserts.passages(body, texts::passage) : body;
+            Body said = Inserts.has(body, Content.Passage.class) ? Inserts.passages(body, texts::passage) : body;
+            Body whole = Inserts.has(said, Content.Feed.class) ? Inserts.feeds(said, feeds::entries) : said;
             return Optional.of(new Design(mode, whole, of(style), text(header), text(footer)));
         } catch (UnreadableBody wrong) {
             throw Refusal.field("design", wrong.getMessage());

@@ -3,6 +3,7 @@ package famulus.server.demo;
 import famulus.core.field.About;
 import famulus.core.field.FieldType;
 import famulus.core.proof.Note;
+import famulus.server.cupboard.FeedService;
 import famulus.server.cupboard.HouseStyleService;
 import famulus.server.cupboard.PictureService;
 import famulus.server.demo.DemoRecords.Grower;
@@ -28,6 +29,10 @@ import famulus.server.records.PeopleContext.For;
 import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -72,6 +77,7 @@ class DemoData implements ApplicationRunner {
     private final HistoryService history;
     private final TemplateService templates;
     private final KeptTextService texts;
+    private final FeedService feeds;
     private final VariantService variants;
     private final ProofService proofs;
     private final HouseStyleService styles;
@@ -92,6 +98,7 @@ class DemoData implements ApplicationRunner {
             HistoryService history,
             TemplateService templates,
             KeptTextService texts,
+            FeedService feeds,
             VariantService variants,
             ProofService proofs,
             HouseStyleService styles,
@@ -110,6 +117,7 @@ class DemoData implements ApplicationRunner {
         this.history = history;
         this.templates = templates;
         this.texts = texts;
+        this.feeds = feeds;
         this.variants = variants;
         this.proofs = proofs;
         this.styles = styles;
@@ -160,6 +168,7 @@ class DemoData implements ApplicationRunner {
         templates.keep(signature, DemoKeptTexts.signature(), people.oriel().id(), made.ago(116));
         templates.keep(
                 own.id(), DemoKeptTexts.terms(payment, frost), people.signe().id(), made.ago(100));
+        feeds.keep(own.id(), resource("/feeds/blossom-watch.xml"), people.oriel(), made.ago(2));
         texts.choose(signature, false, people.oriel());
         variants.join(named("After a call", drafts, kept), "en", named("Nach dem Telefonat", drafts, kept), "de");
         facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
@@ -180,6 +189,14 @@ class DemoData implements ApplicationRunner {
             wish(chance, made, placements, usable).ifPresent(wishes::add);
         }
         write(wishes);
+    }
+
+    private static String resource(String name) {
+        try (InputStream in = DemoData.class.getResourceAsStream(name)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException missing) {
+            throw new UncheckedIOException(missing);
+        }
     }
 
     private static UUID named(String name, List<Draft> drafts, List<UUID> kept) {

@@ -77,7 +77,7 @@ public record ShownProof(
      * @param attached the names of the files that go along
      * @param slots the strings of the body that are written here
      * @param conditions of blocks and bands, by identifier, as sentences
-     * @param inside of passages and designed signatures, by block: what they say
+     * @param inside of passages, feeds and designed signatures, by block: what they say
      */
     public record ShownRendering(
             String html,
@@ -91,9 +91,9 @@ public record ShownProof(
     /**
      * What a block stands for.
      *
-     * @param name of the passage; empty for a signature
+     * @param name of the passage or feed; empty for a signature
      * @param words as this person reads them
-     * @param design the body it stands for, as JSON
+     * @param design the body it stands for, as JSON; empty for a feed
      */
     public record ShownInside(String name, String words, String design) {}
 
@@ -299,14 +299,32 @@ public record ShownProof(
                         block.id(),
                         new ShownInside(
                                 block.content() instanceof Content.Passage passage ? passage.name() : "",
-                                layout.text().slots().stream()
-                                        .filter(slot -> slot.owner().equals(block.id())
-                                                && !slot.key().endsWith("/link"))
-                                        .map(slot -> pieces.text(slot.key()))
-                                        .filter(words -> !words.isBlank())
-                                        .collect(Collectors.joining(" ")),
+                                words(block.id(), layout, pieces),
                                 BodyJson.write(new Body(block.content().inside())))));
+        layout.design().body().blocks().forEach(block -> {
+            if (block.content() instanceof Content.Feed feed && !feed.name().isEmpty()) {
+                String titles = feed.shown().stream().map(Content.Entry::title).collect(Collectors.joining("\n"));
+                inside.put(block.id(), new ShownInside(feed.name(), titles, ""));
+            }
+        });
         return inside;
+    }
+
+    /** The merged words of a block, a line for each paragraph. */
+    private static String words(String block, Layout layout, SlotPieces pieces) {
+        StringBuilder words = new StringBuilder();
+        String before = "";
+        for (BodyText.Slot slot : layout.text().slots()) {
+            String text = slot.owner().equals(block) && !slot.key().endsWith("/link") ? pieces.text(slot.key()) : "";
+            if (!text.isBlank()) {
+                // Runs of one paragraph differ in what stands after the point.
+                String paragraph = slot.key().replaceFirst("\\.\\d+$", "");
+                words.append(words.isEmpty() || paragraph.equals(before) ? "" : "\n")
+                        .append(text);
+                before = paragraph;
+            }
+        }
+        return words.toString();
     }
 
     private static List<ShownAsk> asks(Proof proof) {

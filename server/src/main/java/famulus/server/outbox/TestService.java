@@ -10,6 +10,7 @@ import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.outbox.MimeWriter.Mailbox;
 import famulus.server.outbox.MimeWriter.Words;
 import famulus.server.platform.Events;
+import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
@@ -40,6 +41,7 @@ class TestService {
     private final TeamService team;
     private final Events events;
     private final Clock clock;
+    private final Ids ids;
 
     TestService(
             OutboxMapper mapper,
@@ -50,7 +52,8 @@ class TestService {
             TemplateService templates,
             TeamService team,
             Events events,
-            Clock clock) {
+            Clock clock,
+            Ids ids) {
         this.mapper = mapper;
         this.worker = worker;
         this.outbox = outbox;
@@ -60,6 +63,7 @@ class TestService {
         this.team = team;
         this.events = events;
         this.clock = clock;
+        this.ids = ids;
     }
 
     /**
@@ -112,7 +116,7 @@ class TestService {
     }
 
     private UUID keep(Template template, MessageDraft draft, Colleague to, Words words, Colleague asking) {
-        UUID id = UUID.randomUUID();
+        UUID id = ids.next();
         Instant now = clock.instant();
         Person person = draft.proof().person();
         String messageId = "<" + id + "@" + outbox.domain() + ">";

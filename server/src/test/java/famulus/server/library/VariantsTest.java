@@ -75,6 +75,9 @@ class VariantsTest extends ServerTest {
         JsonNode lines = done("GET", "/api/templates", null, signe);
         assertThat(lines).hasSize(1);
         assertThat(lines.get(0).get("languages").get(0).asString()).isEqualTo("German");
+        assertThat(done("GET", "/api/templates?search=german", null, signe))
+                .as("who looks for words finds the variant that has them")
+                .hasSize(1);
         JsonNode variants = done("GET", "/api/templates/" + german + "/variants", null, dov);
         assertThat(variants.valueStream().map(one -> one.get("name").asString()))
                 .containsExactly("English", "German", "French");

@@ -28,6 +28,7 @@ class EveryEndpointTest extends ServerTest {
             "POST /api/team",
             "PUT /api/team/{id}",
             "PUT /api/team/{id}/password",
+            "POST /api/cupboard/feeds/addresses",
             "POST /api/fields",
             "PUT /api/fields/{kind}/{name}",
             "POST /api/fields/{kind}/{name}/retire",
@@ -44,7 +45,9 @@ class EveryEndpointTest extends ServerTest {
             "PUT /api/cupboard/house-styles/{id}",
             "POST /api/cupboard/house-styles/{id}/usual",
             "DELETE /api/cupboard/pictures/{id}",
-            "DELETE /api/cupboard/files/{id}");
+            "DELETE /api/cupboard/files/{id}",
+            "POST /api/cupboard/feeds/{id}/read",
+            "DELETE /api/cupboard/feeds/{id}");
 
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
@@ -95,6 +98,7 @@ class EveryEndpointTest extends ServerTest {
             Map.entry(
                     "PUT /api/house/salutations/{language}",
                     "{\"language\": \"x\", \"usual\": \"FORMAL\", \"rules\": []}"),
+            Map.entry("POST /api/cupboard/feeds/addresses", "{\"address\": \"http://localhost/\"}"),
             Map.entry("POST /api/house/facts", FACT),
             Map.entry("PUT /api/house/facts/{name}", FACT));
 

@@ -161,6 +161,9 @@ public final class BodyJson {
                                 link -> new Content.SocialLink(link.line("label", ""), link.line("address", ""))),
                         align(part));
             case "signature" -> new Content.Signature();
+            case "feed" ->
+                new Content.Feed(
+                        part.line("feed", ""), part.number("most", 1, 10, 3), part.yes("summaries"), "", List.of());
             case "own HTML" -> new Content.OwnHtml(part.text("source", ""));
             case "passage" -> new Content.Passage(part.line("passage", ""), "", List.of());
             default -> new Content.Unknown(kind, part.source());

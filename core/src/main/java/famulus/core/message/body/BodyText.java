@@ -172,6 +172,7 @@ public final class BodyText {
                 }
                 put(Keys.source(id), id, html.source());
             }
+            case Content.Feed feed -> {}
             case Content.Divider divider -> {}
             case Content.Spacer spacer -> {}
             case Content.Unknown unknown -> {}

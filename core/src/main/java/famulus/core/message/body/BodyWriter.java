@@ -93,6 +93,11 @@ final class BodyWriter {
                 word(node, "align", links.align(), Align.START);
             }
             case Content.Signature signature -> {}
+            case Content.Feed feed -> {
+                text(node, "feed", feed.feed());
+                number(node, "most", feed.most(), 3);
+                yes(node, "summaries", feed.summaries());
+            }
             case Content.OwnHtml html -> text(node, "source", html.source());
             case Content.Passage passage -> text(node, "passage", passage.passage());
             case Content.Unknown unknown -> throw new IllegalStateException("Written whole, by block()");

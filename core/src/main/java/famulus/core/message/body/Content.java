@@ -22,6 +22,7 @@ public sealed interface Content {
             case SocialLinks links -> "social links";
             case Signature signature -> "signature";
             case Passage passage -> "passage";
+            case Feed feed -> "feed";
             case OwnHtml html -> "own HTML";
             case Unknown unknown -> unknown.name();
         };
@@ -145,6 +146,34 @@ public sealed interface Content {
             default -> List.of();
         };
     }
+
+    /**
+     * The newest entries of a feed.
+     *
+     * @param feed its identifier
+     * @param most how many entries, 1 to 10
+     * @param summaries whether what an entry is about stands below its title
+     * @param name what the feed is called; empty while it has not been looked up, and where it is not there
+     * @param entries those it has now, the newest first
+     */
+    record Feed(String feed, int most, boolean summaries, String name, List<Entry> entries) implements Content {
+        public Feed {
+            entries = List.copyOf(entries);
+        }
+
+        /** The entries that are shown. */
+        public List<Entry> shown() {
+            return entries.subList(0, Math.min(most, entries.size()));
+        }
+    }
+
+    /**
+     * An entry of a feed; characters, never read as the merge language.
+     *
+     * @param summary may be empty
+     * @param link where all of it is; may be empty
+     */
+    record Entry(String title, String summary, String link) {}
 
     /**
      * HTML as a writer gave it.

@@ -152,6 +152,10 @@ public final class Conversion {
                                 .map(link -> labelled(link.label(), link.address()))
                                 .toList());
             case Content.Signature signature -> BodyText.SIGNATURE;
+            case Content.Feed feed -> {
+                lost.add("The newest entries of “" + feed.name() + "”.");
+                yield "";
+            }
             case Content.OwnHtml html -> {
                 lost.add("How own HTML looks; its words stay.");
                 yield HtmlWords.of(HtmlCleaner.cleanSource(html.source()).html());

@@ -34,6 +34,26 @@ public final class Inserts {
         });
     }
 
+    /**
+     * A feed as it was read last.
+     *
+     * @param name what it is called
+     * @param entries the newest first
+     */
+    public record KeptFeed(String name, List<Content.Entry> entries) {}
+
+    /** A body with what its feeds have now; one that is not there stays empty, and has no name. */
+    public static Body feeds(Body body, Function<String, Optional<KeptFeed>> kept) {
+        return eachBlock(body, block -> {
+            if (!(block.content() instanceof Content.Feed feed)) {
+                return block;
+            }
+            KeptFeed found = kept.apply(feed.feed()).orElse(new KeptFeed("", List.of()));
+            return with(
+                    block, new Content.Feed(feed.feed(), feed.most(), feed.summaries(), found.name(), found.entries()));
+        });
+    }
+
     /** A body signed with a designed signature. */
     public static Body signed(Body body, Body signature) {
         return eachBlock(

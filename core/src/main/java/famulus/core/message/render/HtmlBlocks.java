@@ -53,6 +53,7 @@ final class HtmlBlocks {
                         !message.deal().lines().isEmpty()
                                 || !words.text(Keys.label(id)).isEmpty();
                     case Content.Event event -> calendars.event(block).isPresent() || message.proof() != null;
+                    case Content.Feed feed -> !feed.entries().isEmpty();
                     case Content.OwnHtml own -> !own.source().isBlank();
                     case Content.Unknown unknown -> message.proof() != null;
                     case Content.Passage passage -> passage.bands().stream().anyMatch(this::any);
@@ -105,12 +106,32 @@ final class HtmlBlocks {
                         List.of(new MergedBody.Words(
                                 RichText.Paragraph.of(""), words.inlines(Keys.label(id), Marks.NONE, ""))),
                         "");
+            case Content.Feed feed -> feed(feed);
             case Content.OwnHtml own -> own(id);
             case Content.Passage passage -> throw new IllegalStateException("Written by bands, by the document");
             case Content.Unknown unknown ->
                 html.open("p", "class", "from-gap")
                         .text("“" + unknown.name() + "” was made by a newer Famulus.")
                         .close("p");
+        }
+    }
+
+    /** What a feed says is data, like any value. */
+    private void feed(Content.Feed feed) {
+        for (Content.Entry entry : feed.shown()) {
+            String address = Address.safe(entry.link());
+            html.open("p", "style", "margin:0 0 " + style.space() / 2 + "px;");
+            if (address.isEmpty()) {
+                html.open("b").text(entry.title()).close("b");
+            } else {
+                html.open("a", "href", address, "style", "color:" + style.type().linkColour() + ";font-weight:bold;")
+                        .text(entry.title())
+                        .close("a");
+            }
+            if (feed.summaries() && !entry.summary().isBlank()) {
+                html.raw("<br>").text(entry.summary());
+            }
+            html.close("p").endLine();
         }
     }
 

@@ -87,6 +87,16 @@ final class TextRenderer {
                 add(words.text(Keys.label(id)));
                 signature.bands().forEach(this::band);
             }
+            case Content.Feed feed ->
+                feed.shown()
+                        .forEach(entry -> add(String.join(
+                                "\n",
+                                java.util.stream.Stream.of(
+                                                entry.title(),
+                                                feed.summaries() ? entry.summary() : "",
+                                                Address.safe(entry.link()))
+                                        .filter(line -> !line.isBlank())
+                                        .toList())));
             case Content.OwnHtml html ->
                 add(HtmlWords.of(HtmlCleaner.clean(words.html(Keys.source(id))).html()));
             case Content.Passage passage -> passage.bands().forEach(this::band);

@@ -37,7 +37,7 @@ final class RandomBody {
     }
 
     private Content content() {
-        return switch (random.nextInt(14)) {
+        return switch (random.nextInt(15)) {
             case 0 -> new Content.Text(rich());
             case 1 -> picture();
             case 2 -> new Content.Button(text(), "https://brindlewing.example/", one(Align.values()), colour(), "");
@@ -56,6 +56,9 @@ final class RandomBody {
             case 8 -> new Content.Card("", text(), List.of("Phone: {sender.phone}", text()));
             case 9 -> new Content.VideoStill("", "https://brindlewing.example/film", text(), 400);
             case 11 -> new Content.Passage("passage" + random.nextInt(9), "", List.of());
+            case 13 ->
+                new Content.Feed(
+                        "feed" + random.nextInt(9), 1 + random.nextInt(10), random.nextBoolean(), "", List.of());
             case 12 ->
                 new Content.OwnHtml("<style>p{color:red}</style><p title='{person.first_name}'>" + text() + "</p>\n");
             case 10 ->

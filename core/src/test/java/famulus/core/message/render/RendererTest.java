@@ -383,4 +383,23 @@ class RendererTest {
         assertThat(rendering.html()).containsSubsequence("Our header", "<p>Brought in</p>", "Small print");
         assertThat(rendering.text()).isEqualTo("Our header\n\nBrought in\n\n----------\n\nSmall print");
     }
+
+    @Test
+    void aFeedShowsItsNewestEntriesAsCharacters() {
+        List<Content.Entry> entries = List.of(
+                new Content.Entry("<b>Frost</b> {person.first_name}", "Pears & plums", "https://x.example/frost"),
+                new Content.Entry("Bloom", "", "javascript:alert(1)"),
+                new Content.Entry("Third", "", ""));
+        put("person.first_name", new Value.Text("Ines"));
+        Rendering rendering = letter(Block.of("f", new Content.Feed("feed", 2, true, "Blossom watch", entries)));
+        assertThat(rendering.html())
+                .contains(">&lt;b&gt;Frost&lt;/b&gt; {person.first_name}</a><br>Pears &amp; plums")
+                .contains("<b>Bloom</b>")
+                .doesNotContain("javascript", "Third");
+        assertThat(rendering.text())
+                .isEqualTo("<b>Frost</b> {person.first_name}\nPears & plums\nhttps://x.example/frost\n\nBloom");
+        assertThat(letter(Block.of("f", new Content.Feed("feed", 2, true, "", List.of())))
+                        .text())
+                .isEmpty();
+    }
 }
