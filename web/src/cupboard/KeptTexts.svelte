@@ -7,6 +7,7 @@
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
+  import PlainTable from '../ui/PlainTable.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
@@ -100,58 +101,49 @@
     >
   </p>
   {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
-  {#if lines?.length}
-    <table>
-      <thead>
+  {#if lines}
+    <PlainTable
+      label={kind === 'PASSAGE' ? 'Passages' : 'Signatures'}
+      heads={['Name', 'About', 'Whose', kind === 'PASSAGE' ? 'Used in' : 'Signs', 'Changed']}
+    >
+      {#each lines as line (line.id)}
+        {@const uses = used[line.id] ?? []}
         <tr>
-          <th scope="col">Name</th>
-          <th scope="col">About</th>
-          <th scope="col">Whose</th>
-          <th scope="col">{kind === 'PASSAGE' ? 'Used in' : 'Signs'}</th>
-          <th scope="col" class="figures">Changed</th>
+          <td>
+            <a class="name" href="/cupboard/{word}s/{line.id}">{line.name}</a>
+            {#if stages[line.stage]}<small>{stages[line.stage]}</small>{/if}
+          </td>
+          <td>{aboutLabels[line.about]}</td>
+          <td>{line.mine ? 'mine' : line.owner}</td>
+          <td>
+            {#if kind === 'PASSAGE'}
+              {#each uses as use, at (use.id)}{at ? ', ' : ''}<a href="/templates/{use.id}">{use.name}</a
+                >{:else}<span class="none">nothing yet</span>{/each}
+            {:else}
+              <label
+                ><input
+                  type="checkbox"
+                  checked={signs.mine === line.id}
+                  disabled={line.stage === 'DRAFT'}
+                  onchange={(event) => void choose(event.currentTarget.checked ? line.id : null, false)}
+                /> my messages</label
+              >
+              <label
+                ><input
+                  type="checkbox"
+                  checked={signs.team === line.id}
+                  disabled={!keeper || line.stage === 'DRAFT'}
+                  onchange={(event) => void choose(event.currentTarget.checked ? line.id : null, true)}
+                /> those of everybody who chose none</label
+              >
+            {/if}
+          </td>
+          <td>{day(line.changedAt)}</td>
         </tr>
-      </thead>
-      <tbody>
-        {#each lines as line (line.id)}
-          {@const uses = used[line.id] ?? []}
-          <tr>
-            <td>
-              <a href="/cupboard/{word}s/{line.id}">{line.name}</a>
-              {#if stages[line.stage]}<small>{stages[line.stage]}</small>{/if}
-            </td>
-            <td>{aboutLabels[line.about]}</td>
-            <td>{line.mine ? 'mine' : line.owner}</td>
-            <td>
-              {#if kind === 'PASSAGE'}
-                {#each uses as use, at (use.id)}{at ? ', ' : ''}<a class="use" href="/templates/{use.id}"
-                    >{use.name}</a
-                  >{:else}<span class="none">nothing yet</span>{/each}
-              {:else}
-                <label
-                  ><input
-                    type="checkbox"
-                    checked={signs.mine === line.id}
-                    disabled={line.stage === 'DRAFT'}
-                    onchange={(event) => void choose(event.currentTarget.checked ? line.id : null, false)}
-                  /> my messages</label
-                >
-                <label
-                  ><input
-                    type="checkbox"
-                    checked={signs.team === line.id}
-                    disabled={!keeper || line.stage === 'DRAFT'}
-                    onchange={(event) => void choose(event.currentTarget.checked ? line.id : null, true)}
-                  /> those of everybody who chose none</label
-                >
-              {/if}
-            </td>
-            <td class="figures">{day(line.changedAt)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  {:else if lines}
-    <p class="none">No {word} yet.</p>
+      {:else}
+        <tr><td colspan="5" class="none">No {word} yet.</td></tr>
+      {/each}
+    </PlainTable>
   {/if}
 </div>
 {#if adding}
@@ -168,6 +160,7 @@
 
 <style>
   .place {
+    max-width: 1020px;
     padding: 16px 20px;
   }
 
@@ -176,7 +169,6 @@
     gap: 20px;
     justify-content: space-between;
     align-items: center;
-    max-width: 980px;
     margin-bottom: 12px;
     color: var(--ink-soft);
   }
@@ -193,39 +185,12 @@
     color: var(--ink-soft);
   }
 
-  table {
-    width: 100%;
-    max-width: 980px;
-    border-collapse: collapse;
-  }
-
-  th,
-  td {
-    padding: 7px 14px 7px 0;
-    border-bottom: 1px solid var(--rule-soft);
-    text-align: left;
-    vertical-align: baseline;
-  }
-
-  th {
-    color: var(--ink-soft);
-    font-weight: 400;
-    font-size: 12.5px;
-  }
-
-  .figures {
-    text-align: right;
-    font-variant-numeric: tabular-nums;
-    white-space: nowrap;
-  }
-
   a {
     color: var(--ink);
-    font-weight: 600;
   }
 
-  .use {
-    font-weight: 400;
+  .name {
+    font-weight: 600;
   }
 
   small {

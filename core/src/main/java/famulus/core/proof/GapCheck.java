@@ -22,7 +22,7 @@ final class GapCheck implements Check {
                     notes.add(new Note(
                             "gap",
                             Note.Level.STOP,
-                            subject.personName() + " has no " + label,
+                            whose(gap, subject) + " has no " + label,
                             "Give it a fallback, or fill it in.",
                             part,
                             gap.span(),
@@ -31,5 +31,14 @@ final class GapCheck implements Check {
             }
         }
         return notes;
+    }
+
+    /** Whoever lacks the value: what is asked of the sender or the house is not the person's to have. */
+    private static String whose(Gap gap, ProofSubject subject) {
+        return switch (gap.path().root()) {
+            case "sender" -> "The sender";
+            case "house" -> "The house";
+            default -> gap.path().words().contains("owner") ? "The owner" : subject.personName();
+        };
     }
 }

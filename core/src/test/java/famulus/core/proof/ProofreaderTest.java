@@ -22,10 +22,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class ProofreaderTest {
-    private static final FieldCatalogue CATALOGUE =
-            new FieldCatalogue(List.of(FieldDefinition.plain(RecordKind.PERSON, "title", "Title", FieldType.TEXT)));
+    private static final FieldCatalogue CATALOGUE = new FieldCatalogue(List.of(
+            FieldDefinition.plain(RecordKind.PERSON, "title", "Title", FieldType.TEXT),
+            FieldDefinition.plain(RecordKind.USER, "phone", "Phone", FieldType.PHONE),
+            FieldDefinition.plain(RecordKind.HOUSE, "website", "Website", FieldType.LINK)));
 
     private static List<Note> read(String subject, String body) {
         MessageSource source = new MessageSource(subject, "", body);
@@ -63,6 +67,17 @@ class ProofreaderTest {
             assertThat(note.stops()).isTrue();
             assertThat(note.part()).isEqualTo(MessagePart.BODY);
         });
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "sender.phone, The sender has no phone",
+        "house.website, The house has no website",
+        "owner.phone, The owner has no phone",
+    })
+    void namesWhoeverLacksTheValue(String path, String title) {
+        assertThat(read("Hives", "Call {" + path + "}")).singleElement().satisfies(note -> assertThat(note.title())
+                .isEqualTo(title));
     }
 
     @Test

@@ -99,26 +99,17 @@ public class TemplateService {
 
         /** The same, of a kind. */
         Draft of(TemplateKind other) {
-            return new Draft(
-                    name,
-                    purpose,
-                    about,
-                    subject,
-                    previewText,
-                    body,
-                    mode,
-                    design,
-                    houseStyle,
-                    header,
-                    footer,
-                    files,
-                    other);
+            return with(name, other);
         }
 
         /** The same under another name. */
         public Draft named(String other) {
+            return with(other, kind);
+        }
+
+        private Draft with(String otherName, TemplateKind otherKind) {
             return new Draft(
-                    other,
+                    otherName,
                     purpose,
                     about,
                     subject,
@@ -130,7 +121,7 @@ public class TemplateService {
                     header,
                     footer,
                     files,
-                    kind);
+                    otherKind);
         }
 
         public Draft {
