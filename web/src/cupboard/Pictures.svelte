@@ -3,6 +3,7 @@
   import { onChange } from '../app/changes';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
+  import Find from '../ui/Find.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
@@ -16,6 +17,15 @@
   let name = $state('');
   let description = $state('');
   let wrong = $state<Record<string, string>>({});
+  let words = $state('');
+  const found = $derived(
+    (pictures ?? []).filter((one) =>
+      words
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => `${one.name} ${one.description}`.toLowerCase().includes(word)),
+    ),
+  );
 
   async function read() {
     try {
@@ -69,13 +79,14 @@
 
 <BringIn
   label="Bring pictures in"
-  says="PNG, JPEG or GIF, up to 5 MB each."
-  accept="image/png,image/jpeg,image/gif"
+  says="PNG, JPEG, GIF, WebP or SVG, up to 5 MB each."
+  accept="image/png,image/jpeg,image/gif,image/webp,image/svg+xml"
   {address}
   onbrought={read}
 >
   {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
   {#if pictures?.length}
+    <p class="find"><Find label="Find a picture" bind:value={words} onfind={() => undefined} /></p>
     <table>
       <thead>
         <tr>
@@ -89,7 +100,7 @@
         </tr>
       </thead>
       <tbody>
-        {#each pictures as picture (picture.id)}
+        {#each found as picture (picture.id)}
           <tr>
             <td class="small"><img src="/api/cupboard/pictures/{picture.id}" alt="" loading="lazy" /></td>
             <td>{picture.name}</td>
@@ -106,6 +117,8 @@
               >
             </td>
           </tr>
+        {:else}
+          <tr><td colspan="7" class="none">No picture has these words.</td></tr>
         {/each}
       </tbody>
     </table>
@@ -128,6 +141,10 @@
 {/if}
 
 <style>
+  .find {
+    margin-bottom: 8px;
+  }
+
   .wrong {
     color: var(--stop);
   }

@@ -84,7 +84,7 @@
   <input
     bind:this={chooser}
     type="file"
-    accept="image/png,image/jpeg,image/gif"
+    accept="image/png,image/jpeg,image/gif,image/webp,image/svg+xml"
     hidden
     onchange={(event) => void take(event.currentTarget.files?.[0])}
   />

@@ -47,7 +47,7 @@ interface HouseStyleMapper {
             """
             select id, name, about
             from template
-            where deleted_at is null and mode <> 'PLAIN'
+            where deleted_at is null and kind = 'TEMPLATE' and mode <> 'PLAIN'
               and (house_style_id = #{id} or (house_style_id is null and #{usual}))
             order by name, id
             """)

@@ -7,6 +7,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.Iterator;
 import java.util.Locale;
 import java.util.Map;
@@ -15,7 +16,8 @@ import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 
 /**
- * A picture file, known by its content whatever it is called.
+ * A picture file, known by its content whatever it is called. WebP and SVG become PNG, which every mail program shows; of a
+ * moving WebP that is its first picture.
  *
  * @param mediaType image/png, image/jpeg or image/gif
  */
@@ -24,7 +26,7 @@ record PictureFile(String mediaType, int width, int height, byte[] content) {
     private static final int LONGEST_SIDE = 6000;
     private static final long MOST_PIXELS = 24_000_000;
     private static final Map<String, String> TYPES =
-            Map.of("png", "image/png", "jpeg", "image/jpeg", "gif", "image/gif");
+            Map.of("png", "image/png", "jpeg", "image/jpeg", "gif", "image/gif", "webp", "image/webp");
 
     /**
      * Looks at a file: its size is read from its head before any of it is unpacked, so that a small file can't become a
@@ -37,13 +39,17 @@ record PictureFile(String mediaType, int width, int height, byte[] content) {
         if (content.length > LARGEST) {
             throw Refusal.field("file", "This file is larger than 5 MB. Make it smaller first.");
         }
+        if (SvgDrawing.is(content)) {
+            return png(SvgDrawing.draw(content));
+        }
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(content))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             ImageReader reader = readers.hasNext() ? readers.next() : null;
             String type =
                     reader == null ? null : TYPES.get(reader.getFormatName().toLowerCase(Locale.ROOT));
             if (type == null) {
-                throw Refusal.field("file", "This is no picture that mail programs show. Use PNG, JPEG or GIF.");
+                throw Refusal.field(
+                        "file", "This is no picture that mail programs show. Use PNG, JPEG, GIF, WebP or SVG.");
             }
             reader.setInput(in);
             int width = reader.getWidth(0);
@@ -52,13 +58,25 @@ record PictureFile(String mediaType, int width, int height, byte[] content) {
                 throw Refusal.field(
                         "file", "This picture has " + width + " × " + height + " points. 6000 a side are the most.");
             }
-            if (reader.read(0) == null) {
+            BufferedImage first = reader.read(0);
+            reader.dispose();
+            if (first == null) {
                 throw Refusal.field("file", "This picture can't be read.");
             }
-            reader.dispose();
-            return new PictureFile(type, width, height, content);
+            return type.equals("image/webp") ? png(first) : new PictureFile(type, width, height, content);
         } catch (IOException | IllegalArgumentException | IndexOutOfBoundsException broken) {
             throw Refusal.field("file", "This picture is damaged: it can't be read to its end.");
+        }
+    }
+
+    /** What mail programs don't show is kept as what they do. */
+    private static PictureFile png(BufferedImage points) {
+        try {
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            ImageIO.write(points, "png", bytes);
+            return new PictureFile("image/png", points.getWidth(), points.getHeight(), bytes.toByteArray());
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
         }
     }
 
