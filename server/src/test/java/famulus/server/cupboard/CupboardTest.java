@@ -52,7 +52,7 @@ class CupboardTest extends ServerTest {
         byte[] good = png(60, 40);
         assertThat(refused(new byte[0])).contains("empty");
         assertThat(refused("<svg onload='alert(1)'/>".getBytes(StandardCharsets.UTF_8)))
-                .contains("no picture");
+                .contains("has a script in it");
         assertThat(refused("MZ not a picture".getBytes(StandardCharsets.UTF_8))).contains("no picture");
         assertThat(refused(saying(good, 50_000, 50_000))).contains("50000 × 50000");
         assertThat(refused(Arrays.copyOf(good, good.length / 2))).contains("damaged");
