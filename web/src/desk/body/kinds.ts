@@ -24,7 +24,6 @@ export const blockGroups: readonly (readonly [group: string, kinds: readonly Blo
         says: 'kept once, used in many',
         begin: () => ({ passage: '' }),
       },
-      { kind: 'feed', label: 'Feed', says: 'its newest entries', begin: () => ({ feed: '', most: 3 }) },
     ],
   ],
   [
@@ -64,6 +63,7 @@ export const blockGroups: readonly (readonly [group: string, kinds: readonly Blo
         says: 'to profiles',
         begin: () => ({ links: [{ label: '', address: '' }] }),
       },
+      { kind: 'feed', label: 'Feed', says: 'its newest entries', begin: () => ({ feed: '', most: 3 }) },
     ],
   ],
   [
