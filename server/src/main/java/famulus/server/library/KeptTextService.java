@@ -2,8 +2,11 @@ package famulus.server.library;
 
 import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
+import famulus.core.message.body.Content;
+import famulus.core.message.body.Inserts;
 import famulus.core.message.body.Inserts.Insert;
 import famulus.core.message.body.UnreadableBody;
+import famulus.server.cupboard.FeedService;
 import famulus.server.cupboard.KeptTexts;
 import famulus.server.library.TemplateMapper.ReadyText;
 import famulus.server.platform.Events;
@@ -26,11 +29,13 @@ public class KeptTextService implements KeptTexts {
     private static final String TEAM = "team";
 
     private final TemplateMapper mapper;
+    private final FeedService feeds;
     private final Revisions revisions;
     private final Events events;
     private final Supplier<Kept> kept;
 
-    KeptTextService(TemplateMapper mapper, Revisions revisions, Events events) {
+    KeptTextService(TemplateMapper mapper, FeedService feeds, Revisions revisions, Events events) {
+        this.feeds = feeds;
         this.mapper = mapper;
         this.revisions = revisions;
         this.events = events;
@@ -60,7 +65,8 @@ public class KeptTextService implements KeptTexts {
     @Override
     public Optional<Insert> passage(String id) {
         try {
-            return Optional.ofNullable(kept.get().texts().get(UUID.fromString(id)));
+            return Optional.ofNullable(kept.get().texts().get(UUID.fromString(id)))
+                    .map(insert -> new Insert(insert.name(), fed(insert.body())));
         } catch (IllegalArgumentException noIdentifier) {
             return Optional.empty();
         }
@@ -72,7 +78,13 @@ public class KeptTextService implements KeptTexts {
         return Optional.ofNullable(now.signatures().get(sender.id().toString()))
                 .or(() -> Optional.ofNullable(now.signatures().get(TEAM)))
                 .map(now.texts()::get)
-                .map(Insert::body);
+                .map(Insert::body)
+                .map(this::fed);
+    }
+
+    /** Feeds within a kept text have what was read last, as they would in the message itself. */
+    private Body fed(Body body) {
+        return Inserts.has(body, Content.Feed.class) ? Inserts.feeds(body, feeds::entries) : body;
     }
 
     /**

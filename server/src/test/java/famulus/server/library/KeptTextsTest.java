@@ -3,16 +3,22 @@ package famulus.server.library;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.server.ServerTest;
+import famulus.server.cupboard.FeedService;
 import famulus.server.team.Colleague;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** Passages and designed signatures: what messages say that use them, and what keeps them from harm. */
 class KeptTextsTest extends ServerTest {
+    @Autowired
+    private FeedService feeds;
+
     private UUID ines;
 
     @BeforeEach
@@ -115,6 +121,24 @@ class KeptTextsTest extends ServerTest {
         assertThat(done("GET", "/api/templates?kind=SIGNATURE", null, dov)).isEmpty();
         assertThat(done("GET", "/api/templates/fitting?about=CONTACT", null, signe))
                 .isEmpty();
+    }
+
+    @Test
+    void aFeedWithinAPassageShowsItsEntries() throws Exception {
+        UUID feed = feeds.addFile(
+                "blossom.xml",
+                ("<rss version=\"2.0\"><channel><title>Blossom</title><link>https://x.example</link>"
+                                + "<description>d</description><item><title>Late frost</title></item></channel></rss>")
+                        .getBytes(StandardCharsets.UTF_8),
+                oriel);
+        UUID news = add(
+                TemplateKind.PASSAGE,
+                "News",
+                blocks("{\"id\":\"f\",\"kind\":\"feed\",\"feed\":\"" + feed + "\"}"),
+                signe);
+        ready(news, 1, signe);
+        UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(news)), signe);
+        assertThat(read(letter, signe)).isEqualTo("Late frost");
     }
 
     @Test
