@@ -54,14 +54,29 @@ final class Formats {
      * @param now what distances are counted from
      */
     String print(Value value, Optional<Format> format, ZoneId zone, Instant now) {
+        if (value instanceof Value.Text text) {
+            return text(text.text(), format);
+        }
+        return alikeEveryDay(value, format)
+                ? before.text(value, format, () -> printed(value, format, zone, now))
+                : printed(value, format, zone, now);
+    }
+
+    private static boolean alikeEveryDay(Value value, Optional<Format> format) {
+        return switch (value) {
+            case Value.Number number -> true;
+            case Value.Money money -> true;
+            case Value.Day day -> named(format).orElse(null) != FormatName.DISTANCE;
+            default -> false;
+        };
+    }
+
+    private String printed(Value value, Optional<Format> format, ZoneId zone, Instant now) {
         return switch (value) {
             case Value.Text text -> text(text.text(), format);
-            case Value.Number number -> before.text(number, format, () -> number(number.number(), format));
-            case Value.Money money -> before.text(money, format, () -> money(money, format));
-            case Value.Day day ->
-                named(format).orElse(null) == FormatName.DISTANCE
-                        ? dates.day(day.day(), format, now.atZone(zone).toLocalDate())
-                        : before.text(day, format, () -> dates.day(day.day(), format, day.day()));
+            case Value.Number number -> number(number.number(), format);
+            case Value.Money money -> money(money, format);
+            case Value.Day day -> dates.day(day.day(), format, now.atZone(zone).toLocalDate());
             case Value.Moment moment ->
                 dates.moment(
                         moment.instant().atZone(zone), format, now.atZone(zone).toLocalDate());
@@ -89,6 +104,9 @@ final class Formats {
 
     private String text(String text, Optional<Format> format) {
         String trimmed = text.strip();
+        if (format.isEmpty()) {
+            return trimmed;
+        }
         return named(format)
                 .map(name -> switch (name) {
                     case CAPITALS -> trimmed.toUpperCase(locale);
@@ -177,7 +195,9 @@ final class Formats {
     }
 
     private static Optional<FormatName> named(Optional<Format> format) {
-        return format.filter(Format.Named.class::isInstance).map(one -> ((Format.Named) one).name());
+        return format.isPresent() && format.get() instanceof Format.Named named
+                ? Optional.of(named.name())
+                : Optional.empty();
     }
 
     /** Distances such as "in 3 weeks", kept beside the other formats of the language. */

@@ -89,48 +89,59 @@ public final class Merger {
     }
 
     private Piece field(Node.Field field, Function<Path, Optional<Value>> values, Place place) {
-        List<Expression.Term> terms = field.expression().terms();
-        String written = field.written();
-        Optional<Path> asked = field.leading();
-        Optional<Piece> open = Optional.empty();
-        for (int turn = 0; turn < terms.size(); turn++) {
-            Expression.Term term = terms.get(turn);
-            switch (term.operand()) {
-                case Operand.Nothing nothing -> {
-                    return new Piece("", Origin.BLANK, field.span(), asked, Optional.empty(), written, turn);
-                }
-                case Operand.Words words -> {
-                    String text = place.safe(words.text());
-                    return new Piece(text, fallback(turn), field.span(), asked, Optional.empty(), written, turn);
-                }
-                case Operand.Figure figure -> {
-                    String text = print(new Value.Number(figure.number()), term, place);
-                    return new Piece(text, fallback(turn), field.span(), asked, Optional.empty(), written, turn);
-                }
-                case Operand.Ask ask -> {
-                    String answer = settings.answers().getOrDefault(ask.hint(), "");
-                    String text = answer.isBlank() ? "" : print(new Value.Text(answer), term, place);
-                    Optional<Value> hint = Optional.of(new Value.Text(ask.hint()));
-                    if (!text.isBlank()) {
-                        return new Piece(text, Origin.ANSWERED, field.span(), asked, hint, written, turn);
-                    }
-                    open = open.or(
-                            () -> Optional.of(new Piece("", Origin.ASKED, field.span(), asked, hint, written, 0)));
-                }
-                case Operand.Reference reference -> {
-                    Piece piece = reference(field, reference, turn, values, place);
-                    if (piece != null) {
-                        return piece;
-                    }
-                }
+        int turn = 0;
+        for (Expression.Term term : field.expression().terms()) {
+            Piece piece = term.operand() instanceof Operand.Reference reference
+                    ? reference(field, term, reference, turn, values, place)
+                    : given(field, term, turn, place);
+            if (piece != null) {
+                return piece;
+            }
+            turn++;
+        }
+        return unfilled(field);
+    }
+
+    /** What stands in the text itself, or the sender puts in; null for a question that is not answered yet. */
+    private Piece given(Node.Field field, Expression.Term term, int turn, Place place) {
+        return switch (term.operand()) {
+            case Operand.Nothing nothing -> piece(field, "", Origin.BLANK, Optional.empty(), turn);
+            case Operand.Words words -> piece(field, place.safe(words.text()), fallback(turn), Optional.empty(), turn);
+            case Operand.Figure figure -> {
+                String text = print(new Value.Number(figure.number()), term, place);
+                yield piece(field, text, fallback(turn), Optional.empty(), turn);
+            }
+            case Operand.Ask ask -> {
+                String answer = settings.answers().getOrDefault(ask.hint(), "");
+                String text = answer.isBlank() ? "" : print(new Value.Text(answer), term, place);
+                yield text.isBlank() ? null : piece(field, text, Origin.ANSWERED, hint(ask), turn);
+            }
+            case Operand.Reference reference -> null;
+        };
+    }
+
+    /** A gap; where the sender is asked, the question that waits for an answer. */
+    private static Piece unfilled(Node.Field field) {
+        for (Expression.Term term : field.expression().terms()) {
+            if (term.operand() instanceof Operand.Ask ask) {
+                return piece(field, "", Origin.ASKED, hint(ask), 0);
             }
         }
-        return open.orElseGet(() -> new Piece("", Origin.GAP, field.span(), asked, Optional.empty(), written, 0));
+        return piece(field, "", Origin.GAP, Optional.empty(), 0);
+    }
+
+    private static Optional<Value> hint(Operand.Ask ask) {
+        return Optional.of(new Value.Text(ask.hint()));
+    }
+
+    private static Piece piece(Node.Field field, String text, Origin origin, Optional<Value> value, int turn) {
+        return new Piece(text, origin, field.span(), field.leading(), value, field.written(), turn);
     }
 
     /** What a value prints; null when it is missing, or prints nothing. */
     private Piece reference(
             Node.Field field,
+            Expression.Term term,
             Operand.Reference reference,
             int turn,
             Function<Path, Optional<Value>> values,
@@ -139,7 +150,7 @@ public final class Merger {
         if (value.isEmpty()) {
             return null;
         }
-        String text = print(value.get(), field.expression().terms().get(turn), place);
+        String text = print(value.get(), term, place);
         if (text.isBlank()) {
             return null;
         }

@@ -9,9 +9,9 @@ import famulus.core.merge.Merger;
 import famulus.core.merge.Place;
 import famulus.core.merge.Program;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * One way to greet one person. It fits when the person is addressed with its formality, has one of its titles, and has
@@ -24,17 +24,30 @@ import java.util.Set;
  *     {@code person.last_name}; empty to greet without a name
  */
 public record SalutationRule(Formality formality, List<String> titles, String opening, String address) {
-    private static final Set<Path> KNOWN =
-            Set.of(Path.of("person.title"), Path.of("person.first_name"), Path.of("person.last_name"));
+    private static final Path TITLE = Path.of("person.title");
+    private static final Path FIRST_NAME = Path.of("person.first_name");
+    private static final Path LAST_NAME = Path.of("person.last_name");
+    private static final Set<Path> KNOWN = Set.of(TITLE, FIRST_NAME, LAST_NAME);
 
     public SalutationRule {
         titles = List.copyOf(titles);
     }
 
-    /** The address, read once for all that are greeted. */
-    record Read(SalutationRule rule, Program address) {
+    /**
+     * A rule read once for all that are greeted.
+     *
+     * @param titles the keys of the titles it is for
+     */
+    record Read(SalutationRule rule, Program address, Set<String> titles) {
         Read(SalutationRule rule) {
-            this(rule, MergeParser.parse(rule.address));
+            this(
+                    rule,
+                    MergeParser.parse(rule.address),
+                    rule.titles.stream().map(TextKey::of).collect(Collectors.toSet()));
+        }
+
+        private boolean fits(Greeted person, Formality wanted) {
+            return rule.formality == wanted && (titles.isEmpty() || titles.contains(TextKey.of(person.title())));
         }
     }
 
@@ -58,18 +71,20 @@ public record SalutationRule(Formality formality, List<String> titles, String op
      * @param merger of the language
      */
     static Optional<String> name(Read read, Greeted person, Formality wanted, Merger merger) {
-        List<String> titles = read.rule().titles;
-        Formality formality = read.rule().formality;
-        boolean titled =
-                titles.isEmpty() || titles.stream().map(TextKey::of).anyMatch(TextKey.of(person.title())::equals);
-        if (formality != wanted || !titled) {
+        if (!read.fits(person, wanted)) {
             return Optional.empty();
         }
-        Map<Path, Value> values = Map.of(
-                Path.of("person.title"), new Value.Text(person.title()),
-                Path.of("person.first_name"), new Value.Text(person.firstName()),
-                Path.of("person.last_name"), new Value.Text(person.lastName()));
-        Merged merged = merger.merge(read.address(), path -> Optional.ofNullable(values.get(path)), Place.HEADER);
+        Merged merged = merger.merge(read.address(), path -> value(path, person), Place.HEADER);
         return merged.complete() ? Optional.of(merged.text().strip()) : Optional.empty();
+    }
+
+    private static Optional<Value> value(Path path, Greeted person) {
+        if (path.equals(TITLE)) {
+            return Optional.of(new Value.Text(person.title()));
+        }
+        if (path.equals(FIRST_NAME)) {
+            return Optional.of(new Value.Text(person.firstName()));
+        }
+        return path.equals(LAST_NAME) ? Optional.of(new Value.Text(person.lastName())) : Optional.empty();
     }
 }

@@ -6,27 +6,26 @@ import famulus.core.merge.Merger;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 
 /** A house's rules, by language in the two letters of ISO 639. Immutable to its users; safe to share. */
 public final class Salutations {
     private final Map<String, Rules> languages;
-    private final Map<Rules, List<SalutationRule.Read>> read = new HashMap<>();
+    private final Map<String, List<SalutationRule.Read>> read;
     private final Map<Locale, Merger> mergers = new ConcurrentHashMap<>();
 
     /** Salutations by the rules of each language. */
     public Salutations(Map<String, Rules> languages) {
         this.languages = Map.copyOf(languages);
-        languages
-                .values()
-                .forEach(rules -> read.put(
-                        rules,
-                        rules.rules().stream().map(SalutationRule.Read::new).toList()));
+        this.read = this.languages.entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, language -> language.getValue().rules().stream()
+                        .map(SalutationRule.Read::new)
+                        .toList()));
     }
 
     /**
@@ -62,12 +61,12 @@ public final class Salutations {
         Formality together = together(rules, people);
         for (Greeted person : people) {
             Formality wanted = people.size() > 1 ? together : person.formality().orElse(rules.usual());
-            greeting(rules, person, wanted, locale)
+            greeting(person, wanted, locale)
                     .filter(greeting -> people.size() == 1 || !greeting.name().isEmpty())
                     .ifPresent(greetings::add);
         }
         return greetings.isEmpty()
-                ? greeting(rules, new Greeted("", "", "", Optional.empty()), together, locale)
+                ? greeting(new Greeted("", "", "", Optional.empty()), together, locale)
                         .map(Greeting::whole)
                 : Optional.of(joined(greetings, locale));
     }
@@ -79,10 +78,10 @@ public final class Salutations {
                 : Formality.FORMAL;
     }
 
-    private Optional<Greeting> greeting(Rules rules, Greeted person, Formality wanted, Locale locale) {
+    private Optional<Greeting> greeting(Greeted person, Formality wanted, Locale locale) {
         Merger merger = mergers.computeIfAbsent(
                 locale, any -> new Merger(new MergeSettings(locale, ZoneOffset.UTC, Instant.EPOCH)));
-        for (SalutationRule.Read rule : read.get(rules)) {
+        for (SalutationRule.Read rule : read.get(locale.getLanguage())) {
             Optional<String> name = SalutationRule.name(rule, person, wanted, merger);
             if (name.isPresent()) {
                 return Optional.of(new Greeting(rule.rule().opening(), name.get()));
@@ -93,6 +92,9 @@ public final class Salutations {
 
     /** One opening is said once, before a list of names; different ones are said one after another. */
     private static String joined(List<Greeting> greetings, Locale locale) {
+        if (greetings.size() == 1) {
+            return greetings.getFirst().whole();
+        }
         String opening = greetings.getFirst().opening();
         if (greetings.stream().allMatch(one -> one.opening().equals(opening))) {
             List<String> names = greetings.stream().map(Greeting::name).toList();

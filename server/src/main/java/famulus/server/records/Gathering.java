@@ -1,6 +1,7 @@
 package famulus.server.records;
 
 import com.ibm.icu.util.ULocale;
+import famulus.core.calendar.WorkingDays;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.RecordKind;
 import famulus.core.field.Root;
@@ -55,6 +56,7 @@ final class Gathering {
 
     private final Map<UUID, Map<String, String>> teamFacts = new HashMap<>();
     private final Map<UUID, Map<String, String>> organisationFacts = new ConcurrentHashMap<>();
+    private final Map<String, WorkingDays> workingDays = new HashMap<>();
 
     private final Map<UUID, CrmRecord> people = new HashMap<>();
     private Map<UUID, List<DealRow>> dealsOf = Map.of();
@@ -194,7 +196,7 @@ final class Gathering {
                 theirs,
                 locale,
                 zone(person),
-                holidays.of(country.orElse(house.country())),
+                workingDays.computeIfAbsent(country.orElse(house.country()), holidays::of),
                 values);
     }
 
