@@ -5,9 +5,11 @@
   import Field from '../ui/Field.svelte';
   import Find from '../ui/Find.svelte';
   import Slip from '../ui/Slip.svelte';
+  import Ways from '../ui/Ways.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
   import BringIn from './BringIn.svelte';
+  import { says } from './pictureWords';
 
   /** The pictures that templates and house styles show. */
   type Picture = Schemas['Picture'];
@@ -18,13 +20,16 @@
   let description = $state('');
   let wrong = $state<Record<string, string>>({});
   let words = $state('');
-  const found = $derived(
-    (pictures ?? []).filter((one) =>
-      words
-        .toLowerCase()
-        .split(/\s+/)
-        .every((word) => `${one.name} ${one.description}`.toLowerCase().includes(word)),
+  let category = $state('');
+  /** The one category that is shown; all when empty. */
+  let only = $state('');
+  const categories = $derived(
+    [...new Set((pictures ?? []).map((one) => one.category).filter(Boolean))].sort((a, b) =>
+      a.localeCompare(b),
     ),
+  );
+  const found = $derived(
+    (pictures ?? []).filter((one) => says(one, words) && (!only || one.category === only)),
   );
 
   async function read() {
@@ -41,7 +46,7 @@
   }
 
   function show(picture: Picture, anchor: HTMLElement) {
-    ({ name, description } = picture);
+    ({ name, description, category } = picture);
     wrong = {};
     open = { picture, anchor };
   }
@@ -51,7 +56,7 @@
     try {
       await ask('put', '/api/cupboard/pictures/{id}', {
         params: { id: open!.picture.id },
-        body: { name, description },
+        body: { name, description, category },
       });
       open = null;
       await read();
@@ -86,12 +91,18 @@
 >
   {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
   {#if pictures?.length}
-    <p class="find"><Find label="Find a picture" bind:value={words} onfind={() => undefined} /></p>
+    <div class="find">
+      <Find label="Find a picture" bind:value={words} onfind={() => undefined} />
+      {#if categories.length}
+        <Ways label="Category" ways={['', ...categories]} bind:way={only} names={{ '': 'all' }} />
+      {/if}
+    </div>
     <table>
       <thead>
         <tr>
           <td></td>
           <th scope="col">Name</th>
+          <th scope="col">Category</th>
           <th scope="col">Read out in its place</th>
           <th scope="col" class="figures">Points</th>
           <th scope="col" class="figures">KB</th>
@@ -102,10 +113,13 @@
       <tbody>
         {#each found as picture (picture.id)}
           <tr>
-            <td class="small"><img src="/api/cupboard/pictures/{picture.id}" alt="" loading="lazy" /></td>
+            <td class="small"
+              ><img src="/api/cupboard/pictures/{picture.id}~wide.160" alt="" loading="lazy" /></td
+            >
             <td>{picture.name}</td>
+            <td>{picture.category}</td>
             <td class:none={!picture.description}>{picture.description || 'nothing yet'}</td>
-            <td class="figures">{picture.width} × {picture.height}</td>
+            <td class="figures">{picture.width} × {picture.height}{picture.moving ? ', moves' : ''}</td>
             <td class="figures">{Math.ceil(picture.size / 1000)}</td>
             <td class="figures">{day(picture.addedAt)}</td>
             <td class="figures">
@@ -118,7 +132,7 @@
             </td>
           </tr>
         {:else}
-          <tr><td colspan="7" class="none">No picture has these words.</td></tr>
+          <tr><td colspan="8" class="none">No picture has these words.</td></tr>
         {/each}
       </tbody>
     </table>
@@ -131,6 +145,16 @@
     <form onsubmit={keep}>
       <Field label="Name" required bind:value={name} error={wrong.name} />
       <Field label="Read out in its place" bind:value={description} error={wrong.description} />
+      <Field
+        label="Category"
+        placeholder="such as hives, or maps"
+        list="picture-categories"
+        bind:value={category}
+        error={wrong.category}
+      />
+      <datalist id="picture-categories">
+        {#each categories as one (one)}<option value={one}></option>{/each}
+      </datalist>
       <p class="ways">
         <Button main type="submit">Keep</Button>
         <Button danger onclick={() => void remove()}>Delete picture</Button>
@@ -142,6 +166,9 @@
 
 <style>
   .find {
+    display: flex;
+    gap: 16px;
+    align-items: center;
     margin-bottom: 8px;
   }
 

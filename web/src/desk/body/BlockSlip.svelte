@@ -14,6 +14,8 @@
   import PartWays from './PartWays.svelte';
   import PassagePick from './PassagePick.svelte';
   import PicturePick from './PicturePick.svelte';
+  import RetouchFields from './RetouchFields.svelte';
+  import type { Retouching } from './retouching';
 
   /** The settings of one block, live in draft and proof. */
   let {
@@ -43,9 +45,26 @@
     ['centre', 'middle'],
     ['end', 'right'],
   ] as const;
+  interface SocialLink {
+    label: string;
+    address: string;
+    icon?: string;
+  }
+  const ICONS = [
+    ['none', 'nothing'],
+    ['person', 'a person'],
+    ['people', 'several people'],
+    ['picture', 'a picture'],
+    ['film', 'a film'],
+    ['page', 'a page'],
+    ['share', 'an arrow, to share something'],
+  ] as const;
   const block = $derived(blockOf(composing.body, id));
   const editable = $derived(composing.editable);
   let boxed = $state(false);
+  /** Whether cutting and colouring is shown: it is as soon as there is any. */
+  let retouched = $state(false);
+  let moving = $state<string[]>([]);
 
   function put(part: Partial<Block>) {
     composing.change(id, part, true);
@@ -65,6 +84,19 @@
     put(block!.kind === 'pairing' ? { picture: { ...held, ...part } } : part);
   }
 
+  /** What holds the picture: the block itself, or the picture in it. */
+  function holding(one: Block): { picture?: string; retouching?: Retouching } {
+    return (one.kind === 'pairing' ? (one.picture ?? {}) : one) as {
+      picture?: string;
+      retouching?: Retouching;
+    };
+  }
+
+  function retouch(retouching: Retouching | undefined) {
+    if (block!.kind === 'pairing') put({ picture: { ...(block!.picture as object), retouching } });
+    else put({ retouching });
+  }
+
   /** Where a block leads; null for one that leads nowhere. */
   function linkOf(one: Block): string | null {
     if (one.kind === 'pairing') return String((one.picture as { link?: string })?.link ?? '');
@@ -75,6 +107,12 @@
   function leadTo(link: string) {
     if (block!.kind === 'pairing') put({ picture: { ...(block!.picture as object), link } });
     else put({ [block!.kind === 'video still' ? 'address' : 'link']: link });
+  }
+
+  function draw(at: number, icon: string) {
+    const links = block!.links as SocialLink[];
+    const drawn = { ...links[at], icon: icon === 'none' ? undefined : icon };
+    put({ links: links.with(at, drawn) });
   }
 
   function without(name: 'facts' | 'links', at: number) {
@@ -107,6 +145,17 @@
   </label>
 {/snippet}
 
+{#snippet retouching()}
+  {@const held = holding(block!)}
+  {#if held.picture && moving.includes(held.picture)}
+    <p class="remark">This picture moves. It is shown as it is: cut or coloured it would stand still.</p>
+  {:else if held.picture && (retouched || held.retouching)}
+    <RetouchFields picture={held.picture} retouching={held.retouching ?? {}} onchange={retouch} />
+  {:else if held.picture}
+    <p class="remark"><Button quiet onclick={() => (retouched = true)}>Cut, brighten, tint</Button></p>
+  {/if}
+{/snippet}
+
 {#snippet align()}
   <Choose
     label="Stands"
@@ -128,17 +177,21 @@
     {/if}
     <fieldset disabled={!editable}>
       {#if block.kind === 'picture' || block.kind === 'video still' || block.kind === 'record card'}
-        <PicturePick chosen={String(block.picture ?? '')} {file} onchoose={choose} />
+        <PicturePick chosen={String(block.picture ?? '')} {file} onchoose={choose} bind:moving />
         {#if block.picture && block.kind !== 'picture'}
           <Button quiet onclick={() => put({ picture: '' })}>Without a picture</Button>
         {/if}
         {#if block.kind !== 'record card'}
           {@render figure('width in pixels', 'width', block.kind === 'picture' ? 240 : 480, 8, 900)}
         {/if}
-        {#if block.kind === 'picture'}{@render align()}{/if}
+        {#if block.kind === 'picture'}
+          {@render align()}
+          {@render retouching()}
+        {/if}
       {:else if block.kind === 'pairing'}
         {@const held = block.picture as { picture?: string }}
-        <PicturePick chosen={held?.picture ?? ''} {file} onchoose={choose} />
+        <PicturePick chosen={held?.picture ?? ''} {file} onchoose={choose} bind:moving />
+        {@render retouching()}
         <Choose
           label="The picture stands"
           value={block.pictureRight ? 'right' : 'left'}
@@ -205,6 +258,16 @@
       {/if}
       {#if linkOf(block) !== null}
         <LinkPick link={linkOf(block)!} onchoose={leadTo} />
+      {/if}
+      {#if block.kind === 'social links'}
+        {#each block.links as SocialLink[] as one, at (at)}
+          <Choose
+            label="Drawn before “{one.label || 'a link'}”"
+            value={one.icon ?? 'none'}
+            options={ICONS}
+            onchange={(icon) => draw(at, icon)}
+          />
+        {/each}
       {/if}
       {#each (block.kind === 'record card' ? block.facts : block.kind === 'social links' ? block.links : []) as unknown[] as fact, at (at)}
         <p class="one">
@@ -293,6 +356,12 @@
     gap: 6px;
     align-items: center;
     min-height: 26px;
+  }
+
+  .remark {
+    margin: 0 0 6px -6px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
   }
 
   .one {

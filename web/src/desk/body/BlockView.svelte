@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { Schemas } from '../../api/client';
+  import { copyAddress, type Retouching } from './retouching';
   import { columnLabels, isKnown, kindLabel } from './kinds';
   import type { Block } from './body';
 
@@ -31,14 +32,10 @@
   let over = $state(false);
   const columns = $derived((block.columns as { is: string; label?: string }[] | undefined) ?? []);
   const facts = $derived((block.facts as string[] | undefined) ?? []);
-  const links = $derived((block.links as unknown[] | undefined) ?? []);
-
-  function address(picture: unknown): string {
-    return `/api/cupboard/pictures/${encodeURIComponent(String(picture))}`;
-  }
+  const links = $derived((block.links as { icon?: string }[] | undefined) ?? []);
 </script>
 
-{#snippet picture(id: unknown, drawn = 'No picture yet')}
+{#snippet picture(id: unknown, retouching: unknown = undefined, drawn = 'No picture yet')}
   <button
     class="picture"
     class:over
@@ -58,7 +55,9 @@
       onpicture(event.currentTarget, file);
     }}
   >
-    {#if id}<img src={address(id)} alt="" />{:else}<span>{drawn}. Choose one, or drop a file here.</span>{/if}
+    {#if id}<img src={copyAddress(String(id), retouching as Retouching | undefined)} alt="" />{:else}<span
+        >{drawn}. Choose one, or drop a file here.</span
+      >{/if}
   </button>
 {/snippet}
 
@@ -72,13 +71,13 @@
 {#if block.kind === 'text'}
   {@render rich('Write here. Type { to put in a field.')}
 {:else if block.kind === 'picture'}
-  <div class="to-{String(block.align ?? 'start')}">{@render picture(block.picture)}</div>
+  <div class="to-{String(block.align ?? 'start')}">{@render picture(block.picture, block.retouching)}</div>
   {@render line('description', 'description', 'what it shows, for those who don’t see it')}
   {@render line('leads to', 'link', 'nowhere')}
 {:else if block.kind === 'pairing'}
-  {@const held = block.picture as { picture?: string }}
+  {@const held = block.picture as { picture?: string; retouching?: Retouching }}
   <div class="pairing" class:right={block.pictureRight === true} style:--share="{Number(block.share ?? 40)}%">
-    <div class="held">{@render picture(held?.picture)}</div>
+    <div class="held">{@render picture(held?.picture, held?.retouching)}</div>
     <div class="beside">{@render rich('What stands beside the picture')}</div>
   </div>
   {@render line('description', 'description', 'what it shows, for those who don’t see it')}
@@ -118,11 +117,12 @@
   {#each facts.keys() as at (at)}{@render line('line', `fact${at}`, 'a fact')}{/each}
   <button class="more" onclick={onfact}>one more line</button>
 {:else if block.kind === 'video still'}
-  {@render picture(block.picture, 'A drawn still is shown')}
+  {@render picture(block.picture, undefined, 'A drawn still is shown')}
   {@render line('leads to', 'link', 'the address of the video’s page')}
   {@render line('description', 'description', 'what it shows')}
 {:else if block.kind === 'social links'}
-  {#each links.keys() as at (at)}
+  {#each links as one, at (at)}
+    {#if one.icon}<img class="icon" src={copyAddress(`drawn-icon-${one.icon}`, {}, 160)} alt="" />{/if}
     {@render line('link', `fact${at}`, 'what it is called')}
     {@render line('leads to', `fact${at}/link`, 'https:// …')}
   {/each}
@@ -165,6 +165,13 @@
 {/if}
 
 <style>
+  .icon {
+    float: left;
+    width: 20px;
+    height: 20px;
+    margin: 2px 6px 0 0;
+  }
+
   .picture {
     display: block;
     width: fit-content;

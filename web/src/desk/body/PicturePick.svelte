@@ -1,15 +1,20 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../../api/client';
+  import { copyAddress } from './retouching';
   import Button from '../../ui/Button.svelte';
+  import { says } from '../../cupboard/pictureWords';
 
   /** The pictures of the cupboard to choose from; new ones are chosen from files, dropped or pasted here. */
   let {
     chosen,
     file,
     onchoose,
+    moving = $bindable([]),
   }: {
     chosen: string;
+    /** Told: those that move. */
+    moving?: string[];
     /** One that is to be brought in at once. */
     file?: File;
     onchoose: (picture: Schemas['Picture']) => void;
@@ -19,10 +24,15 @@
   let wrong = $state('');
   let coming = $state('');
   let chooser = $state<HTMLInputElement>();
+  let words = $state('');
+  /** With so few there is nothing to find. */
+  const FEW = 8;
+  const found = $derived(pictures.filter((one) => says(one, words)));
 
   async function read() {
     try {
       pictures = await ask('get', '/api/cupboard/pictures');
+      moving = pictures.filter((one) => one.moving).map((one) => one.id);
     } catch (failure) {
       wrong = sentence(failure);
     }
@@ -65,15 +75,21 @@
     void take(pasted);
   }}
 >
+  {#if pictures.length > FEW}
+    <label class="find">
+      <span>Find by name, words or category</span>
+      <input type="search" bind:value={words} />
+    </label>
+  {/if}
   <ul>
-    {#each pictures as picture (picture.id)}
+    {#each found as picture (picture.id)}
       <li>
         <button
           aria-pressed={picture.id === chosen}
           aria-label={picture.name}
           title={picture.name}
           onclick={() => onchoose(picture)}
-          ><img src="/api/cupboard/pictures/{picture.id}" alt="" loading="lazy" /></button
+          ><img src={copyAddress(picture.id, {}, 160)} alt="" loading="lazy" /></button
         >
       </li>
     {/each}
@@ -102,6 +118,26 @@
     padding: 2px;
     overflow: auto;
     list-style: none;
+  }
+
+  .find {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    margin-bottom: 4px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  .find input {
+    flex: 1;
+    min-height: 26px;
+    padding: 2px 6px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 13.5px/1.2 var(--sans);
   }
 
   button[aria-pressed] {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
@@ -320,6 +321,37 @@ class ComposeTest extends BrowserTest {
         textbox(page, "Block 2, picture: description").fill("The gate to the long row");
         assertThat(page.getByText("The picture has no description")).isHidden();
         assertThat(message(page).locator("img[alt='The gate to the long row']")).isVisible();
+    }
+
+    @Test
+    void aPictureIsCutByDraggingAndByKeysBrightenedAndTinted() {
+        Page page = beginFrom("Signe", "Welcome", "Retouched");
+        button(page, "Choose another picture").click();
+        button(page, "Cut, brighten, tint").click();
+        Locator left = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Cut off the left"));
+        var box = left.boundingBox();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x + 60, box.y + box.height / 2, new Mouse.MoveOptions().setSteps(5));
+        page.mouse().up();
+        Locator shown = message(page).locator("img[src*='~cut.']");
+        assertThat(shown).isVisible();
+        page.getByLabel("left", new Page.GetByLabelOptions().setExact(true)).fill("0");
+        page.getByLabel("left", new Page.GetByLabelOptions().setExact(true)).blur();
+        assertThat(shown).hasCount(0);
+        left.press("Shift+ArrowRight");
+        left.press("ArrowRight");
+        assertThat(message(page).locator("img[src*='~cut.11.0.0.0~']")).isVisible();
+        page.getByLabel("right", new Page.GetByLabelOptions().setExact(true)).fill("95");
+        page.getByLabel("right", new Page.GetByLabelOptions().setExact(true)).blur();
+        assertThat(message(page).locator("img[src*='~cut.11.0.79.0~']")).isVisible();
+        page.getByLabel("Brightness, from -100 to 100").fill("-30");
+        page.getByLabel("Brightness, from -100 to 100").blur();
+        button(page, "Tint it").click();
+        assertThat(message(page).locator("img[src*='~light.-30~tint.3c5b82.60~']"))
+                .isVisible();
+        button(page, "As it was brought in").click();
+        assertThat(message(page).locator("img[src*='~tint.']")).hasCount(0);
     }
 
     @Test

@@ -151,8 +151,8 @@ class BodyChecksTest {
                         new Content.VideoStill("", "", "A film", 480),
                         new Content.SocialLinks(
                                 List.of(
-                                        new Content.SocialLink("Web", ""),
-                                        new Content.SocialLink("Web", "https://b.example")),
+                                        new Content.SocialLink("Web", "", Content.SocialIcon.NONE),
+                                        new Content.SocialLink("Web", "https://b.example", Content.SocialIcon.NONE)),
                                 Align.START)))
                 .extracting(Note::title)
                 .containsExactly(

@@ -54,7 +54,7 @@ class CupboardController {
 
     record NewStyle(String look) {}
 
-    record PictureWords(String name, String description) {}
+    record PictureWords(String name, String description, String category) {}
 
     @GetMapping("/house-styles")
     List<ShownStyle> styles(Colleague asking) {
@@ -103,7 +103,7 @@ class CupboardController {
 
     @PutMapping("/pictures/{id}")
     void describe(Colleague asking, @PathVariable UUID id, @RequestBody PictureWords words) {
-        pictures.describe(id, words.name(), words.description());
+        pictures.describe(id, words.name(), words.description(), words.category());
     }
 
     @DeleteMapping("/pictures/{id}")

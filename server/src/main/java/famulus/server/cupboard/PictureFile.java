@@ -1,8 +1,6 @@
 package famulus.server.cupboard;
 
 import famulus.server.platform.Refusal;
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -20,8 +18,9 @@ import javax.imageio.stream.ImageInputStream;
  * moving WebP that is its first picture.
  *
  * @param mediaType image/png, image/jpeg or image/gif
+ * @param moving whether it has more than one picture, shown one after another
  */
-record PictureFile(String mediaType, int width, int height, byte[] content) {
+record PictureFile(String mediaType, int width, int height, boolean moving, byte[] content) {
     static final int LARGEST = 5_000_000;
     private static final int LONGEST_SIDE = 6000;
     private static final long MOST_PIXELS = 24_000_000;
@@ -59,11 +58,12 @@ record PictureFile(String mediaType, int width, int height, byte[] content) {
                         "file", "This picture has " + width + " × " + height + " points. 6000 a side are the most.");
             }
             BufferedImage first = reader.read(0);
+            boolean moving = type.equals("image/gif") && reader.getNumImages(true) > 1;
             reader.dispose();
             if (first == null) {
                 throw Refusal.field("file", "This picture can't be read.");
             }
-            return type.equals("image/webp") ? png(first) : new PictureFile(type, width, height, content);
+            return type.equals("image/webp") ? png(first) : new PictureFile(type, width, height, moving, content);
         } catch (IOException | IllegalArgumentException | IndexOutOfBoundsException broken) {
             throw Refusal.field("file", "This picture is damaged: it can't be read to its end.");
         }
@@ -74,35 +74,9 @@ record PictureFile(String mediaType, int width, int height, byte[] content) {
         try {
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             ImageIO.write(points, "png", bytes);
-            return new PictureFile("image/png", points.getWidth(), points.getHeight(), bytes.toByteArray());
+            return new PictureFile("image/png", points.getWidth(), points.getHeight(), false, bytes.toByteArray());
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
-        }
-    }
-
-    /**
-     * The bytes of a copy that is at most so wide. Moving pictures stay as they are, since a scaled copy would stand
-     * still; so does what is small enough.
-     */
-    static byte[] scaled(String mediaType, int width, byte[] content, int most) {
-        if (width <= most || mediaType.equals("image/gif")) {
-            return content;
-        }
-        try {
-            BufferedImage whole = ImageIO.read(new ByteArrayInputStream(content));
-            int height = Math.max(1, Math.round((float) whole.getHeight() * most / whole.getWidth()));
-            boolean clear = whole.getColorModel().hasAlpha();
-            BufferedImage small =
-                    new BufferedImage(most, height, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
-            Graphics2D drawing = small.createGraphics();
-            drawing.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
-            drawing.drawImage(whole, 0, 0, most, height, null);
-            drawing.dispose();
-            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-            ImageIO.write(small, mediaType.equals("image/png") ? "png" : "jpeg", bytes);
-            return bytes.toByteArray();
-        } catch (IOException broken) {
-            return content;
         }
     }
 }

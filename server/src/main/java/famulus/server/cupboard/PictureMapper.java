@@ -19,36 +19,47 @@ interface PictureMapper {
             UUID id,
             String name,
             String description,
+            String category,
             String mediaType,
             int width,
             int height,
+            boolean moving,
             int size,
             Instant addedAt) {}
 
     /** The bytes of a picture. */
-    record ContentRow(String mediaType, int width, byte[] content) {}
+    record ContentRow(String mediaType, boolean moving, byte[] content) {}
 
     @Select(
             """
-            select id, name, description, media_type, width, height, octet_length(content) as size, added_at
+            select id, name, description, category, media_type, width, height, moving, octet_length(content) as size,
+                   added_at
             from picture
             order by name, id
             """)
     List<PictureRow> all();
 
-    @Select("select media_type, width, content from picture where id = #{id}")
+    @Select("select media_type, moving, content from picture where id = #{id}")
     Optional<ContentRow> content(UUID id);
 
     @Insert(
             """
-            insert into picture (id, name, description, media_type, width, height, content, added_by, added_at)
-            values (#{p.id}, #{p.name}, #{p.description}, #{p.mediaType}, #{p.width}, #{p.height}, #{content}, #{by},
-                    #{p.addedAt})
+            insert into picture (id, name, description, category, media_type, width, height, moving, content, added_by,
+                                 added_at)
+            values (#{p.id}, #{p.name}, #{p.description}, #{p.category}, #{p.mediaType}, #{p.width}, #{p.height},
+                    #{p.moving}, #{content}, #{by}, #{p.addedAt})
             """)
     void insert(@Param("p") PictureRow picture, @Param("content") byte[] content, @Param("by") UUID by);
 
-    @Update("update picture set name = #{name}, description = #{description} where id = #{id}")
-    int describe(@Param("id") UUID id, @Param("name") String name, @Param("description") String description);
+    @Update(
+            """
+            update picture set name = #{name}, description = #{description}, category = #{category} where id = #{id}
+            """)
+    int describe(
+            @Param("id") UUID id,
+            @Param("name") String name,
+            @Param("description") String description,
+            @Param("category") String category);
 
     @Delete("delete from picture where id = #{id}")
     void delete(UUID id);

@@ -1,6 +1,7 @@
 package famulus.server.cupboard;
 
 import famulus.core.message.render.Drawn;
+import famulus.core.message.render.PictureCopy;
 import famulus.core.record.PlainLine;
 import famulus.server.cupboard.PictureMapper.ContentRow;
 import famulus.server.cupboard.PictureMapper.PictureRow;
@@ -31,6 +32,7 @@ public class PictureService {
     private final Ids ids;
     private final Clock clock;
     private final Events events;
+    private final PictureCopies copies = new PictureCopies();
 
     PictureService(PictureMapper mapper, Ids ids, Clock clock, Events events) {
         this.mapper = mapper;
@@ -39,8 +41,23 @@ public class PictureService {
         this.events = events;
     }
 
-    /** A picture of the library; {@code size} is in bytes. */
-    public record Picture(UUID id, String name, String description, int width, int height, int size, Instant addedAt) {}
+    /**
+     * A picture of the library.
+     *
+     * @param category what sort of picture it is, in the house's own word; may be empty
+     * @param moving whether it moves; then it is shown as it is
+     * @param size in bytes
+     */
+    public record Picture(
+            UUID id,
+            String name,
+            String description,
+            String category,
+            int width,
+            int height,
+            boolean moving,
+            int size,
+            Instant addedAt) {}
 
     /** The bytes of a picture. */
     public record PictureContent(String mediaType, byte[] content) {}
@@ -50,39 +67,59 @@ public class PictureService {
         return mapper.all().stream().map(PictureService::picture).toList();
     }
 
-    /** How many bytes pictures have together; those that come with Famulus, or are gone, count for nothing. */
+    /**
+     * How many bytes pictures have together, as they leave; those that come with Famulus, or are gone, count for
+     * nothing.
+     *
+     * @param wanted the keys of copies, as a rendering names them
+     */
     public long weight(Set<String> wanted) {
-        return wanted.isEmpty()
-                ? 0
-                : mapper.all().stream()
-                        .filter(row -> wanted.contains(row.id().toString()))
-                        .mapToLong(PictureRow::size)
-                        .sum();
+        return wanted.stream()
+                .filter(key -> PictureCopy.of(key)
+                        .filter(copy -> !Drawn.ALL.contains(copy.picture()))
+                        .isPresent())
+                .flatMap(key -> content(key).stream())
+                .mapToLong(picture -> picture.content().length)
+                .sum();
     }
 
     private static Picture picture(PictureRow row) {
         return new Picture(
-                row.id(), row.name(), row.description(), row.width(), row.height(), row.size(), row.addedAt());
+                row.id(),
+                row.name(),
+                row.description(),
+                row.category(),
+                row.width(),
+                row.height(),
+                row.moving(),
+                row.size(),
+                row.addedAt());
     }
 
     /**
-     * The bytes of a picture, scaled down to what can be seen of it.
+     * The bytes of a copy of a picture.
      *
-     * @param id as a body names it
+     * @param key its identifier as a body names it, or the key of a {@link PictureCopy}
      */
-    public Optional<PictureContent> content(String id) {
-        if (Drawn.ALL.contains(id)) {
-            return Optional.of(new PictureContent("image/png", drawn(id)));
-        }
-        if (!id.matches("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")) {
-            return Optional.empty();
-        }
-        return mapper.content(UUID.fromString(id)).map(PictureService::content);
+    public Optional<PictureContent> content(String key) {
+        return PictureCopy.of(key).flatMap(copy -> copies.of(key, () -> copy(copy)));
     }
 
-    private static PictureContent content(ContentRow row) {
-        return new PictureContent(
-                row.mediaType(), PictureFile.scaled(row.mediaType(), row.width(), row.content(), WIDEST));
+    private Optional<PictureContent> copy(PictureCopy copy) {
+        if (Drawn.ALL.contains(copy.picture())) {
+            return Optional.of(Retoucher.copy("image/png", drawn(copy.picture()), copy));
+        }
+        if (!copy.picture().matches("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")) {
+            return Optional.empty();
+        }
+        return mapper.content(UUID.fromString(copy.picture())).map(row -> copy(row, copy));
+    }
+
+    private static PictureContent copy(ContentRow row, PictureCopy copy) {
+        PictureCopy seen = copy.most() > 0 ? copy : new PictureCopy(copy.picture(), copy.retouching(), WIDEST);
+        return row.moving()
+                ? new PictureContent(row.mediaType(), row.content())
+                : Retoucher.copy(row.mediaType(), row.content(), seen);
     }
 
     private static byte[] drawn(String id) {
@@ -102,7 +139,7 @@ public class PictureService {
             throw Refusal.field("name", sentence);
         });
         UUID id = ids.next();
-        keep(id, name, "", read, by.id(), clock.instant());
+        keep(id, name, "", "", read, by.id(), clock.instant());
         events.tell("picture", id.toString());
         return mapper.all().stream()
                 .filter(row -> row.id().equals(id))
@@ -112,35 +149,41 @@ public class PictureService {
     }
 
     /** Puts a picture in place with its own identifier; for the demo's data. */
-    public void keep(UUID id, String name, String description, byte[] file, UUID by, Instant at) {
-        keep(id, name, description, PictureFile.read(file), by, at);
+    public void keep(UUID id, String name, String description, String category, byte[] file, UUID by, Instant at) {
+        keep(id, name, description, category, PictureFile.read(file), by, at);
     }
 
-    private void keep(UUID id, String name, String description, PictureFile file, UUID by, Instant at) {
+    private void keep(
+            UUID id, String name, String description, String category, PictureFile file, UUID by, Instant at) {
         mapper.insert(
                 new PictureRow(
                         id,
                         name,
                         description,
+                        category,
                         file.mediaType(),
                         file.width(),
                         file.height(),
+                        file.moving(),
                         file.content().length,
                         at),
                 file.content(),
                 by);
     }
 
-    /** Names a picture, and says what is read out in its place. */
+    /** Names a picture, says what is read out in its place, and what sort of picture it is. */
     @Transactional
-    public void describe(UUID id, String name, String description) {
+    public void describe(UUID id, String name, String description, String category) {
         PlainLine.refusal(name, 120, true).ifPresent(sentence -> {
             throw Refusal.field("name", sentence);
         });
         PlainLine.refusal(description, 300, false).ifPresent(sentence -> {
             throw Refusal.field("description", sentence);
         });
-        if (mapper.describe(id, name.strip(), description.strip()) == 0) {
+        PlainLine.refusal(category, 60, false).ifPresent(sentence -> {
+            throw Refusal.field("category", sentence);
+        });
+        if (mapper.describe(id, name.strip(), description.strip(), category.strip()) == 0) {
             throw Refusal.missing("This picture");
         }
         events.tell("picture", id.toString());
@@ -155,6 +198,7 @@ public class PictureService {
             throw Refusal.because("in-use", "It is used in " + String.join(", ", using) + ". Take it out there first.");
         }
         mapper.delete(id);
+        copies.forget(id.toString());
         events.tell("picture", id.toString());
     }
 }

@@ -43,20 +43,26 @@ final class DemoCupboard {
     }
 
     void fill(Colleague keeper, Instant at) {
-        UUID mark = picture("mark", "Our mark", "Brindlewing Pollination Services", keeper, at);
-        picture("blossom", "Blossom and bee", "Blossom along a branch, and a bee", keeper, at);
-        picture("hives", "Two hives", "Two hives in a meadow", keeper, at);
-        picture("orchard-map", "Map of an orchard", "A map of an orchard with the places of the hives", keeper, at);
-        picture("winter", "Hive in snow", "A snow-covered hive between bare trees", keeper, at);
+        UUID mark = picture("mark", "Our mark", "Brindlewing Pollination Services", "Marks", keeper, at);
+        picture("blossom", "Blossom and bee", "Blossom along a branch, and a bee", "Season", keeper, at);
+        picture("hives", "Two hives", "Two hives in a meadow", "Hives", keeper, at);
+        picture(
+                "orchard-map",
+                "Map of an orchard",
+                "A map of an orchard with the places of the hives",
+                "Maps",
+                keeper,
+                at);
+        picture("winter", "Hive in snow", "A snow-covered hive between bare trees", "Season", keeper, at);
         KeptStyle orchard = styles.add(HouseStyleJson.write(orchard(mark)), keeper);
         styles.add(HouseStyleJson.write(quiet()), keeper);
         styles.makeUsual(orchard.id(), keeper);
     }
 
-    private UUID picture(String file, String name, String description, Colleague keeper, Instant at) {
+    private UUID picture(String file, String name, String description, String category, Colleague keeper, Instant at) {
         UUID id = chance.id();
         try (InputStream in = DemoCupboard.class.getResourceAsStream("/pictures/" + file + ".png")) {
-            pictures.keep(id, name, description, in.readAllBytes(), keeper.id(), at);
+            pictures.keep(id, name, description, category, in.readAllBytes(), keeper.id(), at);
         } catch (IOException missing) {
             throw new UncheckedIOException(missing);
         }

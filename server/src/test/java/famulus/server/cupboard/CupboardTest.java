@@ -170,4 +170,42 @@ class CupboardTest extends ServerTest {
                         .asString())
                 .isEqualTo("Quiet");
     }
+
+    @Test
+    void givesCopiesOfAPictureAsABlockAsksForThem() throws Exception {
+        String id = bring(png(40, 20)).get("id").asString();
+        MockHttpServletResponse cut = mvc.perform(
+                        request("GET", "/api/cupboard/pictures/" + id + "~cut.50.0.0.0~light.-20~wide.10", null, dov))
+                .andReturn()
+                .getResponse();
+        assertThat(cut.getStatus()).isEqualTo(200);
+        assertThat(ImageIO.read(new ByteArrayInputStream(cut.getContentAsByteArray()))
+                        .getWidth())
+                .isEqualTo(10);
+        for (String wrong : new String[] {"~cut.60.0.40.0", "~wide.-1", "~x", "~light.500"}) {
+            assertThat(mvc.perform(request("GET", "/api/cupboard/pictures/" + id + wrong, null, dov))
+                            .andReturn()
+                            .getResponse()
+                            .getStatus())
+                    .as(wrong)
+                    .isEqualTo(404);
+        }
+    }
+
+    @Test
+    void putsPicturesInCategories() throws Exception {
+        String id = bring(png(4, 4)).get("id").asString();
+        String address = "/api/cupboard/pictures/" + id;
+        done("PUT", address, Map.of("name", "Bee", "description", "A bee", "category", " Season "), signe);
+        assertThat(done("GET", "/api/cupboard/pictures", null, signe)
+                        .get(0)
+                        .get("category")
+                        .asString())
+                .isEqualTo("Season");
+        Map<String, String> tooLong = Map.of("name", "Bee", "description", "", "category", "x".repeat(61));
+        assertThat(done("PUT", address, tooLong, signe).get("fields").has("category"))
+                .isTrue();
+        assertThat(sql.queryForObject("select category from picture", String.class))
+                .isEqualTo("Season");
+    }
 }

@@ -109,10 +109,12 @@ class DesignedMailTest extends ServerTest {
         List<Entity> related = parts(mixed.get(0), "multipart/related");
         List<Entity> alternative = parts(related.get(0), "multipart/alternative");
         assertThat(text(alternative.get(0))).contains("Dear Inés,").contains("[Hives]");
-        assertThat(text(alternative.get(1))).contains("Dear Inés,").contains("src=\"cid:" + picture + "@famulus\"");
+        assertThat(text(alternative.get(1)))
+                .contains("Dear Inés,")
+                .contains("src=\"cid:" + picture + "~wide.480@famulus\"");
         Entity inline = related.get(1);
         assertThat(inline.getMimeType()).isEqualTo("image/png");
-        assertThat(inline.getHeader().getField("Content-ID").getBody()).isEqualTo("<" + picture + "@famulus>");
+        assertThat(inline.getHeader().getField("Content-ID").getBody()).isEqualTo("<" + picture + "~wide.480@famulus>");
         assertThat(ImageIO.read(((SingleBody) inline.getBody()).getInputStream())
                         .getWidth())
                 .isEqualTo(40);

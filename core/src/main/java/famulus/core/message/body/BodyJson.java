@@ -158,7 +158,10 @@ public final class BodyJson {
                                 "links",
                                 12,
                                 "link",
-                                link -> new Content.SocialLink(link.line("label", ""), link.line("address", ""))),
+                                link -> new Content.SocialLink(
+                                        link.line("label", ""),
+                                        link.line("address", ""),
+                                        link.oneOf("icon", Content.SocialIcon.class, Content.SocialIcon.NONE))),
                         align(part));
             case "signature" -> new Content.Signature();
             case "feed" ->
@@ -176,7 +179,24 @@ public final class BodyJson {
                 part.number("width", 8, 900, 240),
                 align(part),
                 part.line("description", ""),
-                part.line("link", ""));
+                part.line("link", ""),
+                part.has("retouching") ? retouching(part.part("retouching")) : Retouching.NONE);
+    }
+
+    private static Retouching retouching(JsonPart part) throws UnreadableBody {
+        Retouching read = new Retouching(
+                part.number("left", 0, 90, 0),
+                part.number("top", 0, 90, 0),
+                part.number("right", 0, 90, 0),
+                part.number("bottom", 0, 90, 0),
+                part.number("brightness", -100, 100, 0),
+                part.colour("tint", ""),
+                part.number("strength", 0, 100, 0));
+        int most = 100 - Retouching.LEAST_LEFT;
+        if (read.left() + read.right() > most || read.top() + read.bottom() > most) {
+            throw part.wrong("so much is cut off that less than a tenth of the picture is left.");
+        }
+        return read;
     }
 
     private static Content.Items items(JsonPart part) throws UnreadableBody {

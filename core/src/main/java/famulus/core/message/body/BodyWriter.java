@@ -87,9 +87,10 @@ final class BodyWriter {
             }
             case Content.SocialLinks links -> {
                 ArrayNode list = node.putArray("links");
-                links.links()
-                        .forEach(link ->
-                                list.addObject().put("label", link.label()).put("address", link.address()));
+                links.links().forEach(link -> {
+                    ObjectNode one = list.addObject().put("label", link.label()).put("address", link.address());
+                    word(one, "icon", link.icon(), Content.SocialIcon.NONE);
+                });
                 word(node, "align", links.align(), Align.START);
             }
             case Content.Signature signature -> {}
@@ -110,6 +111,25 @@ final class BodyWriter {
         word(node, "align", picture.align(), Align.START);
         text(node, "description", picture.description());
         text(node, "link", picture.link());
+        if (!picture.retouching().equals(Retouching.NONE)) {
+            retouching(node.putObject("retouching"), picture.retouching());
+        }
+    }
+
+    private static void retouching(ObjectNode node, Retouching retouching) {
+        number(node, "left", retouching.left());
+        number(node, "top", retouching.top());
+        number(node, "right", retouching.right());
+        number(node, "bottom", retouching.bottom());
+        number(node, "brightness", retouching.brightness());
+        text(node, "tint", retouching.tint());
+        number(node, "strength", retouching.strength());
+    }
+
+    private static void number(ObjectNode node, String name, int number) {
+        if (number != 0) {
+            node.put(name, number);
+        }
     }
 
     static void rich(ObjectNode into, String name, RichText text) {

@@ -38,8 +38,15 @@ public sealed interface Content {
      * @param width shown width in pixels, 8 to 900; a narrower column narrows it
      * @param description read out, and shown where pictures are blocked
      * @param link where it leads; empty for nowhere
+     * @param retouching what is cut off, and how its colours are changed
      */
-    record Picture(String picture, int width, Align align, String description, String link) implements Content {}
+    record Picture(String picture, int width, Align align, String description, String link, Retouching retouching)
+            implements Content {
+        /** A picture as it was brought in. */
+        public Picture(String picture, int width, Align align, String description, String link) {
+            this(picture, width, align, description, link, Retouching.NONE);
+        }
+    }
 
     /**
      * A link that looks like a button.
@@ -135,8 +142,24 @@ public sealed interface Content {
         }
     }
 
-    /** One of them: what it is called, and its address. */
-    record SocialLink(String label, String address) {}
+    /**
+     * One of them.
+     *
+     * @param label what it is called
+     * @param icon what is drawn before it
+     */
+    record SocialLink(String label, String address, SocialIcon icon) {}
+
+    /** What is drawn before a social link, by what it leads to. Ours, and of no service. */
+    enum SocialIcon {
+        NONE,
+        PERSON,
+        PEOPLE,
+        PICTURE,
+        FILM,
+        PAGE,
+        SHARE
+    }
 
     /** The bands it stands for; none for what is written in the block itself. */
     default List<Band> inside() {

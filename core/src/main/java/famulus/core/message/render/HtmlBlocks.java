@@ -7,6 +7,7 @@ import famulus.core.message.body.Block;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.Keys;
+import famulus.core.message.body.Retouching;
 import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Marks;
 import java.util.List;
@@ -152,21 +153,22 @@ final class HtmlBlocks {
         if (aligned) {
             html.open("div", "style", HtmlText.css(picture.align()));
         }
-        image(picture.picture(), words.text(Keys.description(id)), shown, words.address(Keys.link(id)), aligned);
+        PictureCopy copy = PictureCopy.shown(picture.picture(), picture.retouching(), shown);
+        image(copy, words.text(Keys.description(id)), shown, words.address(Keys.link(id)), aligned);
         if (aligned) {
             html.close("div");
         }
     }
 
-    private void image(String picture, String description, int width, String address, boolean inline) {
-        String source = picture.isEmpty() ? "" : message.pictures().apply(picture);
+    private void image(PictureCopy picture, String description, int width, String address, boolean inline) {
+        String source = picture.picture().isEmpty() ? "" : message.pictures().apply(picture.key());
         if (!address.isEmpty()) {
             html.open("a", "href", address, "style", "color:" + style.type().linkColour() + ";");
         }
         if (source.isEmpty()) {
             html.text(description);
         } else {
-            pictures.add(picture);
+            pictures.add(picture.key());
             html.raw("<img");
             attribute("src", source);
             attribute("width", String.valueOf(width));
@@ -271,7 +273,7 @@ final class HtmlBlocks {
             html.open("table", "role", "presentation", "style", "border-collapse:collapse;")
                     .raw("<tr>")
                     .open("td", "style", "vertical-align:top;padding:0 " + style.space() + "px 0 0;");
-            image(card.picture(), "", 72, "", false);
+            image(PictureCopy.shown(card.picture(), Retouching.NONE, 72), "", 72, "", false);
             html.raw("</td>").open("td", "style", "vertical-align:top;padding:0;");
         }
         html.open("p", "style", "margin:0 0 4px;font-weight:bold;");
@@ -294,7 +296,24 @@ final class HtmlBlocks {
         String address = words.address(Keys.link(id));
         String description = words.text(Keys.description(id));
         String picture = still.picture().isEmpty() ? Drawn.STILL : still.picture();
-        image(picture, description, Math.min(still.width(), width), address, false);
+        int shown = Math.min(still.width(), width);
+        image(PictureCopy.shown(picture, Retouching.NONE, shown), description, shown, address, false);
+    }
+
+    /** It says nothing that the words behind it do not say, so it is not read out. */
+    private void icon(Content.SocialIcon icon) {
+        if (icon == Content.SocialIcon.NONE) {
+            return;
+        }
+        String picture = Drawn.icon(icon);
+        pictures.add(picture);
+        html.raw("<img");
+        attribute("src", message.pictures().apply(picture));
+        attribute("width", "20");
+        attribute("height", "20");
+        attribute("alt", "");
+        attribute("style", "display:inline-block;width:20px;height:20px;border:0;vertical-align:middle;");
+        html.raw("> ");
     }
 
     private void social(String id, Content.SocialLinks links) {
@@ -309,6 +328,7 @@ final class HtmlBlocks {
                 html.raw(" &nbsp;·&nbsp; ");
             }
             first = false;
+            icon(links.links().get(i).icon());
             words.inlines(Keys.fact(id, i), Marks.NONE, address).forEach(text::inline);
         }
         html.close("p");

@@ -63,13 +63,28 @@ final class RandomBody {
                 new Content.OwnHtml("<style>p{color:red}</style><p title='{person.first_name}'>" + text() + "</p>\n");
             case 10 ->
                 new Content.SocialLinks(
-                        List.of(new Content.SocialLink("Web", "https://brindlewing.example/")), one(Align.values()));
+                        List.of(new Content.SocialLink(
+                                "Web", "https://brindlewing.example/", one(Content.SocialIcon.values()))),
+                        one(Align.values()));
             default -> new Content.Signature();
         };
     }
 
+    private Retouching retouching() {
+        return random.nextInt(3) > 0
+                ? Retouching.NONE
+                : new Retouching(
+                        random.nextInt(40),
+                        random.nextInt(40),
+                        random.nextInt(40),
+                        random.nextInt(40),
+                        random.nextInt(201) - 100,
+                        random.nextBoolean() ? "" : "#3c5b82",
+                        random.nextInt(101));
+    }
+
     private Content.Picture picture() {
-        return new Content.Picture("bee", 8 + random.nextInt(800), one(Align.values()), text(), "");
+        return new Content.Picture("bee", 8 + random.nextInt(800), one(Align.values()), text(), "", retouching());
     }
 
     private RichText rich() {

@@ -19,6 +19,7 @@ import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.Look;
 import famulus.core.message.body.Mode;
+import famulus.core.message.body.Retouching;
 import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Kind;
 import famulus.core.message.body.RichText.Marks;
@@ -97,6 +98,32 @@ class RendererTest {
                 .contains("alt=\"&lt;script&gt;alert(1)&lt;/script&gt; &amp; &quot;Co&quot;\"")
                 .doesNotContain("<script");
         assertThat(rendering.text()).contains("Dear <script>alert(1)</script> & \"Co\"");
+    }
+
+    @Test
+    void aPictureIsShownAsItsBlockCutsAndColoursIt() {
+        Retouching retouching = new Retouching(10, 0, 0, 5, 15, "", 0);
+        Content.Picture bee = new Content.Picture("bee", 200, Align.START, "A bee", "", retouching);
+        Rendering whole = designed(Block.of("p", bee));
+        assertThat(whole.html()).contains("src=\"cid:bee~cut.10.0.0.5~light.15~wide.480\" width=\"200\"");
+        assertThat(whole.pictures()).containsExactly("bee~cut.10.0.0.5~light.15~wide.480");
+        Rendering beside = designed(Block.of("p", new Content.Pairing(bee, RichText.plain("Bees"), false, 50)));
+        assertThat(beside.pictures()).containsExactly("bee~cut.10.0.0.5~light.15~wide.480");
+    }
+
+    @Test
+    void anIconStandsBeforeASocialLinkAndIsNotReadOut() {
+        Block links = Block.of(
+                "s",
+                new Content.SocialLinks(
+                        List.of(
+                                new Content.SocialLink("Films", "https://films.example/", Content.SocialIcon.FILM),
+                                new Content.SocialLink("Web", "https://web.example/", Content.SocialIcon.NONE)),
+                        Align.START));
+        Rendering rendering = designed(links);
+        assertThat(rendering.pictures()).containsExactly("drawn-icon-film");
+        assertThat(rendering.html()).containsOnlyOnce("<img").contains("src=\"cid:drawn-icon-film\"", "alt=\"\"");
+        assertThat(rendering.text()).contains("Films").doesNotContain("icon");
     }
 
     @Test
