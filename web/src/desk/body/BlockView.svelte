@@ -166,10 +166,10 @@
 
 <style>
   .icon {
-    float: left;
+    float: right;
     width: 20px;
     height: 20px;
-    margin: 2px 6px 0 0;
+    margin: 2px 6px 0;
   }
 
   .picture {

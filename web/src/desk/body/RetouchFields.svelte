@@ -31,7 +31,7 @@
 
 <CutFrame {picture} {retouching} onchange={put} />
 <fieldset>
-  <legend>Cut off, %</legend>
+  <legend>Cut, %</legend>
   {#each SIDES as side (side)}
     <label
       >{WORDS[side]}
@@ -99,7 +99,7 @@
   fieldset {
     display: flex;
     flex-wrap: wrap;
-    gap: 4px 10px;
+    gap: 4px 9px;
     align-items: center;
     min-width: 0;
     margin: 0 0 6px;
@@ -110,7 +110,6 @@
   /* In line with what it stands before, so that the slip stays short. */
   legend {
     float: left;
-    min-width: 72px;
   }
 
   legend,
@@ -136,7 +135,7 @@
   }
 
   input[type='number'] {
-    width: 58px;
+    width: 48px;
     padding: 2px 5px;
   }
 
