@@ -6,6 +6,7 @@
   import Field from '../ui/Field.svelte';
   import MessageFrame from '../ui/MessageFrame.svelte';
   import Ways from '../ui/Ways.svelte';
+  import NamedColleagues from './NamedColleagues.svelte';
   import { notify } from '../ui/notices.svelte';
 
   /** The house styles; the one that is open with what a change of it does to the templates that have it. */
@@ -36,7 +37,10 @@
   let timer: ReturnType<typeof setTimeout>;
 
   const open = $derived(styles.find((one) => one.id === at) ?? styles[0]);
-  const mayChange = ['KEEPER', 'ADMINISTRATOR'].includes(me().role);
+  /** Keepers and administrators also add styles, choose the usual one, and name who else changes one. */
+  const keeper = ['KEEPER', 'ADMINISTRATOR'].includes(me().role);
+  const mayChange = $derived(open?.mayChange ?? false);
+  let naming = $state<HTMLElement | null>(null);
   const changed = $derived(
     !!look && !!open && JSON.stringify(look) !== JSON.stringify(JSON.parse(open.look)),
   );
@@ -240,11 +244,17 @@
         <p class="ways">
           <Button main type="submit" disabled={!changed}>Keep</Button>
           {#if changed}<Button quiet onclick={() => show(open)}>Leave as it was</Button>{/if}
-          <Button quiet onclick={() => void another()}>Copy</Button>
-          {#if !open.usual}<Button quiet onclick={() => void makeUsual()}>Make it the usual one</Button>{/if}
+          {#if keeper}
+            <Button quiet onclick={() => void another()}>Copy</Button>
+            {#if !open.usual}<Button quiet onclick={() => void makeUsual()}>Make it the usual one</Button
+              >{/if}
+            <Button quiet onclick={(event: MouseEvent) => (naming = event.currentTarget as HTMLElement)}
+              >Who may change it{open.named.length ? ` (${open.named.length} named)` : ''}</Button
+            >
+          {/if}
         </p>
       {:else}
-        <p class="remark">Keepers and administrators change house styles.</p>
+        <p class="remark">Keepers, administrators and those they name change this house style.</p>
       {/if}
     </form>
     <section aria-label="What it does">
@@ -278,6 +288,14 @@
     </section>
   {/if}
 </div>
+{#if naming && open}
+  <NamedColleagues
+    style={open}
+    anchor={naming}
+    onnamed={(named) => (styles = styles.map((one) => (one.id === open.id ? { ...one, named } : one)))}
+    onclose={() => (naming = null)}
+  />
+{/if}
 
 <style>
   .three {

@@ -102,6 +102,7 @@ public abstract class ServerTest {
                 + " (select kind, name from field_definition where column_name is null and not computed)");
         sql.execute(
                 "delete from field_definition where column_name is null and not computed or section = 'House facts'");
+        sql.execute("delete from house_style_named");
         sql.execute("delete from house_style where name <> 'Plain'");
         sql.execute("update house_style set usual = true, version = 1");
         sql.execute("update field_catalogue set revision = revision + 1");

@@ -40,7 +40,13 @@ class CupboardController {
         this.pictures = pictures;
     }
 
-    /** A house style; {@code look} is JSON, see docs/house-style.schema.json. */
+    /**
+     * A house style.
+     *
+     * @param look JSON, see docs/house-style.schema.json
+     * @param mayChange whether whoever asks may change it
+     * @param named who may besides keepers and administrators
+     */
     record ShownStyle(
             UUID id,
             String name,
@@ -48,7 +54,11 @@ class CupboardController {
             int version,
             String look,
             List<String> headers,
-            List<String> footers) {}
+            List<String> footers,
+            boolean mayChange,
+            List<UUID> named) {}
+
+    record NamedColleagues(List<UUID> named) {}
 
     record ChangedStyle(int version, String look) {}
 
@@ -58,22 +68,27 @@ class CupboardController {
 
     @GetMapping("/house-styles")
     List<ShownStyle> styles(Colleague asking) {
-        return styles.all().stream().map(CupboardController::shown).toList();
+        return styles.all().stream().map(one -> shown(one, asking)).toList();
     }
 
     @PostMapping("/house-styles")
     ShownStyle add(Colleague asking, @RequestBody NewStyle style) {
-        return shown(styles.add(style.look(), asking));
+        return shown(styles.add(style.look(), asking), asking);
     }
 
     @PutMapping("/house-styles/{id}")
     ShownStyle change(Colleague asking, @PathVariable UUID id, @RequestBody ChangedStyle changed) {
-        return shown(styles.change(id, changed.version(), changed.look(), asking));
+        return shown(styles.change(id, changed.version(), changed.look(), asking), asking);
     }
 
     @PostMapping("/house-styles/{id}/usual")
     void makeUsual(Colleague asking, @PathVariable UUID id) {
         styles.makeUsual(id, asking);
+    }
+
+    @PutMapping("/house-styles/{id}/named")
+    void name(Colleague asking, @PathVariable UUID id, @RequestBody NamedColleagues named) {
+        styles.name(id, named.named(), asking);
     }
 
     @GetMapping("/house-styles/{id}/using")
@@ -141,7 +156,7 @@ class CupboardController {
         files.delete(id, asking);
     }
 
-    private static ShownStyle shown(KeptStyle kept) {
+    private ShownStyle shown(KeptStyle kept, Colleague asking) {
         return new ShownStyle(
                 kept.id(),
                 kept.style().name(),
@@ -149,6 +164,8 @@ class CupboardController {
                 kept.version(),
                 HouseStyleJson.write(kept.style()),
                 kept.style().headers().stream().map(one -> one.name()).toList(),
-                kept.style().footers().stream().map(one -> one.name()).toList());
+                kept.style().footers().stream().map(one -> one.name()).toList(),
+                styles.mayChange(kept.id(), asking),
+                styles.named(kept.id()));
     }
 }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -39,6 +40,18 @@ interface HouseStyleMapper {
             where id = #{s.id} and version = #{s.version}
             """)
     int update(@Param("s") StyleRow style, @Param("by") UUID by);
+
+    /** Somebody who may change a style, whatever their role. */
+    record NamedRow(UUID houseStyleId, UUID colleagueId) {}
+
+    @Select("select house_style_id, colleague_id from house_style_named order by house_style_id, colleague_id")
+    List<NamedRow> named();
+
+    @Delete("delete from house_style_named where house_style_id = #{id}")
+    void clearNamed(UUID id);
+
+    @Insert("insert into house_style_named (house_style_id, colleague_id) values (#{id}, #{colleague})")
+    void insertNamed(@Param("id") UUID id, @Param("colleague") UUID colleague);
 
     @Update("update house_style set usual = (id = #{id})")
     void makeUsual(UUID id);

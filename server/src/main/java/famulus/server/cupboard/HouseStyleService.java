@@ -17,11 +17,14 @@ import famulus.server.platform.Refusal;
 import famulus.server.platform.Revisions;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
+import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,6 +37,7 @@ public class HouseStyleService {
     private final HouseStyleMapper mapper;
     private final KeptTexts texts;
     private final FeedService feeds;
+    private final TeamService team;
     private final Ids ids;
     private final Clock clock;
     private final Events events;
@@ -44,12 +48,14 @@ public class HouseStyleService {
             HouseStyleMapper mapper,
             KeptTexts texts,
             FeedService feeds,
+            TeamService team,
             Ids ids,
             Clock clock,
             Events events,
             Revisions revisions) {
         this.texts = texts;
         this.feeds = feeds;
+        this.team = team;
         this.mapper = mapper;
         this.ids = ids;
         this.clock = clock;
@@ -147,7 +153,9 @@ public class HouseStyleService {
      */
     @Transactional
     public KeptStyle change(UUID id, int version, String look, Colleague by) {
-        mustBeKeeper(by);
+        if (!mayChange(id, by)) {
+            throw Refusal.forbidden("Only keepers, administrators and those named for it change this house style.");
+        }
         KeptStyle before = get(id);
         HouseStyle style = read(look);
         try {
@@ -159,6 +167,33 @@ public class HouseStyleService {
         }
         changed(id);
         return get(id);
+    }
+
+    /** Whether somebody may change a style: by their role, or because they are named for it. */
+    public boolean mayChange(UUID id, Colleague asking) {
+        return asking.is(Role.KEEPER, Role.ADMINISTRATOR) || named(id).contains(asking.id());
+    }
+
+    /** Those who may change a style besides keepers and administrators. */
+    public List<UUID> named(UUID id) {
+        return mapper.named().stream()
+                .filter(row -> row.houseStyleId().equals(id))
+                .map(HouseStyleMapper.NamedRow::colleagueId)
+                .toList();
+    }
+
+    /** Names those who may change a style besides keepers and administrators; others may no longer. */
+    @Transactional
+    public void name(UUID id, List<UUID> colleagues, Colleague by) {
+        mustBeKeeper(by);
+        get(id);
+        Set<UUID> known = team.all().stream().map(Colleague::id).collect(Collectors.toSet());
+        if (colleagues == null || !known.containsAll(colleagues)) {
+            throw Refusal.field("named", "One of them is not in the team.");
+        }
+        mapper.clearNamed(id);
+        Set.copyOf(colleagues).forEach(colleague -> mapper.insertNamed(id, colleague));
+        events.tell("house-style", id.toString());
     }
 
     /** Makes a style the one of all templates that name none. */

@@ -8,6 +8,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import javax.imageio.ImageIO;
@@ -207,5 +208,34 @@ class CupboardTest extends ServerTest {
                 .isTrue();
         assertThat(sql.queryForObject("select category from picture", String.class))
                 .isEqualTo("Season");
+    }
+
+    @Test
+    void thoseNamedForAHouseStyleMayChangeItAndNoOther() throws Exception {
+        JsonNode plain = done("GET", "/api/cupboard/house-styles", null, dov).get(0);
+        String address = "/api/cupboard/house-styles/" + plain.get("id").asString();
+        Map<String, Object> same =
+                Map.of("version", 1, "look", plain.get("look").asString());
+        assertThat(plain.get("mayChange").asBoolean()).isFalse();
+        assertThat(done("PUT", address, same, dov).get("detail").asString()).contains("those named for it");
+        assertThat(done("PUT", address + "/named", Map.of("named", List.of(dov.id())), dov)
+                        .get("status")
+                        .asInt())
+                .isEqualTo(403);
+        done("PUT", address + "/named", Map.of("named", List.of(dov.id(), dov.id())), oriel);
+        assertThat(done("GET", "/api/cupboard/house-styles", null, dov)
+                        .get(0)
+                        .get("mayChange")
+                        .asBoolean())
+                .isTrue();
+        assertThat(done("PUT", address, same, dov).get("version").asInt()).isEqualTo(2);
+        assertThat(done("POST", address + "/usual", null, dov).get("status").asInt())
+                .isEqualTo(403);
+        assertThat(done("PUT", address + "/named", Map.of("named", List.of(java.util.UUID.randomUUID())), oriel)
+                        .get("fields")
+                        .has("named"))
+                .isTrue();
+        done("PUT", address + "/named", Map.of("named", List.of()), oriel);
+        assertThat(done("PUT", address, same, dov).get("status").asInt()).isEqualTo(403);
     }
 }

@@ -44,6 +44,7 @@ class EveryEndpointTest extends ServerTest {
             "POST /api/cupboard/house-styles",
             "PUT /api/cupboard/house-styles/{id}",
             "POST /api/cupboard/house-styles/{id}/usual",
+            "PUT /api/cupboard/house-styles/{id}/named",
             "DELETE /api/cupboard/pictures/{id}",
             "DELETE /api/cupboard/files/{id}",
             "POST /api/cupboard/feeds/{id}/read",
@@ -94,6 +95,7 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("PUT /api/fields/{kind}/{name}", "{\"label\": \"L\", \"inList\": true, \"choices\": []}"),
             Map.entry("PUT /api/cupboard/house-styles/{id}", "{\"version\": 1, \"look\": \"\"}"),
             Map.entry("POST /api/cupboard/house-styles", "{\"look\": \"\"}"),
+            Map.entry("PUT /api/cupboard/house-styles/{id}/named", "{\"named\": []}"),
             Map.entry("PUT /api/house/holidays/{country}", "[]"),
             Map.entry(
                     "PUT /api/house/salutations/{language}",
