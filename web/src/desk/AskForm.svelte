@@ -15,9 +15,23 @@
     ondone: () => void;
   } = $props();
 
+  /** In milliseconds. */
+  const PAUSE = 150;
   const id = $props.id();
   const open = $derived(asks.filter((one) => !(answers[one.hint] ?? '').trim()).length);
   let form = $state<HTMLElement>();
+
+  let timer: ReturnType<typeof setTimeout>;
+
+  /** The message follows while one types, a moment after each letter, and at once when the place is left. */
+  function typed(hint: string, text: string, wait: number) {
+    clearTimeout(timer);
+    if (text === (answers[hint] ?? '')) return;
+    if (wait) timer = setTimeout(() => onanswer(hint, text), wait);
+    else onanswer(hint, text);
+  }
+
+  $effect(() => () => clearTimeout(timer));
 
   $effect(() => {
     form?.querySelector<HTMLElement>('textarea')?.focus();
@@ -46,7 +60,8 @@
       rows="1"
       maxlength="4000"
       value={answers[one.hint] ?? ''}
-      onchange={(event) => onanswer(one.hint, event.currentTarget.value)}
+      oninput={(event) => typed(one.hint, event.currentTarget.value, PAUSE)}
+      onchange={(event) => typed(one.hint, event.currentTarget.value, 0)}
       onkeydown={(event) => onkeydown(event, i)}></textarea>
   {/each}
 </section>

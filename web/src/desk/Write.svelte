@@ -218,11 +218,17 @@
   }
 
   /** What was put in stands in the message at once; what was put in before gives way. */
+  /** What is asked is answered letter by letter; only the message with the newest answer is shown. */
+  let answering = 0;
+
   async function answer(hint: string, typed: string) {
-    const earlier = answers;
+    const mine = ++answering;
     answers = { ...answers, [hint]: typed };
+    keep();
     try {
       const fresh = await request();
+      if (mine !== answering) return;
+      wrong = '';
       take(fresh);
       if (subject?.changed() || body?.changed()) {
         subject?.answer(hint, fresh.proof.subject.pieces);
@@ -233,8 +239,7 @@
       }
       keep();
     } catch (failure) {
-      answers = earlier;
-      wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+      if (mine === answering) wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
     }
   }
 
