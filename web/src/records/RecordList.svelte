@@ -41,12 +41,31 @@
   let email = $state('');
   let wrong = $state<Record<string, string>>({});
 
+  /** Whether the cursor goes to the first line as soon as what is looked for has been found. */
+  let into = false;
+
   function find() {
     clearTimeout(timer);
-    timer = setTimeout(() => {
-      if (typed) searchParams.set('find', typed);
-      else searchParams.delete('find');
-    }, 150);
+    into = false;
+    timer = setTimeout(look, 150);
+  }
+
+  function look() {
+    if (typed) searchParams.set('find', typed);
+    else searchParams.delete('find');
+  }
+
+  function goInto() {
+    clearTimeout(timer);
+    into = true;
+    if (typed === search && total !== null) toFirst();
+    else look();
+  }
+
+  function toFirst() {
+    if (!into) return;
+    into = false;
+    document.querySelector<HTMLElement>('[data-at="0"] a')?.focus();
   }
 
   async function load(from: number, most: number) {
@@ -97,7 +116,7 @@
     {/if}
   {/snippet}
   {#snippet actions()}
-    <Find label="Find in this list" bind:value={typed} onfind={find} />
+    <Find label="Find in this list" bind:value={typed} onfind={find} oninto={goInto} />
     <Button bind:element={opener} onclick={begin}>New {kind}</Button>
   {/snippet}
   {#snippet foot()}
@@ -106,15 +125,19 @@
     >
     <span class="keys">↑ ↓ walk · / find · ? keys</span>
   {/snippet}
-  <Ledger
-    label={`${kind}s`}
-    address={(id) => recordAddress(kind, id)}
-    {load}
-    reload={`${kind} ${search} ${sort} ${descending}`}
-    {sort}
-    {descending}
-    onsort={sortBy}
-  />
+  <!-- Lines of one kind are never shown as those of another. -->
+  {#key kind}
+    <Ledger
+      label={`${kind}s`}
+      address={(id) => recordAddress(kind, id)}
+      {load}
+      onread={toFirst}
+      reload={`${kind} ${search} ${sort} ${descending}`}
+      {sort}
+      {descending}
+      onsort={sortBy}
+    />
+  {/key}
 </Page>
 {#if adding}
   <Slip title="New {kind}" anchor={opener} placement="bottom-end" onclose={() => (adding = false)}>

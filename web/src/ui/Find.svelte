@@ -4,14 +4,29 @@
     label,
     value = $bindable(''),
     onfind,
+    oninto,
   }: {
     label: string;
     value?: string;
     onfind: () => void;
+    /** Brings the cursor from here to the first line of the list: with the arrow down, or Enter. */
+    oninto?: () => void;
   } = $props();
 </script>
 
-<input data-finder type="search" placeholder="{label}  /" aria-label={label} bind:value oninput={onfind} />
+<input
+  data-finder
+  type="search"
+  placeholder="{label}  /"
+  aria-label={label}
+  bind:value
+  oninput={onfind}
+  onkeydown={(event) => {
+    if (!oninto || !['ArrowDown', 'Enter'].includes(event.key)) return;
+    event.preventDefault();
+    oninto();
+  }}
+/>
 
 <style>
   input {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { tick } from 'svelte';
+
   /**
    * A list of any length, one line a record: sorted by pressing a column's name, read a window at a time while one
    * scrolls, walked with the arrow keys.
@@ -22,6 +24,7 @@
     label,
     address,
     load,
+    onread,
     reload,
     sort,
     descending,
@@ -30,6 +33,8 @@
     label: string;
     address: (id: string) => string;
     load: (from: number, most: number) => Promise<Window>;
+    /** Told when the first lines are there. */
+    onread?: () => void;
     /** Changes whenever the lines have to be read again from the start. */
     reload: string;
     sort: string;
@@ -48,6 +53,8 @@
   let top = $state(0);
   let viewport = $state(600);
   let run = 0;
+  /** The run whose lines are shown. */
+  let filled = 0;
   const asked = new Set<number>();
 
   const first = $derived(Math.max(0, Math.floor(top / height) - 8));
@@ -61,10 +68,16 @@
     try {
       const window = await load(part * chunk, chunk);
       if (mine !== run) return;
+      // What was there stays to be read until something else is.
+      if (filled !== mine) {
+        lines = {};
+        filled = mine;
+      }
       total = window.total;
       columns = window.columns;
       window.lines.forEach((line, i) => (lines[part * chunk + i] = line));
       failed = '';
+      if (part === 0 && onread) void tick().then(onread);
     } catch (failure) {
       if (mine === run) failed = failure instanceof Error ? failure.message : '';
       asked.delete(part);
@@ -78,7 +91,6 @@
     void reload;
     run++;
     asked.clear();
-    lines = {};
     if (body) body.scrollTop = 0;
     top = 0;
     void read(0, run);

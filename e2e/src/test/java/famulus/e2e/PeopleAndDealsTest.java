@@ -33,6 +33,23 @@ class PeopleAndDealsTest extends BrowserTest {
     }
 
     @Test
+    void somebodyIsFoundAndOpenedWithoutTheMouse() {
+        Page page = openAs("Signe", "/people/contacts");
+        assertThat(page.getByText("240 contacts")).isVisible();
+        page.keyboard().press("/");
+        page.keyboard().type("okafor larkfield");
+        page.keyboard().press("Enter");
+        assertThat(link(page, "Ines Okafor-Brandt")).isFocused();
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Ines Okafor-Brandt")))
+                .isVisible();
+        page.goBack();
+        page.keyboard().press("/");
+        page.keyboard().press("ArrowDown");
+        assertThat(link(page, "Ines Okafor-Brandt")).isFocused();
+    }
+
+    @Test
     void theArrowKeysWalkTheLines() {
         Page page = openAs("Signe", "/deals");
         Locator first = page.locator("[data-at='0'] a");
