@@ -125,8 +125,16 @@ class DesignTest extends BrowserTest {
         assertThat(button(page, "before")).isHidden();
 
         Page agent = openAs("Signe", "/cupboard/house-styles");
-        assertThat(agent.getByText("Keepers and administrators change house styles."))
+        assertThat(agent.getByText("Keepers, administrators and those they name change this house style."))
                 .isVisible();
+        assertThat(button(agent, "Copy")).isHidden();
+
+        button(page, "Who may change it").click();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Signe Halloran")))
+                .check();
+        assertThat(button(page, "Who may change it (1 named)")).isVisible();
+        agent.reload();
+        assertThat(button(agent, "Keep")).isVisible();
         assertThat(button(agent, "Copy")).isHidden();
     }
 }
