@@ -13,12 +13,13 @@
   import Route from './Route.svelte';
   import TemplateChooser from './TemplateChooser.svelte';
   import { draftKey, dropDraft, keepDraft, readDraft } from './keptDrafts';
-  import type { Piece } from './messageText';
+  import { wordsOnly, type Piece } from './messageText';
 
   /** Writing to a record: choose a template, change words for this message only, send. */
   let {
     page,
     contacts,
+    after = null,
     onclose,
     onsent,
     onused,
@@ -27,6 +28,8 @@
     page: Schemas['RecordPage'];
     /** On a deal's page: who can be written to. */
     contacts: Schemas['RelatedLine'][];
+    /** The message to the same person that this one follows, in one conversation. */
+    after?: { id: string; subject: string } | null;
     onclose: () => void;
     onsent: () => void;
     onused: (paths: string[]) => void;
@@ -40,6 +43,7 @@
     deal: string | null;
     address: string;
     sender: string;
+    after?: { id: string; subject: string } | null;
     chosen: Record<string, string>;
     answers?: Record<string, string>;
     subject: unknown;
@@ -47,7 +51,10 @@
   }
 
   const key = untrack(() => draftKey(page.kind, page.id));
-  const before = readDraft<Kept>(key);
+  // A follow-up begins anew, unless it is the one that was being written.
+  const found = readDraft<Kept>(key);
+  const asked = untrack(() => after);
+  const before = asked && found?.after?.id !== asked.id ? null : found;
   const onDeal = untrack(() => page.kind === 'deal');
   const kind = untrack(() => (onDeal ? 'contact' : (page.kind as 'contact' | 'lead')));
 
@@ -57,6 +64,7 @@
   let deal = $state<string | null>(before?.deal ?? untrack(() => (onDeal ? page.id : null)));
   let address = $state(before?.address ?? '');
   let sender = $state(before?.sender ?? '');
+  let follows = $state(before ? (before.after ?? null) : asked);
   let chosen = $state<Record<string, string>>(before?.chosen ?? {});
   let answers = $state<Record<string, string>>(before?.answers ?? {});
   let message = $state<Schemas['BegunMessage'] | null>(null);
@@ -104,7 +112,7 @@
       const first = message === null;
       take(fresh);
       if (!first) {
-        subject?.begin(fresh.proof.subject.pieces);
+        subject?.begin(opening(fresh));
         body?.begin(fresh.proof.body.pieces);
       }
       await tick();
@@ -138,6 +146,13 @@
     if (!message?.proof.rendering) return null;
     const piece = message.proof.body.pieces.find((one) => ['GAP', 'ASKED', 'BROKEN'].includes(one.origin));
     return piece && sendButton ? { piece: piece as Piece, anchor: sendButton as HTMLElement } : null;
+  }
+
+  /** The subject to begin with: a conversation keeps its own. */
+  function opening(fresh: Schemas['BegunMessage']): Piece[] {
+    const pieces = fresh.proof.subject.pieces;
+    if (!follows) return pieces;
+    return [wordsOnly(`Re: ${follows.subject.replace(/^\s*(re|aw)\s*:\s*/i, '')}`)];
   }
 
   function take(fresh: Schemas['BegunMessage']) {
@@ -179,6 +194,7 @@
       deal,
       address,
       sender,
+      after: follows,
       chosen,
       answers,
       subject: subject?.toKeep(),
@@ -201,7 +217,7 @@
   async function refill() {
     const fresh = await request();
     take(fresh);
-    subject?.fill(fresh.proof.subject.pieces);
+    if (!follows) subject?.fill(fresh.proof.subject.pieces);
     body?.fill(fresh.proof.body.pieces);
     keep();
   }
@@ -231,10 +247,10 @@
       wrong = '';
       take(fresh);
       if (subject?.changed() || body?.changed()) {
-        subject?.answer(hint, fresh.proof.subject.pieces);
+        if (!follows) subject?.answer(hint, fresh.proof.subject.pieces);
         body?.answer(hint, fresh.proof.body.pieces);
       } else {
-        subject?.begin(fresh.proof.subject.pieces);
+        subject?.begin(opening(fresh));
         body?.begin(fresh.proof.body.pieces);
       }
       keep();
@@ -266,6 +282,7 @@
           deal,
           address: address || null,
           sender: sender || null,
+          after: follows?.id ?? null,
           chosen,
           answers,
           subject: subject!.runs(),
@@ -283,6 +300,14 @@
     } finally {
       sending = false;
     }
+  }
+
+  /** Leaves the conversation; the subject is the template's again, unless it was changed. */
+  function alone() {
+    const changed = subject?.changed();
+    follows = null;
+    if (!changed && message) subject?.begin(message.proof.subject.pieces);
+    if (message) keep();
   }
 
   function discard() {
@@ -321,6 +346,12 @@
 </script>
 
 <section class="write" aria-label="Write">
+  {#if follows}
+    <p class="follows">
+      Follows “{follows.subject}”, in the same conversation.
+      <Button quiet onclick={alone}>Let it stand alone</Button>
+    </p>
+  {/if}
   {#if !message && !before}
     <TemplateChooser {about} onchoose={(one) => void begin(one)} {onclose} />
   {:else if message}
@@ -338,7 +369,7 @@
           <MessageField
             bind:this={subject}
             label="Subject of this message"
-            pieces={untrack(() => message!.proof.subject.pieces)}
+            pieces={untrack(() => opening(message!))}
             kept={before?.subject}
             oneLine
             onchange={keep}
@@ -424,6 +455,11 @@
 <style>
   .write {
     margin-bottom: 16px;
+  }
+
+  .follows {
+    margin-bottom: 6px;
+    color: var(--ink-soft);
   }
 
   .mail {

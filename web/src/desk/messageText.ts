@@ -5,6 +5,25 @@ import type { Schemas } from '../api/client';
 export type Piece = Schemas['ShownPiece'];
 export type Run = Schemas['Run'];
 
+/** Words that come from no field. */
+export function wordsOnly(text: string): Piece {
+  return {
+    text,
+    origin: 'WRITTEN',
+    source: '',
+    label: '',
+    path: '',
+    stored: '',
+    written: '',
+    format: '',
+    fallback: 0,
+    type: 'TEXT',
+    place: null,
+    start: 0,
+    end: 0,
+  };
+}
+
 /**
  * One message, merged and open for change: text that remembers which value it came from for as long as it is left as
  * it was, words written for this message only, and gaps still to be filled.

@@ -2,6 +2,7 @@
   import { route } from '../app/router';
   import Page from '../ui/Page.svelte';
   import Parts from '../ui/Parts.svelte';
+  import Counting from './Counting.svelte';
   import Facts from './HouseFacts.svelte';
   import Fields from './Fields.svelte';
   import Holidays from './Holidays.svelte';
@@ -13,6 +14,7 @@
     ['salutations', 'Salutations', Salutations],
     ['holidays', 'Holidays', Holidays],
     ['fields', 'Fields', Fields],
+    ['counting', 'Opens and clicks', Counting],
   ] as const;
   const part = $derived(String((route.params as Record<string, string>).part ?? 'facts'));
   const shown = $derived(parts.find(([code]) => code === part) ?? parts[0]);

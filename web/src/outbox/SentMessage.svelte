@@ -1,11 +1,20 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
+  import Button from '../ui/Button.svelte';
+  import { dayAndTime } from '../ui/when';
   import MailReading from './MailReading.svelte';
 
-  /** A message exactly as it was sent. */
-  let { id }: { id: string } = $props();
+  /** A message exactly as it was sent, with what became of it. */
+  let { id, onfollow }: { id: string; onfollow?: (subject: string) => void } = $props();
   let message = $state<Schemas['SentMessage'] | null>(null);
   let failed = $state('');
+
+  const became: Record<Schemas['Became']['kind'], string> = {
+    OPENED: 'opened',
+    CLICKED: 'clicked',
+    UNSUBSCRIBED: 'wants no rounds since this message',
+    CAME_BACK: 'wants rounds again',
+  };
 
   $effect(() => {
     ask('get', '/api/messages/{id}', { params: { id } })
@@ -22,11 +31,44 @@
   {#if message.maybeRepeated}
     <p class="answer">It may have arrived twice: the mail server’s first answer was lost.</p>
   {/if}
+  {#if message.became.length}
+    <ul aria-label="What became of it">
+      {#each message.became as one, i (i)}
+        <li class:machine={one.byMachine}>
+          <time datetime={one.at}>{dayAndTime(one.at)}</time>
+          {one.byMachine
+            ? `${one.kind === 'CLICKED' ? 'a link followed' : 'fetched'} by a machine, not counted`
+            : became[one.kind]}
+          {#if one.address}<span class="link">{one.address}</span>{/if}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  {#if onfollow && message.state !== 'REFUSED'}
+    <Button quiet onclick={() => onfollow(message!.read.subject)}>Follow this up</Button>
+  {/if}
 {/if}
 
 <style>
   .answer {
     margin-top: 6px;
     color: var(--query);
+  }
+
+  ul {
+    margin: 6px 0 2px;
+    padding: 0;
+    list-style: none;
+    font-size: 12.5px;
+  }
+
+  li.machine,
+  time,
+  .link {
+    color: var(--ink-soft);
+  }
+
+  .link {
+    overflow-wrap: anywhere;
   }
 </style>

@@ -24,6 +24,8 @@
   let page = $state<RecordPage | null>(null);
   let failed = $state('');
   let writing = $state(false);
+  /** The message that the one being written follows. */
+  let after = $state<{ id: string; subject: string } | null>(null);
   /** The fields the message being written takes its values from. */
   let used = $state<string[]>([]);
 
@@ -40,11 +42,18 @@
     }
   }
 
+  function stopWriting() {
+    writing = false;
+    after = null;
+    used = [];
+  }
+
   $effect(() => {
     void kind;
     void id;
     page = null;
     used = [];
+    after = null;
     writing = hasDraft(draftKey(kind, id));
     void read();
   });
@@ -89,24 +98,31 @@
       <section class="said" aria-label="Correspondence">
         {#if writing && canWrite}
           {#await import('../desk/Write.svelte') then { default: Write }}
-            <Write
-              {page}
-              {contacts}
-              onclose={() => {
-                writing = false;
-                used = [];
-              }}
-              onsent={() => {
-                writing = false;
-                used = [];
-                void read();
-              }}
-              onused={(paths) => (used = paths)}
-              onfilled={() => void read()}
-            />
+            {#key after?.id}<Write
+                {page}
+                {contacts}
+                {after}
+                onclose={stopWriting}
+                onsent={() => {
+                  stopWriting();
+                  void read();
+                }}
+                onused={(paths) => (used = paths)}
+                onfilled={() => void read()}
+              />{/key}
           {/await}
         {/if}
-        <Said {page} onchanged={() => void read()} />
+        {#if page.wantsNoRounds}
+          <p class="rounds">Wants no rounds. A message of one’s own may still go.</p>
+        {/if}
+        <Said
+          {page}
+          onchanged={() => void read()}
+          onfollow={(id, subject) => {
+            after = { id, subject };
+            writing = true;
+          }}
+        />
       </section>
       <aside class="facts" aria-label="Facts">
         <Facts {page} {used} onchanged={(next) => (page = next)} />
@@ -120,6 +136,11 @@
 </Page>
 
 <style>
+  .rounds {
+    margin-bottom: 8px;
+    color: var(--query);
+  }
+
   .key {
     opacity: 0.8;
   }

@@ -4,11 +4,21 @@
   import Field from '../ui/Field.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
-  import { day } from '../ui/when';
+  import { day, dayAndTime } from '../ui/when';
   import SentMessage from '../outbox/SentMessage.svelte';
 
   /** What was said, newest first, and the ways to note what was said elsewhere. */
-  let { page, onchanged }: { page: Schemas['RecordPage']; onchanged: () => void } = $props();
+  let {
+    page,
+    onchanged,
+    onfollow,
+  }: {
+    page: Schemas['RecordPage'];
+    onchanged: () => void;
+    /** Writes the next message of a conversation. */
+    onfollow: (id: string, subject: string) => void;
+  } = $props();
+  const person = $derived(page.kind === 'contact' || page.kind === 'lead');
 
   type Kind = Schemas['NewEntry']['kind'];
   const titles: Record<Kind, string> = {
@@ -64,6 +74,11 @@
     }
   }
 
+  /** An address without what everybody knows of it. */
+  function shortened(address: string): string {
+    return address.replace(/^https?:\/\//, '').replace(/[?#].*$/, '');
+  }
+
   function what(entry: Schemas['Said']): string {
     if (entry.kind === 'CALL') return entry.minutes ? `Call, ${entry.minutes} min` : 'Call';
     return entry.kind === 'NOTE' ? 'Note' : 'Answered elsewhere';
@@ -105,7 +120,23 @@
               >waits in the outbox</span
             >{/if}
           {#if entry.state === 'REFUSED'}<span class="refused">was refused</span>{/if}
-          {#if opened === entry.id}<SentMessage id={entry.id} />{/if}
+          {#if entry.openedAt || entry.clicked || entry.unsubscribed}
+            <p class="became">
+              {[
+                entry.openedAt && `opened ${dayAndTime(entry.openedAt)}`,
+                entry.clicked && `clicked ${shortened(entry.clicked)}`,
+                entry.unsubscribed && 'wants no rounds since',
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+          {/if}
+          {#if opened === entry.id}
+            <SentMessage
+              id={entry.id}
+              onfollow={person ? (subject) => onfollow(entry.id, subject) : undefined}
+            />
+          {/if}
         {:else}
           <span class:answered={entry.kind === 'ANSWERED_ELSEWHERE'}>{what(entry)}</span>
           <span class="soft"
@@ -205,6 +236,11 @@
   .answered {
     color: var(--good);
     font-weight: 600;
+  }
+
+  .became {
+    color: var(--good);
+    font-size: 12.5px;
   }
 
   .waits {

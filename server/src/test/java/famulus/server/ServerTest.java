@@ -28,7 +28,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The whole server on a database in memory, with a clock that stands still until a test moves it. */
-@SpringBootTest(properties = "famulus.data=memory")
+@SpringBootTest(properties = {"famulus.data=memory", "famulus.public-address=https://post.brindlewing.example/"})
 @AutoConfigureMockMvc
 @Import(ServerTest.StillTime.class)
 public abstract class ServerTest {
@@ -90,6 +90,10 @@ public abstract class ServerTest {
                 "desk_presence",
                 "picture",
                 "kept_file",
+                "delivery_event",
+                "unsubscribed",
+                "message_link",
+                "message_page",
                 "outgoing_message",
                 "message_attempt",
                 "history_entry",

@@ -13,8 +13,9 @@ public enum About {
             Root.OWNER,
             Root.SENDER,
             Root.HOUSE,
-            Root.HISTORY)),
-    LEAD(List.of(Root.PERSON, Root.LEAD, Root.OWNER, Root.SENDER, Root.HOUSE, Root.HISTORY)),
+            Root.HISTORY,
+            Root.MESSAGE)),
+    LEAD(List.of(Root.PERSON, Root.LEAD, Root.OWNER, Root.SENDER, Root.HOUSE, Root.HISTORY, Root.MESSAGE)),
     DEAL(List.of(
             Root.PERSON,
             Root.CONTACT,
@@ -24,9 +25,10 @@ public enum About {
             Root.OWNER,
             Root.SENDER,
             Root.HOUSE,
-            Root.HISTORY)),
+            Root.HISTORY,
+            Root.MESSAGE)),
     /** Contacts and leads alike. */
-    PERSON(List.of(Root.PERSON, Root.OWNER, Root.SENDER, Root.HOUSE, Root.HISTORY));
+    PERSON(List.of(Root.PERSON, Root.OWNER, Root.SENDER, Root.HOUSE, Root.HISTORY, Root.MESSAGE));
 
     private final List<Root> roots;
 

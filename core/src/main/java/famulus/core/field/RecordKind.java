@@ -15,7 +15,9 @@ public enum RecordKind {
     /** What was written to and heard from the person. */
     HISTORY("history"),
     /** A deal's quote, agreement and the like. */
-    DOCUMENT("document");
+    DOCUMENT("document"),
+    /** The message itself. */
+    MESSAGE("message");
 
     private final String word;
 

@@ -19,7 +19,8 @@ public enum Root {
     HOUSE(RecordKind.HOUSE),
     HISTORY(RecordKind.HISTORY),
     /** The newest of the deal. */
-    DOCUMENT(RecordKind.DOCUMENT);
+    DOCUMENT(RecordKind.DOCUMENT),
+    MESSAGE(RecordKind.MESSAGE);
 
     private static final Map<String, Root> BY_WORD =
             Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(Root::word, Function.identity()));

@@ -17,6 +17,7 @@ import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.VariantService;
+import famulus.server.outbox.DeliveryService;
 import famulus.server.outbox.OutboxService;
 import famulus.server.platform.FamulusProperties;
 import famulus.server.records.CatalogueService;
@@ -42,7 +43,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -58,6 +61,8 @@ class DemoData implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
     private static final long SEED = 20_260_504;
     private static final int MESSAGES = 260;
+
+    private static final int DESIGNED_MESSAGES = 60;
     /** The newest templates have not been written from yet. */
     private static final int USED_SO_FAR = 10;
     /** The designs that the team has started templates from. */
@@ -85,6 +90,7 @@ class DemoData implements ApplicationRunner {
     private final StarterService starters;
     private final RenderingService renderings;
     private final OutboxService outbox;
+    private final DeliveryService deliveries;
     private final TransactionTemplate transactions;
     private final Clock clock;
     private final FamulusProperties properties;
@@ -106,6 +112,7 @@ class DemoData implements ApplicationRunner {
             StarterService starters,
             RenderingService renderings,
             OutboxService outbox,
+            DeliveryService deliveries,
             TransactionTemplate transactions,
             Clock clock,
             FamulusProperties properties) {
@@ -125,6 +132,7 @@ class DemoData implements ApplicationRunner {
         this.starters = starters;
         this.renderings = renderings;
         this.outbox = outbox;
+        this.deliveries = deliveries;
         this.transactions = transactions;
         this.clock = clock;
         this.properties = properties;
@@ -142,6 +150,7 @@ class DemoData implements ApplicationRunner {
 
     private void make(Seeded chance, Instant now) {
         team.keep(DemoTeam.HOUSE);
+        deliveries.count(true);
         DemoTeam people = DemoTeam.of(chance);
         people.all().forEach(one -> team.keepWithoutPassword(one, now));
         DemoFields.add(catalogue);
@@ -188,7 +197,18 @@ class DemoData implements ApplicationRunner {
         for (int i = 0; i < MESSAGES; i++) {
             wish(chance, made, placements, usable).ifPresent(wishes::add);
         }
-        write(wishes);
+        write(wishes, message -> {});
+        Seeded readers = new Seeded(SEED + 3);
+        DemoReadings readings = new DemoReadings(deliveries, readers, now);
+        List<Template> designed = Stream.of("After a visit", "Welcome", "Long time no word")
+                .map(name -> templates.get(named(name, drafts, kept)))
+                .toList();
+        List<Wish> designedWishes = new ArrayList<>();
+        designedWishes.add(new Wish(readers.id(), designed.getFirst(), first, null, made.ago(9)));
+        for (int i = 0; i < DESIGNED_MESSAGES; i++) {
+            wish(readers, made, placements, designed).ifPresent(designedWishes::add);
+        }
+        write(designedWishes, wish -> readings.read(wish.id(), wish.grower().id(), wish.at()));
     }
 
     private static String resource(String name) {
@@ -236,7 +256,7 @@ class DemoData implements ApplicationRunner {
     }
 
     /** Keeps as sent what could have left: where the proofreader has nothing to say and an address is known. */
-    private void write(List<Wish> wishes) {
+    private void write(List<Wish> wishes, Consumer<Wish> written) {
         Map<List<UUID>, List<Wish>> batches =
                 wishes.stream().collect(Collectors.groupingBy(Wish::batch, LinkedHashMap::new, Collectors.toList()));
         for (List<Wish> batch : batches.values()) {
@@ -247,14 +267,17 @@ class DemoData implements ApplicationRunner {
                     .toList();
             List<Proof> merged = proofs.proofs(this.templates.source(template), template.about(), to, sender);
             for (int i = 0; i < batch.size(); i++) {
-                keep(batch.get(i), merged.get(i), sender);
+                if (keep(batch.get(i), merged.get(i), sender)) {
+                    written.accept(batch.get(i));
+                }
             }
         }
     }
 
-    private void keep(Wish wish, Proof proof, Colleague sender) {
-        if (proof.notes().stream().noneMatch(Note::stops)
-                && !proof.person().addresses().isEmpty()) {
+    private boolean keep(Wish wish, Proof proof, Colleague sender) {
+        boolean could = proof.notes().stream().noneMatch(Note::stops)
+                && !proof.person().addresses().isEmpty();
+        if (could) {
             outbox.keepSent(
                     wish.id(),
                     wish.template().id(),
@@ -267,6 +290,7 @@ class DemoData implements ApplicationRunner {
                     renderings.mail(proof),
                     wish.at());
         }
+        return could;
     }
 
     private static String language(Template template) {

@@ -42,6 +42,8 @@ final class People {
             """;
     private static final String WRITTEN =
             "from outgoing_message m where m.person_id = p.id and m.state <> 'REFUSED' and not m.test";
+    private static final String READ =
+            "from delivery_event e where e.person_id = p.id and not e.by_machine and e.kind = ";
     private static final String HEARD = "from history_entry h where h.record_id = p.id and h.kind = ";
 
     private final CrmKind kind;
@@ -162,7 +164,7 @@ final class People {
             }
             case DOCUMENT -> kind == CrmKind.LEAD ? Optional.empty() : document(rest);
             case HISTORY -> rest.size() == 1 ? history(rest.getFirst()) : Optional.empty();
-            case SENDER, HOUSE -> Optional.empty();
+            case SENDER, HOUSE, MESSAGE -> Optional.empty();
         };
     }
 
@@ -358,13 +360,20 @@ final class People {
                     case "last_answer" ->
                         SqlValue.of(Sort.MOMENT, Sql.of("(select max(h.at) " + HEARD + "'ANSWERED_ELSEWHERE')"));
                     case "last_called" -> SqlValue.of(Sort.MOMENT, Sql.of("(select max(h.at) " + HEARD + "'CALL')"));
-                    case "answered" ->
-                        SqlValue.of(
-                                Sort.ANSWER,
-                                Sql.of("(case when exists (select 1 " + HEARD
-                                        + "'ANSWERED_ELSEWHERE') then 'yes' else 'no' end)"));
+                    case "answered" -> whether("select 1 " + HEARD + "'ANSWERED_ELSEWHERE'");
+                    case "opened" -> whether("select 1 " + READ + "'OPENED'");
+                    case "last_opened" -> SqlValue.of(Sort.MOMENT, Sql.of("(select max(e.at) " + READ + "'OPENED')"));
+                    case "clicked" -> whether("select 1 " + READ + "'CLICKED'");
+                    case "last_clicked" -> SqlValue.of(Sort.MOMENT, Sql.of("(select max(e.at) " + READ + "'CLICKED')"));
+                    case "clicked_link" ->
+                        text(Sql.of("(select e.address " + READ + "'CLICKED' order by e.at desc, e.id desc limit 1)"));
+                    case "unsubscribed" -> whether("select 1 from unsubscribed u where u.person_id = p.id");
                     default -> null;
                 });
+    }
+
+    private static SqlValue whether(String rows) {
+        return SqlValue.of(Sort.ANSWER, Sql.of("(case when exists (" + rows + ") then 'yes' else 'no' end)"));
     }
 
     /** A value that is the same for everybody. */

@@ -21,7 +21,9 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Date;
 import java.util.List;
+import java.util.Optional;
 import java.util.Properties;
+import java.util.stream.Collectors;
 
 /**
  * Writes a message for the wire under headers of RFC 5322 and 2047. A plain one is {@code text/plain; format=flowed} (RFC
@@ -55,17 +57,39 @@ final class MimeWriter {
     record AttachedFile(String name, String mediaType, byte[] content) {}
 
     /**
+     * What a message says of itself besides.
+     *
+     * @param unsubscribe the link with which its reader leaves rounds, in one click too (RFC 2369, RFC 8058); empty for
+     *     none
+     * @param answers the identifiers, with angle brackets, of the messages it follows, the oldest first (RFC 5322)
+     */
+    record About(Optional<String> unsubscribe, List<String> answers) {
+        /** Nothing. */
+        static final About NOTHING = new About(Optional.empty(), List.of());
+    }
+
+    /**
      * Returns the bytes of a message, lines ended by CRLF.
      *
      * @param messageId with angle brackets
      */
-    static byte[] write(String messageId, Mailbox from, Mailbox to, String subject, Words words, Instant at) {
+    static byte[] write(
+            String messageId, Mailbox from, Mailbox to, String subject, Words words, About about, Instant at) {
         try {
             MimeMessage message = new WithOurIdentifier(messageId);
             message.setFrom(address(from));
             message.setRecipient(Message.RecipientType.TO, address(to));
             message.setSubject(oneLine(subject), "UTF-8");
             message.setSentDate(Date.from(at));
+            if (about.unsubscribe().isPresent()) {
+                message.setHeader(
+                        "List-Unsubscribe", "<" + oneLine(about.unsubscribe().get()) + ">");
+                message.setHeader("List-Unsubscribe-Post", "List-Unsubscribe=One-Click");
+            }
+            if (!about.answers().isEmpty()) {
+                message.setHeader("In-Reply-To", oneLine(about.answers().getLast()));
+                message.setHeader("References", folded(about.answers()));
+            }
             if (words.html().isEmpty() && words.files().isEmpty()) {
                 text(message, words.text());
             } else {
@@ -170,6 +194,10 @@ final class MimeWriter {
     /** Whatever a name or subject holds, it stays within its own header. */
     private static String oneLine(String text) {
         return text.replaceAll("[\\p{Cc}\\u2028\\u2029]+", " ").strip();
+    }
+
+    private static String folded(List<String> identifiers) {
+        return identifiers.stream().map(MimeWriter::oneLine).collect(Collectors.joining("\r\n "));
     }
 
     private static boolean isPlainAscii(String text) {

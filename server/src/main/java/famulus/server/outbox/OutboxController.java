@@ -1,5 +1,6 @@
 package famulus.server.outbox;
 
+import famulus.server.outbox.DeliveryService.DeliveryEvent;
 import famulus.server.outbox.OutboxMapper.OutboxRow;
 import famulus.server.outbox.OutboxService.Run;
 import famulus.server.outbox.OutboxService.ToSend;
@@ -7,6 +8,7 @@ import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
+import famulus.server.team.Role;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
@@ -16,6 +18,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -24,8 +27,10 @@ import org.springframework.web.bind.annotation.RestController;
 class OutboxController {
     private final OutboxService outbox;
     private final TestService tests;
+    private final DeliveryService deliveries;
 
-    OutboxController(OutboxService outbox, TestService tests) {
+    OutboxController(OutboxService outbox, TestService tests, DeliveryService deliveries) {
+        this.deliveries = deliveries;
         this.tests = tests;
         this.outbox = outbox;
     }
@@ -38,6 +43,7 @@ class OutboxController {
             @Schema(nullable = true) UUID deal,
             @Schema(nullable = true) UUID address,
             @Schema(nullable = true) UUID sender,
+            @Schema(nullable = true) UUID after,
             Map<String, String> chosen,
             @Schema(nullable = true) Map<String, String> answers,
             List<Run> subject,
@@ -72,7 +78,16 @@ class OutboxController {
             boolean maybeRepeated,
             Instant createdAt,
             SourceText read,
-            List<KeptPiece> pieces) {}
+            List<KeptPiece> pieces,
+            List<Became> became) {}
+
+    /**
+     * What became of a message.
+     *
+     * @param address the link that was followed; empty for anything else
+     * @param byMachine whether it says nothing of the reader
+     */
+    record Became(DeliveryEvent kind, Instant at, String address, boolean byMachine) {}
 
     @PostMapping("/api/messages")
     Taken send(Colleague asking, @RequestBody MessageToSend message) {
@@ -88,6 +103,7 @@ class OutboxController {
                         message.deal(),
                         message.address(),
                         message.sender(),
+                        message.after(),
                         message.chosen(),
                         message.answers(),
                         message.subject(),
@@ -119,6 +135,7 @@ class OutboxController {
     @GetMapping("/api/messages/{id}")
     SentMessage message(Colleague asking, @PathVariable UUID id) {
         OutgoingMessage message = outbox.get(id);
+        SourceText read = SourceText.of(message.source());
         return new SentMessage(
                 id,
                 message.state(),
@@ -126,8 +143,15 @@ class OutboxController {
                 message.lastAnswer() == null ? "" : message.lastAnswer(),
                 message.maybeRepeated(),
                 message.createdAt(),
-                SourceText.of(message.source()),
-                outbox.pieces(message));
+                read.with(deliveries.asWritten(id, read.html())),
+                outbox.pieces(message),
+                deliveries.events(id).stream()
+                        .map(one -> new Became(
+                                DeliveryEvent.valueOf(one.kind()),
+                                one.at(),
+                                one.address() == null ? "" : one.address(),
+                                one.byMachine()))
+                        .toList());
     }
 
     @GetMapping("/api/outbox")
@@ -135,6 +159,22 @@ class OutboxController {
         return new Outbox(
                 outbox.countWaiting(),
                 outbox.newest().stream().map(OutboxController::line).toList());
+    }
+
+    record Counting(boolean counts) {}
+
+    /** Whether opens and clicks are counted. */
+    @GetMapping("/api/house/counting")
+    Counting counting(Colleague asking) {
+        return new Counting(deliveries.counts());
+    }
+
+    /** Has them counted from the next message on, or not; administrators settle it. */
+    @PutMapping("/api/house/counting")
+    Counting count(Colleague asking, @RequestBody Counting wanted) {
+        asking.mustBe("Only an administrator settles what is counted.", Role.ADMINISTRATOR);
+        deliveries.count(wanted.counts());
+        return counting(asking);
     }
 
     @PostMapping("/api/outbox/{id}/try-now")

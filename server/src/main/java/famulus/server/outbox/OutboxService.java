@@ -20,6 +20,8 @@ import famulus.server.desk.RenderingService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateVersionService.Reason;
+import famulus.server.outbox.DeliveryService.Addressed;
+import famulus.server.outbox.MimeWriter.About;
 import famulus.server.outbox.MimeWriter.AttachedFile;
 import famulus.server.outbox.MimeWriter.InlinePicture;
 import famulus.server.outbox.MimeWriter.Mailbox;
@@ -43,6 +45,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -53,6 +56,7 @@ public class OutboxService {
     private static final int LONGEST_SUBJECT = 900;
     private static final int LONGEST_BODY = 300_000;
     private static final int MOST_SHOWN = 300;
+    private static final int MOST_REFERENCES = 20;
 
     private final OutboxMapper mapper;
     private final OutboxWorker worker;
@@ -63,6 +67,7 @@ public class OutboxService {
     private final RenderingService renderings;
     private final PictureService pictures;
     private final FileService files;
+    private final DeliveryService deliveries;
     private final Events events;
     private final Clock clock;
     private final JsonMapper json;
@@ -77,6 +82,7 @@ public class OutboxService {
             RenderingService renderings,
             PictureService pictures,
             FileService files,
+            DeliveryService deliveries,
             Events events,
             Clock clock,
             JsonMapper json) {
@@ -84,6 +90,7 @@ public class OutboxService {
         this.renderings = renderings;
         this.pictures = pictures;
         this.files = files;
+        this.deliveries = deliveries;
         this.worker = worker;
         this.drafts = drafts;
         this.templates = templates;
@@ -112,6 +119,7 @@ public class OutboxService {
      *
      * @param id made by the browser, so that the same message sent twice goes once
      * @param address which of the person's addresses
+     * @param after the message to the same person that this one follows; null for one that stands alone
      */
     public record ToSend(
             UUID id,
@@ -121,6 +129,7 @@ public class OutboxService {
             UUID deal,
             UUID address,
             UUID sender,
+            UUID after,
             Map<String, String> chosen,
             Map<String, String> answers,
             List<Run> subject,
@@ -164,12 +173,14 @@ public class OutboxService {
         Instant now = clock.instant();
         Person person = draft.proof().person();
         String messageId = "<" + message.id() + "@" + domain() + ">";
+        Addressed addressed = deliveries.address(words, person.id());
         byte[] source = MimeWriter.write(
                 messageId,
                 new Mailbox(draft.sender().name(), draft.sender().email()),
                 new Mailbox(person.name(), address.address()),
                 subject,
-                words,
+                addressed.words(),
+                new About(addressed.unsubscribe(), before(message)),
                 now);
         Merged merged = draft.proof().merged().body();
         mapper.insert(new OutgoingMessage(
@@ -186,8 +197,10 @@ public class OutboxService {
                 draft.sender().email(),
                 subject,
                 draft.proof().merged().previewText().text(),
-                words.text(),
-                json.writeValueAsString(words.html().isEmpty() ? kept(message.body(), merged) : List.of()),
+                addressed.words().text(),
+                deliveries.own(
+                        json.writeValueAsString(words.html().isEmpty() ? kept(message.body(), merged) : List.of()),
+                        addressed),
                 source,
                 MessageState.WAITING,
                 0,
@@ -197,6 +210,23 @@ public class OutboxService {
                 now,
                 null,
                 false));
+        deliveries.keep(message.id(), addressed);
+    }
+
+    /** The identifiers of the messages that this one follows, the oldest first. */
+    private List<String> before(ToSend message) {
+        if (message.after() == null) {
+            return List.of();
+        }
+        OutgoingMessage before = mapper.byId(message.after())
+                .filter(one -> one.personId().equals(message.person()) && !one.test())
+                .orElseThrow(() -> Refusal.field("after", "The message that this one follows is not there any more."));
+        List<String> references = new ArrayList<>(SourceText.of(before.source()).headers().stream()
+                .filter(header -> header.name().equalsIgnoreCase("References"))
+                .flatMap(header -> Stream.of(header.value().strip().split("\\s+")))
+                .toList());
+        references.add(before.messageId());
+        return references.subList(Math.max(0, references.size() - MOST_REFERENCES), references.size());
     }
 
     private void check(ToSend message, MessageDraft draft, String subject, String body) {
@@ -404,12 +434,14 @@ public class OutboxService {
             Instant at) {
         Words words = rendering.map(this::words).orElseGet(() -> Words.plain(body.text()));
         String messageId = "<" + id + "@" + domain() + ">";
+        Addressed addressed = deliveries.address(words, person.id(), id);
         byte[] source = MimeWriter.write(
                 messageId,
                 new Mailbox(sender.name(), sender.email()),
                 new Mailbox(person.name(), address.address()),
                 subject,
-                words,
+                addressed.words(),
+                new About(addressed.unsubscribe(), List.of()),
                 at);
         List<Run> runs = body.pieces().stream()
                 .map(piece -> new Run(piece.text(), piece.written(), false))
@@ -428,8 +460,9 @@ public class OutboxService {
                 sender.email(),
                 subject,
                 previewText,
-                words.text(),
-                json.writeValueAsString(words.html().isEmpty() ? kept(runs, body) : List.of()),
+                addressed.words().text(),
+                deliveries.own(
+                        json.writeValueAsString(words.html().isEmpty() ? kept(runs, body) : List.of()), addressed),
                 source,
                 MessageState.SENT,
                 1,
@@ -439,5 +472,6 @@ public class OutboxService {
                 at,
                 at,
                 false));
+        deliveries.keep(id, addressed);
     }
 }

@@ -48,6 +48,11 @@ public record SourceText(
     /** One header. */
     public record HeaderLine(String name, String value) {}
 
+    /** The same with another HTML document. */
+    SourceText with(String otherHtml) {
+        return new SourceText(subject, from, to, text, otherHtml, files, headers, source);
+    }
+
     /** Reads bytes of RFC 5322. */
     public static SourceText of(byte[] bytes) {
         try {

@@ -143,6 +143,7 @@ class TestService {
                         new Mailbox(to.name(), to.email()),
                         subject,
                         words,
+                        MimeWriter.About.NOTHING,
                         now),
                 MessageState.WAITING,
                 0,

@@ -12,6 +12,8 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param now the instant the clock starts from; absent for the machine's own time
  * @param practicePostPort port of the practice post's mail server; 0 takes any that is free
  * @param mailDomain the part after {@code @} in the identifiers of messages; empty for the house's domain
+ * @param publicAddress where readers of messages reach us, such as {@code https://post.example.com}; empty for nowhere,
+ *     in the demo this machine
  */
 @ConfigurationProperties("famulus")
 public record FamulusProperties(
@@ -19,4 +21,5 @@ public record FamulusProperties(
         @DefaultValue("false") boolean demo,
         Instant now,
         @DefaultValue("0") int practicePostPort,
-        @DefaultValue("") String mailDomain) {}
+        @DefaultValue("") String mailDomain,
+        @DefaultValue("") String publicAddress) {}

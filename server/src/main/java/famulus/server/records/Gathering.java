@@ -20,6 +20,8 @@ import famulus.server.records.PeopleMapper.SharerRow;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -53,6 +55,8 @@ final class Gathering {
     private final Map<UUID, Colleague> team;
     private final Map<String, String> houseFacts;
     private final Map<String, String> senderFacts;
+    private final Map<String, String> messageFacts;
+    private final Instant now;
 
     private final Map<UUID, Map<String, String>> teamFacts = new HashMap<>();
     private final Map<UUID, Map<String, String>> organisationFacts = new ConcurrentHashMap<>();
@@ -74,11 +78,15 @@ final class Gathering {
             Salutations salutations,
             HolidayService holidays,
             Map<String, String> houseFacts,
+            Map<String, String> messageFacts,
+            Instant now,
             Colleague sender,
             FieldCatalogue catalogue,
             boolean closedDeals,
             Predicate<Need> needs) {
         this.needs = needs;
+        this.messageFacts = messageFacts;
+        this.now = now;
         this.records = records;
         this.mapper = mapper;
         this.salutations = salutations;
@@ -183,6 +191,8 @@ final class Gathering {
                 .map(team::get)
                 .ifPresent(owner -> values.put(Root.OWNER, teamFacts.get(owner.id())));
         values.put(Root.HISTORY, history(history.get(to.id())));
+        ZoneId zone = zone(person);
+        values.put(Root.MESSAGE, message(zone));
         return new Person(
                 to.kind(),
                 to.id(),
@@ -195,7 +205,7 @@ final class Gathering {
                         .toList(),
                 theirs,
                 locale,
-                zone(person),
+                zone,
                 workingDays.computeIfAbsent(country.orElse(house.country()), holidays::of),
                 values);
     }
@@ -285,6 +295,9 @@ final class Gathering {
         Map<String, String> facts = new HashMap<>();
         facts.put("times_written", row == null ? "0" : String.valueOf(row.timesWritten()));
         facts.put("answered", row != null && row.lastAnswer() != null ? "yes" : "no");
+        facts.put("opened", row != null && row.lastOpened() != null ? "yes" : "no");
+        facts.put("clicked", row != null && row.lastClicked() != null ? "yes" : "no");
+        facts.put("unsubscribed", row != null && row.unsubscribed() ? "yes" : "no");
         if (row != null) {
             if (row.lastWritten() != null) {
                 facts.put("last_written", row.lastWritten().toString());
@@ -295,7 +308,21 @@ final class Gathering {
             if (row.lastCalled() != null) {
                 facts.put("last_called", row.lastCalled().toString());
             }
+            if (row.lastOpened() != null) {
+                facts.put("last_opened", row.lastOpened().toString());
+            }
+            if (row.lastClicked() != null) {
+                facts.put("last_clicked", row.lastClicked().toString());
+                facts.put("clicked_link", row.clickedLink());
+            }
         }
+        return facts;
+    }
+
+    /** The links are the reader's own only once the message leaves. */
+    private Map<String, String> message(ZoneId zone) {
+        Map<String, String> facts = new HashMap<>(messageFacts);
+        facts.put("sent_date", LocalDate.ofInstant(now, zone).toString());
         return facts;
     }
 

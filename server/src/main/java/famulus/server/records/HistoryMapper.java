@@ -23,7 +23,10 @@ interface HistoryMapper {
             String words,
             String person,
             String templateName,
-            String state) {}
+            String state,
+            Instant openedAt,
+            String clicked,
+            boolean unsubscribed) {}
 
     record NewEntry(
             UUID id,
@@ -37,6 +40,9 @@ interface HistoryMapper {
             String words) {}
 
     List<EntryRow> entries(@Param("kind") String kind, @Param("id") UUID id, @Param("most") int most);
+
+    @Select("select count(*) > 0 from unsubscribed where person_id = #{person}")
+    boolean wantsNoRounds(UUID person);
 
     @Insert(
             """

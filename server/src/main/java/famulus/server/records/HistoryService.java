@@ -6,6 +6,7 @@ import famulus.server.platform.Refusal;
 import famulus.server.records.HistoryMapper.EntryRow;
 import famulus.server.records.HistoryMapper.NewEntry;
 import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -47,6 +48,9 @@ public class HistoryService {
      * @param person to whom, on pages that gather several people; may be empty
      * @param template what a message was written from; may be empty
      * @param state of a message: WAITING, SENDING, SENT or REFUSED; else empty
+     * @param openedAt when a message was opened last, as far as it is known; null when it is not
+     * @param clicked the link of a message that was followed last; empty when none was
+     * @param unsubscribed whether the message made its reader want no rounds
      * @param mine whether whoever asks noted it, and so may take it back
      */
     public record Said(
@@ -59,6 +63,9 @@ public class HistoryService {
             String person,
             String template,
             String state,
+            @Schema(nullable = true) Instant openedAt,
+            String clicked,
+            boolean unsubscribed,
             boolean mine) {}
 
     /** What was said to a record, newest first. */
@@ -79,7 +86,15 @@ public class HistoryService {
                 row.person() == null ? "" : row.person(),
                 row.templateName() == null ? "" : row.templateName(),
                 row.state() == null ? "" : row.state(),
+                row.openedAt(),
+                row.clicked() == null ? "" : row.clicked(),
+                row.unsubscribed(),
                 asking != null && row.byId().equals(asking.id()));
+    }
+
+    /** Whether a person said that they want no rounds. */
+    boolean wantsNoRounds(UUID person) {
+        return mapper.wantsNoRounds(person);
     }
 
     /**

@@ -8,9 +8,11 @@ import famulus.core.field.Root;
 import famulus.core.merge.MergeSettings;
 import famulus.server.house.HolidayService;
 import famulus.server.house.SalutationService;
+import famulus.server.platform.PublicAddress;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Collection;
@@ -34,6 +36,8 @@ public class PeopleContext {
     private final SalutationService salutations;
     private final HolidayService holidays;
     private final HouseFactService facts;
+    private final PublicAddress address;
+    private final Clock clock;
 
     PeopleContext(
             RecordService records,
@@ -42,7 +46,11 @@ public class PeopleContext {
             TeamService team,
             SalutationService salutations,
             HolidayService holidays,
-            HouseFactService facts) {
+            HouseFactService facts,
+            PublicAddress address,
+            Clock clock) {
+        this.address = address;
+        this.clock = clock;
         this.records = records;
         this.mapper = mapper;
         this.deals = deals;
@@ -140,6 +148,8 @@ public class PeopleContext {
                         salutations.salutations(),
                         holidays,
                         facts.stored(),
+                        messageFacts(),
+                        clock.instant(),
                         sender,
                         catalogue,
                         closedDeals,
@@ -153,6 +163,15 @@ public class PeopleContext {
         values.put(Root.HOUSE, Gathering.houseFacts(team.house(), facts.stored()));
         values.put(Root.SENDER, Gathering.colleague(sender));
         return values;
+    }
+
+    /** What a message says of itself, as long as it is only looked at. */
+    private Map<String, String> messageFacts() {
+        return address.known()
+                ? Map.of(
+                        "unsubscribe_link", address.unsubscribe(PublicAddress.PROOF),
+                        "web_copy_link", address.webCopy(PublicAddress.PROOF))
+                : Map.of();
     }
 
     /** The people of a deal, the main contact first. */

@@ -18,7 +18,16 @@ interface PeopleMapper {
     record SharerRow(UUID personId, UUID otherId, String title, String firstName, String lastName, String formality) {}
 
     /** What was written to and heard from somebody; moments are null when there was nothing. */
-    record HistoryRow(UUID personId, int timesWritten, Instant lastWritten, Instant lastAnswer, Instant lastCalled) {}
+    record HistoryRow(
+            UUID personId,
+            int timesWritten,
+            Instant lastWritten,
+            Instant lastAnswer,
+            Instant lastCalled,
+            Instant lastOpened,
+            Instant lastClicked,
+            String clickedLink,
+            boolean unsubscribed) {}
 
     /** A deal's newest document. */
     record NewestDocument(UUID dealId, UUID id, String name, String link, String state, LocalDate stateOn) {}

@@ -62,6 +62,7 @@ public class RecordPageService {
      *
      * @param crumb what it is, in a few words after its name
      * @param timeThere the person's clock, such as "10:02, Berlin"; empty for others or when no zone is known
+     * @param wantsNoRounds whether the person said so; a message of one's own may still go to them
      * @param lines a deal's lines
      * @param linesTotal their sum, in the deal's currency
      * @param linesWithTax the same with taxes; empty when there are none
@@ -75,6 +76,7 @@ public class RecordPageService {
             List<Fact> facts,
             List<PersonAddress> addresses,
             String timeThere,
+            boolean wantsNoRounds,
             List<Related> related,
             List<ShownDocument> documents,
             List<ShownLine> lines,
@@ -138,6 +140,7 @@ public class RecordPageService {
                 facts(record, printer),
                 kind.isPerson() ? records.addresses(id) : List.of(),
                 timeThere(record, printer),
+                kind.isPerson() && history.wantsNoRounds(id),
                 related(record),
                 deals.documents(kind, id).stream()
                         .map(row -> new ShownDocument(

@@ -48,6 +48,7 @@ class DemoDataTest {
                 "--server.port=0",
                 "--famulus.demo=true",
                 "--famulus.data=memory",
+                "--famulus.public-address=http://localhost:8080",
                 "--famulus.now=2026-05-04T09:00:00Z");
     }
 
@@ -68,6 +69,8 @@ class DemoDataTest {
             assertThat(count(sql, "deal where not exists (select 1 from deal_contact c where c.deal_id = deal.id)"))
                     .isPositive();
             assertThat(count(sql, "contact where first_name is null")).isPositive();
+            assertThat(count(sql, "delivery_event where kind = 'CLICKED'")).isPositive();
+            assertThat(count(sql, "unsubscribed")).isOne();
             assertThat(count(sql, "email_address where address not like '%.example'"))
                     .isZero();
         }

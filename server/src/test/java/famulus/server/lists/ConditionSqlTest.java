@@ -176,6 +176,50 @@ class ConditionSqlTest extends ServerTest {
                 history.keep(id, kind, person, what, one(moments), 0, "", signe.id());
             }
         }
+        if (random.nextBoolean()) {
+            read(person, moments);
+        }
+    }
+
+    /** A message that was opened, and perhaps clicked, by the person or by a machine. */
+    private void read(UUID person, List<Instant> moments) {
+        UUID message = new UUID(random.nextLong(), random.nextLong());
+        sql.update(
+                """
+                insert into outgoing_message
+                  (id, message_id, written_by, sender_id, person_kind, person_id, to_address, from_address, subject,
+                   preview_text, body, pieces, source, state, attempts, maybe_repeated, created_at, test)
+                values (?, ?, ?, ?, 'contact', ?, 'x', 'x', 'x', 'x', 'x', '[]', x'00', 'SENT', 1, false, ?, false)
+                """,
+                message,
+                message.toString(),
+                signe.id(),
+                signe.id(),
+                person,
+                java.sql.Timestamp.from(one(moments)));
+        for (int i = random.nextInt(4); i > 0; i--) {
+            boolean click = random.nextBoolean();
+            sql.update(
+                    """
+                    insert into delivery_event
+                      (id, message_id, person_id, kind, at, address, program, ahead, by_machine)
+                    values (?, ?, ?, ?, ?, ?, 'x', false, ?)
+                    """,
+                    new UUID(random.nextLong(), random.nextLong()),
+                    message,
+                    person,
+                    click ? "CLICKED" : "OPENED",
+                    java.sql.Timestamp.from(one(moments)),
+                    click ? one(List.of("https://ines.example", "https://x.example")) : null,
+                    random.nextInt(4) == 0);
+        }
+        if (random.nextInt(4) == 0) {
+            sql.update(
+                    "insert into unsubscribed (person_id, message_id, at) values (?, ?, ?)",
+                    person,
+                    message,
+                    java.sql.Timestamp.from(one(moments)));
+        }
     }
 
     private String condition(About about, int depth) {
@@ -203,6 +247,11 @@ class ConditionSqlTest extends ServerTest {
                 "history.last_answer",
                 "history.answered",
                 "history.times_written",
+                "history.opened",
+                "history.last_opened",
+                "history.last_clicked",
+                "history.clicked_link",
+                "history.unsubscribed",
                 "today"));
         if (about == About.LEAD) {
             paths.addAll(List.of("lead.orchard", "lead.language"));
@@ -243,7 +292,7 @@ class ConditionSqlTest extends ServerTest {
     }
 
     private String fitting(String path) {
-        if (path.matches(".*(blossom|closes_on|state_on|last_called|last_answer|today).*")) {
+        if (path.matches(".*(blossom|closes_on|state_on|last_called|last_answer|last_opened|last_clicked|today).*")) {
             String day =
                     one(List.of("today", "\"" + one(DAYS) + "\"", "today plus 1 day", "today minus 2 weeks", "now"));
             return path
@@ -265,7 +314,7 @@ class ConditionSqlTest extends ServerTest {
                             " is ", " is not ", " is more than ", " is at least ", " is less than ", " is at most "))
                     + figure;
         }
-        if (path.matches(".*(water|answered)")) {
+        if (path.matches(".*(water|answered|opened|unsubscribed)")) {
             return path + one(List.of(" is yes", " is no", " is not yes", " is empty"));
         }
         String text = path.endsWith("crops")

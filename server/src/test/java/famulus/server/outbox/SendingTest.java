@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -269,6 +270,8 @@ class SendingTest extends ServerTest {
                 new MimeWriter.Mailbox("Inés \"Q\"", "ines@müller.example"),
                 "Hives\r\nX-Evil: yes",
                 MimeWriter.Words.plain("Text"),
+                new MimeWriter.About(
+                        Optional.of("https://x.example/\r\nBcc: a@b.example"), List.of("<0@x>\r\nX-Evil: yes")),
                 clock.instant());
         SourceText read = SourceText.of(bytes);
         assertThat(read.headers()).extracting(SourceText.HeaderLine::name).doesNotContain("Bcc", "X-Evil");

@@ -29,6 +29,7 @@ class EveryEndpointTest extends ServerTest {
             "PUT /api/team/{id}",
             "PUT /api/team/{id}/password",
             "POST /api/cupboard/feeds/addresses",
+            "PUT /api/house/counting",
             "POST /api/fields",
             "PUT /api/fields/{kind}/{name}",
             "POST /api/fields/{kind}/{name}/retire",
@@ -96,6 +97,7 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("PUT /api/cupboard/house-styles/{id}", "{\"version\": 1, \"look\": \"\"}"),
             Map.entry("POST /api/cupboard/house-styles", "{\"look\": \"\"}"),
             Map.entry("PUT /api/cupboard/house-styles/{id}/named", "{\"named\": []}"),
+            Map.entry("PUT /api/house/counting", "{\"counts\": true}"),
             Map.entry("PUT /api/house/holidays/{country}", "[]"),
             Map.entry(
                     "PUT /api/house/salutations/{language}",

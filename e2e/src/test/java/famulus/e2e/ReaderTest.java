@@ -1,0 +1,97 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.RequestOptions;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** What a reader does with a message, and what the sender then knows. */
+class ReaderTest extends BrowserTest {
+    private static final String SOMEBODYS_PROGRAM = "Mozilla/5.0 (X11; Linux x86_64; rv:140.0) Gecko/20100101";
+
+    private static void write(Page page, String template) {
+        Locator chooser = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"));
+        chooser.waitFor();
+        page.keyboard().type(template);
+        page.keyboard().press("Enter");
+        textbox(page, "Subject of this message").waitFor();
+    }
+
+    private static Locator newest(Page page, String subject) {
+        return page.locator(".said li", new Page.LocatorOptions().setHasText(subject))
+                .first();
+    }
+
+    @Test
+    void aReaderOpensAMessageLeavesRoundsAndGetsAFollowUp() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        String record = page.url();
+        page.keyboard().press("w");
+        write(page, "Welcome");
+        button(page, "Send now").click();
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
+
+        link(page, "Practice post").click();
+        String counted = message(page)
+                .getByRole(AriaRole.LINK)
+                .and(message(page).locator("[href*='/m/']"))
+                .first()
+                .getAttribute("href");
+        org.assertj.core.api.Assertions.assertThat(counted).matches("http://localhost:[0-9]+/m/[^/]{20,}/[0-9]+");
+        String pages = counted.substring(0, counted.lastIndexOf('/'));
+
+        // A picture that is fetched as soon as the message is there is a machine's; somebody's is later.
+        page.navigate(record);
+        page.waitForCondition(() -> {
+            page.request().get(pages + "/seen.gif", RequestOptions.create().setHeader("User-Agent", SOMEBODYS_PROGRAM));
+            return newest(page, "Welcome to")
+                    .getByText(Pattern.compile("^opened 4 May"))
+                    .isVisible();
+        });
+
+        Page reader = open("/");
+        reader.navigate(pages + "/unsubscribe");
+        assertThat(reader.getByText("Do you want no more messages")).isVisible();
+        button(reader, "No more of them").click();
+        assertThat(reader.getByText("You will get no more messages")).isVisible();
+        assertThat(page.getByText("Wants no rounds.")).isVisible();
+        button(reader, "It was a mistake: I want them").click();
+        assertThat(page.getByText("Wants no rounds.")).isHidden();
+        reader.navigate(pages);
+        assertThat(reader.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Welcome")))
+                .isVisible();
+
+        newest(page, "Welcome to").locator("button.message").click();
+        assertThat(page.getByText("wants rounds again")).isVisible();
+        button(page, "Follow this up").click();
+        write(page, "After a call");
+        assertThat(textbox(page, "Subject of this message"))
+                .hasText(Pattern.compile("^Re: Welcome to Brindlewing Pollination Services"));
+        button(page, "Send now").click();
+        assertThat(newest(page, "Re: Welcome to")).isVisible();
+        link(page, "Practice post").click();
+        page.getByText(Pattern.compile("^Re: Welcome to")).first().click();
+        button(page, "headers").click();
+        assertThat(page.locator(".letter dl")).containsText("In-Reply-To");
+    }
+
+    @Test
+    void anAdministratorSettlesWhatIsCounted() {
+        Page page = openAs("Signe", "/house/counting");
+        assertThat(page.getByLabel("Count opens and clicks")).isDisabled();
+
+        Page amos = openAs("Amos", "/house/counting");
+        amos.getByLabel("Count opens and clicks").uncheck();
+        assertThat(amos.getByText("Nothing is counted from the next message on."))
+                .isVisible();
+        amos.reload();
+        assertThat(amos.getByLabel("Count opens and clicks")).not().isChecked();
+        amos.getByLabel("Count opens and clicks").check();
+        assertThat(amos.getByText("Counted from the next message on.")).isVisible();
+    }
+}

@@ -1,0 +1,39 @@
+package famulus.server.demo;
+
+import famulus.server.outbox.DeliveryService;
+import famulus.server.outbox.DeliveryService.DeliveryEvent;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+
+/** What made-up readers did with what they got: most open it, some follow a link, one wants no rounds. */
+final class DemoReadings {
+    private final DeliveryService deliveries;
+    private final Seeded chance;
+    private final Instant now;
+    private boolean somebodyLeft;
+
+    DemoReadings(DeliveryService deliveries, Seeded chance, Instant now) {
+        this.deliveries = deliveries;
+        this.chance = chance;
+        this.now = now;
+    }
+
+    /** Has a message read, or not. */
+    void read(UUID message, UUID person, Instant sent) {
+        List<String> links = deliveries.links(message);
+        Instant opened = sent.plus(Duration.ofMinutes(chance.between(3, 2000)));
+        if (links.isEmpty() || !chance.inHundred(60) || opened.isAfter(now)) {
+            return;
+        }
+        deliveries.keepRead(message, person, DeliveryEvent.OPENED, opened, null);
+        if (chance.inHundred(40)) {
+            Instant clicked = opened.plusSeconds(chance.between(20, 90));
+            deliveries.keepRead(message, person, DeliveryEvent.CLICKED, clicked, chance.one(links));
+        } else if (!somebodyLeft) {
+            somebodyLeft = true;
+            deliveries.keepUnsubscribed(message, person, opened.plusSeconds(40));
+        }
+    }
+}

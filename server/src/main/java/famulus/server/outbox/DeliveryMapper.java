@@ -1,0 +1,97 @@
+package famulus.server.outbox;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** What a reader of a message can come back to, and what became of messages. */
+@Mapper
+interface DeliveryMapper {
+    /** A message as its reader's key finds it; {@code sentAt} is null until it is handed over. */
+    record PageRow(UUID messageId, UUID personId, Instant sentAt, Instant createdAt, byte[] source, boolean counted) {}
+
+    /** {@code address} is null for anything but a click. */
+    record EventRow(
+            UUID id,
+            UUID messageId,
+            UUID personId,
+            String kind,
+            Instant at,
+            String address,
+            String program,
+            boolean ahead,
+            boolean byMachine) {}
+
+    @Insert("insert into message_page (message_id, reader_key, counted) values (#{message}, #{key}, #{counted})")
+    void page(@Param("message") UUID message, @Param("key") String key, @Param("counted") boolean counted);
+
+    @Insert("insert into message_link (message_id, number, address) values (#{message}, #{number}, #{address})")
+    void link(@Param("message") UUID message, @Param("number") int number, @Param("address") String address);
+
+    @Select("select reader_key from message_page where message_id = #{message}")
+    Optional<String> key(UUID message);
+
+    @Select(
+            """
+            select m.id as message_id, m.person_id, m.sent_at, m.created_at, m.source, p.counted
+            from message_page p
+            join outgoing_message m on m.id = p.message_id
+            where p.reader_key = #{key}
+            """)
+    Optional<PageRow> byKey(String key);
+
+    @Select("select address from message_link where message_id = #{message} and number = #{number}")
+    Optional<String> address(@Param("message") UUID message, @Param("number") int number);
+
+    @Select("select address from message_link where message_id = #{message} order by number")
+    List<String> links(UUID message);
+
+    @Insert(
+            """
+            insert into delivery_event (id, message_id, person_id, kind, at, address, program, ahead, by_machine)
+            values (#{id}, #{messageId}, #{personId}, #{kind}, #{at}, #{address}, #{program}, #{ahead}, #{byMachine})
+            """)
+    void event(EventRow event);
+
+    @Select("select * from delivery_event where message_id = #{message} order by at, id limit 1000")
+    List<EventRow> events(UUID message);
+
+    @Update("update delivery_event set by_machine = #{byMachine} where id = #{id}")
+    void judge(@Param("id") UUID id, @Param("byMachine") boolean byMachine);
+
+    @Insert("merge into unsubscribed (person_id, message_id, at) key (person_id) values (#{person}, #{message}, #{at})")
+    void unsubscribe(@Param("person") UUID person, @Param("message") UUID message, @Param("at") Instant at);
+
+    @Delete("delete from unsubscribed where person_id = #{person}")
+    int comeBack(UUID person);
+
+    @Select("select count(*) > 0 from unsubscribed where person_id = #{person}")
+    boolean wantsNoRounds(UUID person);
+
+    @Select("select counts_reading from house")
+    Optional<Boolean> houseCounts();
+
+    @Update("update house set counts_reading = #{counts}")
+    void countForHouse(@Param("counts") boolean counts);
+
+    @Select(
+            """
+            select coalesce((select counting from contact where id = #{person}),
+                            (select counting from lead where id = #{person}), 'counted') = 'counted'
+            """)
+    boolean personCounted(UUID person);
+
+    @Select(
+            """
+            select coalesce((select language from contact where id = #{person}),
+                            (select language from lead where id = #{person}), (select language from house), 'en')
+            """)
+    String language(UUID person);
+}
