@@ -95,6 +95,9 @@ class AccessibilityTest extends BrowserTest {
             page.getByRole(AriaRole.TABLE).waitFor();
             scan(page, "the house's " + part);
         }
+        page.navigate(address("/house/counting"));
+        page.getByLabel("Count opens and clicks").waitFor();
+        scan(page, "what is counted");
         page.navigate(address("/templates/new"));
         page.locator("iframe").waitFor();
         scan(page, "New template");

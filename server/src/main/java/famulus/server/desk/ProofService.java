@@ -26,9 +26,9 @@ import famulus.core.syntax.Problem;
 import famulus.server.library.KeptTextService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
+import famulus.server.records.Needs;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
-import famulus.server.records.PeopleContext.Need;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
@@ -118,7 +118,14 @@ public class ProofService {
     public List<Proof> proofs(MessageSource source, About about, List<For> to, Colleague sender) {
         FieldCatalogue catalogue = catalogues.catalogue();
         Reading reading = new Reading(signed(source, sender), about, catalogue, Given.NOTHING);
-        return people.people(to, sender, catalogue, about == About.DEAL, Need.of(reading.program.paths())).stream()
+        return people
+                .people(
+                        to,
+                        sender,
+                        catalogue,
+                        about == About.DEAL,
+                        Needs.of(reading.program.paths()).withAddresses())
+                .stream()
                 .map(reading::of)
                 .toList();
     }

@@ -28,7 +28,7 @@ import org.springframework.stereotype.Service;
 
 /** Chooses the few people that together show all that a draft can do, from everybody it could go to. */
 @Service
-class StressService {
+public class StressService {
     private final PeopleService people;
     private final CatalogueService catalogues;
     private final Clock clock;
@@ -44,7 +44,7 @@ class StressService {
      *
      * @param why what their message shows that none before it does, in sentences
      */
-    record StressProof(
+    public record StressProof(
             CrmKind kind,
             UUID id,
             @Schema(nullable = true) UUID dealId,
@@ -59,7 +59,7 @@ class StressService {
      * @param leastPossible so few people may be enough, and no fewer
      * @param read how many people were looked at
      */
-    record StressChoice(List<StressProof> proofs, int things, int leastPossible, int read) {}
+    public record StressChoice(List<StressProof> proofs, int things, int leastPossible, int read) {}
 
     private record Somebody(CrmKind kind, UUID id, UUID dealId, String name, String remark) {}
 
@@ -73,7 +73,7 @@ class StressService {
      *
      * @param progress told how many have been read, now and then
      */
-    StressChoice choose(MessageSource source, About about, Colleague sender, IntConsumer progress) {
+    public StressChoice choose(MessageSource source, About about, Colleague sender, IntConsumer progress) {
         MessageProgram program = source.parse();
         StressProofs<Somebody> proofs = new StressProofs<>();
         Instant now = clock.instant();

@@ -3,6 +3,7 @@ package famulus.server.lists;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Arg;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -16,7 +17,10 @@ interface ListMapper {
     @Select("${sql}")
     List<Map<String, Object>> rows(@Param("sql") String sql, @Param("values") List<Object> values);
 
+    // Named one by one: found by their names anew, the columns of ten thousand lines take longer than the lines.
     @Select("${sql}")
+    @Arg(column = "id", javaType = UUID.class)
+    @Arg(column = "deal_id", javaType = UUID.class)
     List<PersonRow> people(@Param("sql") String sql, @Param("values") List<Object> values);
 
     @Select("${sql}")

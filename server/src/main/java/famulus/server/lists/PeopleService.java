@@ -11,9 +11,9 @@ import famulus.server.house.HolidayService;
 import famulus.server.lists.ListMapper.PersonRow;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
+import famulus.server.records.Needs;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
-import famulus.server.records.PeopleContext.Need;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
@@ -34,7 +34,6 @@ import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
-import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 
 /** The people a template could go to: all of them, or those a condition holds for. */
@@ -114,7 +113,7 @@ public class PeopleService {
     private List<For> judged(About about, CrmKind kind, Condition condition, Colleague sender) {
         List<For> matching = new ArrayList<>();
         Instant now = clock.instant();
-        each(about, kind, sender, Need.of(condition.paths().toList()), (to, person) -> {
+        each(about, kind, sender, Needs.of(condition.paths().toList()), (to, person) -> {
             Reckoner reckoner = new Reckoner(now, person.zone(), person.workingDays());
             if (new Judge(reckoner, person.context()::value).holds(condition)) {
                 matching.add(to);
@@ -134,7 +133,7 @@ public class PeopleService {
             About about, Colleague sender, Collection<Path> paths, Consumer<Person> reading, IntConsumer progress) {
         AtomicInteger read = new AtomicInteger();
         for (CrmKind kind : People.kinds(about)) {
-            each(about, kind, sender, Need.of(paths), (to, person) -> {
+            each(about, kind, sender, Needs.of(paths), (to, person) -> {
                 reading.accept(person);
                 if (read.incrementAndGet() % AT_ONCE == 0) {
                     progress.accept(read.get());
@@ -157,7 +156,7 @@ public class PeopleService {
         void read(For to, Person person);
     }
 
-    private void each(About about, CrmKind kind, Colleague sender, Predicate<Need> needs, Reading reading) {
+    private void each(About about, CrmKind kind, Colleague sender, Needs needs, Reading reading) {
         FieldCatalogue catalogue = catalogues.catalogue();
         List<For> everybody = all(about, kind, plain(about, kind), Sql.TRUE);
         List<List<For>> portions = new ArrayList<>();

@@ -11,7 +11,6 @@ import famulus.core.salutation.Salutations;
 import famulus.server.house.HolidayService;
 import famulus.server.records.PeopleContext.DealChoice;
 import famulus.server.records.PeopleContext.For;
-import famulus.server.records.PeopleContext.Need;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PeopleMapper.DealRow;
 import famulus.server.records.PeopleMapper.HistoryRow;
@@ -37,7 +36,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /** One gathering of people and all that stands around them, in as many queries for a thousand people as for one. */
@@ -50,7 +48,7 @@ final class Gathering {
     private final HolidayService holidays;
     private final FieldCatalogue catalogue;
     private final boolean closedDeals;
-    private final Predicate<Need> needs;
+    private final Needs needs;
     private final House house;
     private final Map<UUID, Colleague> team;
     private final Map<String, String> houseFacts;
@@ -83,7 +81,7 @@ final class Gathering {
             Colleague sender,
             FieldCatalogue catalogue,
             boolean closedDeals,
-            Predicate<Need> needs) {
+            Needs needs) {
         this.needs = needs;
         this.messageFacts = messageFacts;
         this.now = now;
@@ -116,7 +114,7 @@ final class Gathering {
                     .map(For::id)
                     .distinct()
                     .toList();
-            people.putAll(records.all(kind, ofKind));
+            people.putAll(records.all(kind, ofKind, needs));
             ids.addAll(ofKind);
         }
         if (ids.isEmpty()) {
@@ -125,19 +123,21 @@ final class Gathering {
         dealsOf = mapper.deals(ids).stream().collect(Collectors.groupingBy(DealRow::contactId));
         Set<UUID> dealIds =
                 wanted.stream().map(this::deal).flatMap(Optional::stream).collect(Collectors.toSet());
-        deals = records.all(CrmKind.DEAL, dealIds);
+        deals = records.all(CrmKind.DEAL, dealIds, needs);
         Set<UUID> organisationIds = new HashSet<>();
         people.values().forEach(one -> one.relation("organisation").ifPresent(organisationIds::add));
         deals.values().forEach(one -> one.relation("organisation").ifPresent(organisationIds::add));
-        organisations = records.all(CrmKind.ORGANISATION, organisationIds);
-        addresses = records.addresses(ids);
-        if (needs.test(Need.SALUTATION)) {
+        organisations = records.all(CrmKind.ORGANISATION, organisationIds, needs);
+        if (needs.addresses()) {
+            addresses = records.addresses(ids);
+        }
+        if (needs.salutation()) {
             sharers = mapper.sharers(ids).stream().collect(Collectors.groupingBy(SharerRow::personId));
         }
-        if (needs.test(Need.HISTORY)) {
+        if (needs.history()) {
             history = byId(mapper.history(ids), HistoryRow::personId);
         }
-        if (needs.test(Need.DOCUMENTS) && !dealIds.isEmpty()) {
+        if (needs.documents() && !dealIds.isEmpty()) {
             documents = byId(mapper.documents(dealIds), NewestDocument::dealId);
         }
     }
@@ -175,7 +175,7 @@ final class Gathering {
                 "company",
                 to.kind() == CrmKind.CONTACT ? organisation.map(CrmRecord::name).orElse("") : person.text("company"));
         facts.put("email", theirs.isEmpty() ? "" : theirs.getFirst().address());
-        if (needs.test(Need.SALUTATION)) {
+        if (needs.salutation()) {
             salutation(person, locale).ifPresent(greeting -> facts.put("salutation", greeting));
         }
         GatheredValues values = new GatheredValues(catalogue, this::related);

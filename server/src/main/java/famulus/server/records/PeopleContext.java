@@ -3,7 +3,6 @@ package famulus.server.records;
 import famulus.core.calendar.WorkingDays;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.MergeContext;
-import famulus.core.field.Path;
 import famulus.core.field.Root;
 import famulus.core.merge.MergeSettings;
 import famulus.server.house.HolidayService;
@@ -15,15 +14,11 @@ import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.Collection;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 
 /** Gathers what messages to people can take their values from. */
@@ -107,31 +102,9 @@ public class PeopleContext {
      * @param closedDeals whether a deal that is lost or placed is taken when no open one is there
      */
     public Person person(For to, Colleague sender, FieldCatalogue catalogue, boolean closedDeals) {
-        return people(List.of(to), sender, catalogue, closedDeals, any -> true).stream()
+        return people(List.of(to), sender, catalogue, closedDeals, Needs.ALL).stream()
                 .findFirst()
                 .orElseThrow(() -> Refusal.missing("This " + to.kind().word()));
-    }
-
-    /** What takes time to gather for many, and is left out where nobody asks for it. */
-    public enum Need {
-        SALUTATION,
-        HISTORY,
-        DOCUMENTS;
-
-        /** What these paths need. */
-        public static Predicate<Need> of(Collection<Path> paths) {
-            Set<Need> needs = EnumSet.noneOf(Need.class);
-            for (Path path : paths) {
-                if (path.root().equals("history")) {
-                    needs.add(HISTORY);
-                } else if (path.root().equals("document")) {
-                    needs.add(DOCUMENTS);
-                } else if (path.words().getLast().equals("salutation")) {
-                    needs.add(SALUTATION);
-                }
-            }
-            return needs::contains;
-        }
     }
 
     /**
@@ -140,7 +113,7 @@ public class PeopleContext {
      * @param needs what will be asked for; the rest of it counts as missing
      */
     public List<Person> people(
-            List<For> wanted, Colleague sender, FieldCatalogue catalogue, boolean closedDeals, Predicate<Need> needs) {
+            List<For> wanted, Colleague sender, FieldCatalogue catalogue, boolean closedDeals, Needs needs) {
         return new Gathering(
                         records,
                         mapper,

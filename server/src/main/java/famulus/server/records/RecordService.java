@@ -66,7 +66,15 @@ public class RecordService {
 
     /** Several records at once; those that are not there are left out. */
     public Map<UUID, CrmRecord> all(CrmKind kind, Collection<UUID> ids) {
-        return store.read(kind, ids, catalogue.fields(kind));
+        return all(kind, ids, Needs.ALL);
+    }
+
+    /** The same, with the fields alone that are asked. */
+    Map<UUID, CrmRecord> all(CrmKind kind, Collection<UUID> ids, Needs needs) {
+        List<StoredField> fields = catalogue.fields(kind).stream()
+                .filter(field -> needs.field(field.definition().name()))
+                .toList();
+        return store.read(kind, ids, fields);
     }
 
     /** The addresses of several people, by person, the one written to first in front. */

@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Turns records into rows and back. Checks nothing: what comes here has been checked. */
@@ -44,15 +45,32 @@ class RecordStore {
             return Map.of();
         }
         Map<UUID, Map<String, ValueRow>> values = new HashMap<>();
-        mapper.values(wanted).forEach(value -> values.computeIfAbsent(value.recordId(), any -> new HashMap<>())
-                .put(value.fieldName(), value));
+        List<String> named = fields.stream()
+                .filter(field -> field.column().isEmpty())
+                .map(field -> field.definition().name())
+                .toList();
+        if (!named.isEmpty()) {
+            mapper.values(wanted, named)
+                    .forEach(value -> values.computeIfAbsent(value.recordId(), any -> new HashMap<>())
+                            .put(value.fieldName(), value));
+        }
         Map<UUID, CrmRecord> records = new HashMap<>();
-        for (Map<String, Object> row : mapper.rows(kind.word(), wanted)) {
+        for (Map<String, Object> row : mapper.rows(kind.word(), wanted, columns(fields))) {
             UUID id = (UUID) cell(row, "id");
             Map<String, String> stored = stored(row, values.getOrDefault(id, Map.of()), fields);
             records.put(id, new CrmRecord(kind, id, ((Number) cell(row, "version")).intValue(), stored));
         }
         return records;
+    }
+
+    /** The columns that fields are kept in. */
+    private static List<String> columns(List<StoredField> fields) {
+        return fields.stream()
+                .flatMap(field -> field.column().stream()
+                        .flatMap(column -> field.definition().type() == FieldType.MONEY
+                                ? Stream.of(column, column + "_currency")
+                                : Stream.of(column)))
+                .toList();
     }
 
     private static Map<String, String> stored(

@@ -21,9 +21,10 @@ interface RecordStoreMapper {
 
     record AddressRow(UUID id, String kind, UUID personId, String address, String label, int position) {}
 
-    List<Map<String, Object>> rows(@Param("table") String table, @Param("ids") Collection<UUID> ids);
+    List<Map<String, Object>> rows(
+            @Param("table") String table, @Param("ids") Collection<UUID> ids, @Param("columns") List<String> columns);
 
-    List<ValueRow> values(@Param("ids") Collection<UUID> ids);
+    List<ValueRow> values(@Param("ids") Collection<UUID> ids, @Param("fields") List<String> fields);
 
     int update(
             @Param("table") String table,
