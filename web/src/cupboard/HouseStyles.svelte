@@ -7,6 +7,7 @@
   import MessageFrame from '../ui/MessageFrame.svelte';
   import Ways from '../ui/Ways.svelte';
   import NamedColleagues from './NamedColleagues.svelte';
+  import Wrappings from './Wrappings.svelte';
   import { notify } from '../ui/notices.svelte';
 
   /** The house styles; the one that is open with what a change of it does to the templates that have it. */
@@ -228,6 +229,7 @@
         {@render colour('its words', look.button.colour, (to) => (look!.button.colour = to))}
         {@render size('Corners', look.button.corner, (to) => (look!.button.corner = to))}
       </fieldset>
+      <Wrappings style={open.id} {mayChange} unkept={changed} />
       <label class="print">
         Small print, at the foot of every letter and designed message
         <textarea

@@ -16,6 +16,7 @@
   import DeskActions from './DeskActions.svelte';
   import Draft from './Draft.svelte';
   import Gutter from './Gutter.svelte';
+  import { kindWords, wraps } from './kindWords';
   import ProofPane from './ProofPane.svelte';
   import { DeskState } from './deskState.svelte';
   import Dress from './Dress.svelte';
@@ -45,7 +46,9 @@
       : 'changed since its test';
   });
   const kind = $derived(desk.draft?.kind ?? 'TEMPLATE');
-  const word = $derived({ TEMPLATE: 'template', PASSAGE: 'passage', SIGNATURE: 'signature' }[kind]);
+  const word = $derived(kindWords[kind]);
+  /** Texts that are marked ready for the templates that have them. */
+  const inTemplates = $derived(kind === 'PASSAGE' || wraps(kind));
   let using = $state<Schemas['UsingTemplate'][]>([]);
   const designed = $derived(!!desk.draft?.mode && desk.draft.mode !== 'PLAIN');
 
@@ -109,11 +112,17 @@
   });
 
   $effect(() => {
-    if (kind !== 'PASSAGE') return;
+    if (!inTemplates) return;
     ask('get', '/api/templates/{id}/using', { params: { id } })
       .then((found) => (using = found))
       .catch(() => (using = []));
   });
+
+  /** The first of them by name, and how many more. */
+  function named(all: Schemas['UsingTemplate'][]): string {
+    const first = all.slice(0, 3).map((one) => `“${one.name}”`);
+    return all.length > 3 ? `${first.join(', ')} and ${all.length - 3} more` : first.join(', ');
+  }
 
   function stepNote(way: number) {
     if (!notes.length) return;
@@ -174,8 +183,8 @@
     <h1>
       <button
         bind:this={nameOpener}
-        title={desk.mayChange ? 'Change name, purpose or what it is about' : undefined}
-        disabled={!desk.mayChange}
+        title={desk.mayChange && !wraps(kind) ? 'Change name, purpose or what it is about' : undefined}
+        disabled={!desk.mayChange || wraps(kind)}
         onclick={() => (naming = !naming)}>{desk.draft?.name || '…'}</button
       >
     </h1>
@@ -184,8 +193,8 @@
         {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}{kind === 'TEMPLATE'
           ? modeLabels[desk.draft.mode ?? 'PLAIN']
           : `a ${word}`}, about {aboutLabels[desk.draft.about]} · {stages[desk.stage]}
-        {#if kind === 'PASSAGE'}· {using.length
-            ? `marking it ready changes ${using.map((one) => `“${one.name}”`).join(', ')}`
+        {#if inTemplates}· {using.length
+            ? `marking it ready changes ${named(using)}`
             : 'used nowhere yet'}{/if}
         {others.length ? ` · ${others.join(' and ')} ${others.length > 1 ? 'are' : 'is'} here too` : ''}
         {desk.mayChange ? '' : ` · kept by ${desk.template?.ownerName}, so you can read it and use it`}

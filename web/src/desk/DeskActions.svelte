@@ -6,6 +6,7 @@
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import type { DeskState } from './deskState.svelte';
+  import { kindWords, placeOf } from './kindWords';
   import TestSlip from './TestSlip.svelte';
 
   /** What can be done with the template as a whole. */
@@ -17,7 +18,7 @@
   let opener = $state<HTMLButtonElement>();
   const id = $derived(desk.id);
   const kind = $derived(desk.draft?.kind ?? 'TEMPLATE');
-  const word = $derived({ TEMPLATE: 'template', PASSAGE: 'passage', SIGNATURE: 'signature' }[kind]);
+  const word = $derived(kindWords[kind]);
   const ready = $derived(desk.stage === 'ready');
 
   $effect(() =>
@@ -54,7 +55,7 @@
     const name = desk.draft?.name;
     try {
       await ask('delete', '/api/templates/{id}', { params: { id } });
-      go(kind === 'TEMPLATE' ? '/templates' : `/cupboard/${word}s`);
+      go(placeOf(kind));
       notify(`“${name}” is deleted.`, {
         undo: async () => {
           await ask('post', '/api/templates/{id}/restore', { params: { id } });

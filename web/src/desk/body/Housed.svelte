@@ -14,7 +14,7 @@
 
   function chosen(names: string[], wanted: string | null): string {
     if (wanted === 'none' || !names.length) return '';
-    return wanted && names.includes(wanted) ? wanted : names[0];
+    return !wanted ? names[0] : names.includes(wanted) ? wanted : '';
   }
 
   async function read() {

@@ -115,9 +115,10 @@ export const blockGroups: readonly (readonly [group: string, kinds: readonly Blo
   ],
 ];
 
-/** Kinds that can't stand in a text of this kind: a passage holds no passage, a signature no signature. */
+/** Kinds that can't stand in a text of this kind: a passage holds no passage, a signature no signature, what stands around messages none of what changes by itself. */
 export function barred(textKind: string | null | undefined): readonly string[] {
   if (textKind === 'PASSAGE') return ['passage'];
+  if (textKind === 'HEADER' || textKind === 'FOOTER') return ['passage', 'signature', 'feed'];
   return textKind === 'SIGNATURE' ? ['passage', 'signature'] : [];
 }
 

@@ -92,4 +92,40 @@ class KeptTextsTest extends BrowserTest {
         desk.reload();
         assertThat(message(desk).getByText("Dov Marchbanks")).isVisible();
     }
+
+    @Test
+    void aHeaderOfAHouseStyleIsWrittenOnTheDeskAndStandsAboveItsTemplates() {
+        Page page = openAs("Oriel", "/cupboard/house-styles");
+        button(page, "Add a header or footer").click();
+        textbox(page, "Name for colleagues").fill("Under the trees");
+        page.getByLabel("Where").selectOption("Below the message");
+        button(page, "Write it").click();
+        textbox(page, "Block 1, text").click();
+        page.keyboard().type("Seven days a week in blossom.");
+        assertThat(message(page).getByText("Seven days a week in blossom.")).isVisible();
+        assertThat(textbox(page, "Subject")).hasCount(0);
+        assertThat(page.getByText("used nowhere yet")).isVisible();
+        markReady(page);
+
+        Page desk = beginFrom("Signe", "Delivery notice", "With its own foot");
+        button(desk, "With its own foot").click();
+        desk.getByLabel("Footer").selectOption("Under the trees");
+        desk.keyboard().press("Escape");
+        assertThat(message(desk).getByText("Seven days a week in blossom.")).isVisible();
+        assertThat(desk.getByText(Pattern.compile("^kept"))).isVisible();
+
+        page.reload();
+        assertThat(page.getByText(Pattern.compile("marking it ready changes “With its own foot”")))
+                .isVisible();
+        textbox(page, "Block 1, text").click();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("By day and by night.");
+        markReady(page);
+        desk.reload();
+        assertThat(message(desk).getByText("By day and by night.")).isVisible();
+        button(page, "More").click();
+        button(page, "Delete footer").click();
+        assertThat(page.getByText(Pattern.compile("It is used in “With its own foot”")))
+                .isVisible();
+    }
 }

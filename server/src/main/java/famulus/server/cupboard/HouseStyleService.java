@@ -5,6 +5,7 @@ import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
+import famulus.core.message.body.HouseStyle.Wrapping;
 import famulus.core.message.body.HouseStyleJson;
 import famulus.core.message.body.Inserts;
 import famulus.core.message.body.Mode;
@@ -19,6 +20,7 @@ import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -153,9 +155,7 @@ public class HouseStyleService {
      */
     @Transactional
     public KeptStyle change(UUID id, int version, String look, Colleague by) {
-        if (!mayChange(id, by)) {
-            throw Refusal.forbidden("Only keepers, administrators and those named for it change this house style.");
-        }
+        mustBeAllowed(id, by);
         KeptStyle before = get(id);
         HouseStyle style = read(look);
         try {
@@ -167,6 +167,53 @@ public class HouseStyleService {
         }
         changed(id);
         return get(id);
+    }
+
+    /** The bands that a style puts around messages under a name; absent when it has none of that name. */
+    public Optional<Wrapping> wrapping(UUID id, boolean above, String name) {
+        HouseStyle style = get(id).style();
+        return (above ? style.headers() : style.footers())
+                .stream().filter(one -> one.name().equals(name)).findFirst();
+    }
+
+    /**
+     * Puts bands around messages, in the place of those of the same name, else after the others.
+     *
+     * @param above as a header; else as a footer
+     */
+    @Transactional
+    public void wrap(UUID id, boolean above, Wrapping wrapping, Colleague by) {
+        rewrap(id, above, wrapping.name(), Optional.of(wrapping), by);
+    }
+
+    /** Takes bands away; templates that have them then have the style's first ones, or none. */
+    @Transactional
+    public void unwrap(UUID id, boolean above, String name, Colleague by) {
+        rewrap(id, above, name, Optional.empty(), by);
+    }
+
+    private void rewrap(UUID id, boolean above, String name, Optional<Wrapping> wanted, Colleague by) {
+        mustBeAllowed(id, by);
+        KeptStyle before = get(id);
+        HouseStyle style = before.style();
+        List<Wrapping> all = new ArrayList<>(above ? style.headers() : style.footers());
+        int at = all.stream().map(Wrapping::name).toList().indexOf(name);
+        if (at >= 0) {
+            all.remove(at);
+        }
+        wanted.ifPresent(wrapping -> all.add(at < 0 ? all.size() : at, wrapping));
+        // Read as it would be kept, so that what can't be in a style is refused here too.
+        HouseStyle changed = read(HouseStyleJson.write(above ? style.withHeaders(all) : style.withFooters(all)));
+        if (mapper.update(row(id, changed, before.usual(), before.version()), by.id()) == 0) {
+            throw Refusal.changedMeanwhile("Somebody changed this house style meanwhile.");
+        }
+        changed(id);
+    }
+
+    private void mustBeAllowed(UUID id, Colleague by) {
+        if (!mayChange(id, by)) {
+            throw Refusal.forbidden("Only keepers, administrators and those named for it change this house style.");
+        }
     }
 
     /** Whether somebody may change a style: by their role, or because they are named for it. */

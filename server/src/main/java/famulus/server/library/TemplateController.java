@@ -10,6 +10,7 @@ import famulus.server.library.TemplateService.TemplateLine;
 import famulus.server.library.TemplateService.UsingTemplate;
 import famulus.server.library.TemplateVersionService.LastTest;
 import famulus.server.library.TemplateVersionService.Version;
+import famulus.server.library.WrappingService.ShownWrapping;
 import famulus.server.records.CrmKind;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -34,13 +35,16 @@ class TemplateController {
     private final TemplateVersionService versions;
     private final KeptTextService texts;
     private final VariantService variants;
+    private final WrappingService wrappings;
 
     TemplateController(
             TemplateService templates,
             StarterService starters,
             TemplateVersionService versions,
             KeptTextService texts,
-            VariantService variants) {
+            VariantService variants,
+            WrappingService wrappings) {
+        this.wrappings = wrappings;
         this.variants = variants;
         this.texts = texts;
         this.templates = templates;
@@ -101,6 +105,21 @@ class TemplateController {
     @GetMapping("/{id}/using")
     List<UsingTemplate> using(Colleague asking, @PathVariable UUID id) {
         return templates.using(id);
+    }
+
+    /** The headers and footers of a house style. */
+    @GetMapping("/wrappings")
+    List<ShownWrapping> wrappings(Colleague asking, @RequestParam UUID style) {
+        return wrappings.of(style);
+    }
+
+    /** A header or footer of a house style that is to be written on. */
+    record WrappingToOpen(UUID style, TemplateKind kind, String name) {}
+
+    /** Puts a header or footer of a house style on the desk as it is in the style. */
+    @PostMapping("/wrappings")
+    OpenTemplate openWrapping(Colleague asking, @RequestBody WrappingToOpen wanted) {
+        return open(wrappings.open(wanted.style(), wanted.kind(), wanted.name(), asking), asking);
     }
 
     /** The designed signatures in use: of whoever asks, and of everybody who has chosen none. */
@@ -184,7 +203,7 @@ class TemplateController {
     private OpenTemplate open(Template template, Colleague asking) {
         return new OpenTemplate(
                 template,
-                TemplateService.mayChange(template.ownerId(), asking),
+                templates.mayChange(template, asking),
                 versions.lastTest(template.id()).orElse(null));
     }
 }

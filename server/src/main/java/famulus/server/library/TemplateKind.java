@@ -7,12 +7,21 @@ public enum TemplateKind {
     /** A text that many templates use, kept once. */
     PASSAGE("passage"),
     /** Somebody's designed closing lines, or everybody's. */
-    SIGNATURE("signature");
+    SIGNATURE("signature"),
+    /** What a house style puts above messages. */
+    HEADER("header"),
+    /** What a house style puts below messages. */
+    FOOTER("footer");
 
     private final String word;
 
     TemplateKind(String word) {
         this.word = word;
+    }
+
+    /** Whether it belongs to a house style, and stands around messages. */
+    boolean wraps() {
+        return this == HEADER || this == FOOTER;
     }
 
     /** What it is called in a sentence. */

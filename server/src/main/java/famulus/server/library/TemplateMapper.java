@@ -74,6 +74,34 @@ interface TemplateMapper {
             """)
     List<UsingRow> usingPassage(String id);
 
+    /** A header or footer of a house style as it stands on the desk. */
+    record WrappingRow(UUID id, String kind, String name, int version, Integer readyVersion) {}
+
+    @Select(
+            """
+            select id, kind, name, version, ready_version
+            from template
+            where deleted_at is null and house_style_id = #{style} and kind in ('HEADER', 'FOOTER')
+            order by name, id
+            """)
+    List<WrappingRow> wrappings(UUID style);
+
+    /** The designed templates in a style that have named one of its headers or footers; the first one's name is empty. */
+    @Select(
+            """
+            select id, name
+            from template
+            where deleted_at is null and kind = 'TEMPLATE' and mode = 'DESIGNED'
+              and (house_style_id = #{style} or (house_style_id is null and #{usual}))
+              and case when #{above} then header else footer end = #{name}
+            order by name, id
+            """)
+    List<UsingRow> wrapped(
+            @Param("style") UUID style,
+            @Param("usual") boolean usual,
+            @Param("above") boolean above,
+            @Param("name") String name);
+
     /** What a template says. */
     record TemplateText(UUID id, String name, String subject, String previewText, String body) {}
 

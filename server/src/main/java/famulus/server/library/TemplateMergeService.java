@@ -45,7 +45,7 @@ public class TemplateMergeService {
      */
     public MergedDraft merge(UUID id, Draft base, Draft mine, Colleague by) {
         Template now = templates.get(id);
-        TemplateService.mustBeAllowed(now, by);
+        templates.mustBeAllowed(now, by);
         Draft theirs = TemplateService.draft(now);
         List<String> both = new ArrayList<>();
         Draft first = merge(base, mine, theirs, true, both);

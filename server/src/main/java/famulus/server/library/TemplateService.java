@@ -9,17 +9,20 @@ import famulus.core.field.Root;
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Node;
 import famulus.core.message.MessageSource;
+import famulus.core.message.body.Band;
 import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
+import famulus.core.message.body.HouseStyle.Wrapping;
 import famulus.core.message.body.Inserts;
 import famulus.core.message.body.Mode;
 import famulus.core.record.PlainLine;
 import famulus.server.cupboard.FileService;
 import famulus.server.cupboard.HouseStyleService;
+import famulus.server.cupboard.HouseStyleService.KeptStyle;
 import famulus.server.library.TemplateMapper.TemplateRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
@@ -100,6 +103,24 @@ public class TemplateService {
         /** The same, of a kind. */
         Draft of(TemplateKind other) {
             return with(name, other);
+        }
+
+        /** The same with what another one is made of. */
+        Draft saying(Draft other) {
+            return new Draft(
+                    name,
+                    purpose,
+                    about,
+                    subject,
+                    previewText,
+                    other.body,
+                    mode,
+                    other.design,
+                    houseStyle,
+                    header,
+                    footer,
+                    files,
+                    kind);
         }
 
         /** The same under another name. */
@@ -296,8 +317,53 @@ public class TemplateService {
                 .orElse("…");
     }
 
-    /** The templates that a passage is used in, by name; none for what is no passage. */
+    /** Puts a header or footer into its house style as it is now. */
+    void wrap(Template template, Colleague by) {
+        styles.wrap(
+                template.houseStyle(),
+                template.kind() == TemplateKind.HEADER,
+                new Wrapping(template.name(), bandsInStyle(template)),
+                by);
+    }
+
+    /** What a header or footer is in its style, where its parts stand beside those of others. */
+    List<Band> bandsInStyle(Template template) {
+        String own =
+                template.kind().word() + Integer.toHexString(template.name().hashCode()) + "-";
+        return Inserts.owned(
+                own, design(draft(template)).map(one -> one.body().bands()).orElse(List.of()));
+    }
+
+    /** The templates that have chosen a header or footer by its name. */
+    private List<UsingTemplate> named(Template template) {
+        return wrapped(template, template.name());
+    }
+
+    private List<UsingTemplate> wrapped(Template template, String name) {
+        KeptStyle style = styles.get(template.houseStyle());
+        return mapper.wrapped(style.id(), style.usual(), template.kind() == TemplateKind.HEADER, name).stream()
+                .map(row -> new UsingTemplate(row.id(), row.name()))
+                .toList();
+    }
+
+    /** The templates that have a header or footer: by its name, or because it is the first one of their style. */
+    private List<UsingTemplate> wrapped(Template template) {
+        HouseStyle style = styles.get(template.houseStyle()).style();
+        boolean above = template.kind() == TemplateKind.HEADER;
+        boolean first = (above ? style.header("") : style.footer(""))
+                .filter(one -> !one.name().equals(template.name()))
+                .isEmpty();
+        return Stream.concat(named(template).stream(), first ? wrapped(template, "").stream() : Stream.empty())
+                .toList();
+    }
+
+    /** The templates that a passage, header or footer is used in, by name; none for anything else. */
     public List<UsingTemplate> using(UUID id) {
+        Optional<Template> wrapping =
+                mapper.byId(id, false).filter(one -> one.kind().wraps());
+        if (wrapping.isPresent()) {
+            return wrapped(wrapping.get());
+        }
         return mapper.usingPassage(id.toString()).stream()
                 .map(row -> new UsingTemplate(row.id(), row.name()))
                 .toList();
@@ -327,8 +393,14 @@ public class TemplateService {
                 : mapper.version(id, template.readyVersion()).orElse(template);
     }
 
-    /** Whether somebody may change a template. */
-    public static boolean mayChange(UUID owner, Colleague who) {
+    /** Whether somebody may change a template; what belongs to a house style is changed by whoever may change that. */
+    boolean mayChange(Template template, Colleague who) {
+        return template.kind().wraps()
+                ? styles.mayChange(template.houseStyle(), who)
+                : mayChange(template.ownerId(), who);
+    }
+
+    private static boolean mayChange(UUID owner, Colleague who) {
         return owner.equals(who.id()) || who.is(Role.KEEPER, Role.ADMINISTRATOR);
     }
 
@@ -336,10 +408,34 @@ public class TemplateService {
     @Transactional
     public Template add(Draft draft, Colleague by) {
         check(draft);
+        if (draft.kind().wraps()) {
+            wraps(draft, by);
+        }
         UUID id = ids.next();
         mapper.insert(template(id, draft.kind(), draft, 1, by.id(), clock.instant()));
         events.tell("template", id.toString());
         return get(id);
+    }
+
+    /** A header or footer is one of a house style, under a name of its own there. */
+    private void wraps(Draft draft, Colleague by) {
+        if (draft.houseStyle() == null) {
+            throw Refusal.field("houseStyle", "Say which house style it belongs to.");
+        }
+        if (!styles.mayChange(draft.houseStyle(), by)) {
+            throw Refusal.forbidden("Keepers, administrators and those they name change this house style.");
+        }
+        String name = draft.name().strip();
+        PlainLine.refusal(name, 60, true).ifPresent(sentence -> {
+            throw Refusal.field("name", sentence);
+        });
+        boolean taken = name.equals("none")
+                || mapper.wrappings(draft.houseStyle()).stream()
+                        .anyMatch(one -> one.kind().equals(draft.kind().name())
+                                && one.name().equals(name));
+        if (taken) {
+            throw Refusal.field("name", "This name is taken. Choose another one.");
+        }
     }
 
     /** Adds a copy of a template, which belongs to who asked for it. */
@@ -359,7 +455,7 @@ public class TemplateService {
     public Template change(UUID id, int version, Draft draft, Colleague by) {
         Template before = get(id);
         mustBeAllowed(before, by);
-        Draft of = draft.of(before.kind());
+        Draft of = before.kind().wraps() ? draft(before).saying(draft) : draft.of(before.kind());
         check(of);
         Instant now = clock.instant();
         // What somebody comes to after a while, or after another, can be brought back as it was.
@@ -378,7 +474,7 @@ public class TemplateService {
     public void delete(UUID id, Colleague by) {
         Template template = get(id);
         mustBeAllowed(template, by);
-        List<UsingTemplate> using = using(id);
+        List<UsingTemplate> using = template.kind().wraps() ? named(template) : using(id);
         if (!using.isEmpty()) {
             throw Refusal.because(
                     "in-use",
@@ -391,6 +487,9 @@ public class TemplateService {
         if (mapper.signing(id) > 0) {
             throw Refusal.because("in-use", "Messages are signed with it. Choose another signature first.");
         }
+        if (template.kind().wraps()) {
+            styles.unwrap(template.houseStyle(), template.kind() == TemplateKind.HEADER, template.name(), by);
+        }
         mapper.delete(id, clock.instant());
         events.tell("template", id.toString());
     }
@@ -401,6 +500,9 @@ public class TemplateService {
         Template template = mapper.byId(id, true).orElseThrow(() -> Refusal.missing("This template"));
         mustBeAllowed(template, by);
         mapper.restore(id);
+        if (template.kind().wraps() && template.readyVersion() != null) {
+            wrap(forUse(id, by, by), by);
+        }
         events.tell("template", id.toString());
         return get(id);
     }
@@ -418,8 +520,11 @@ public class TemplateService {
         mapper.ready(id, 1);
     }
 
-    static void mustBeAllowed(Template template, Colleague by) {
-        if (!mayChange(template.ownerId(), by)) {
+    void mustBeAllowed(Template template, Colleague by) {
+        if (!mayChange(template, by)) {
+            if (template.kind().wraps()) {
+                throw Refusal.forbidden("Keepers, administrators and those they name change this house style.");
+            }
             throw Refusal.forbidden(
                     "This is " + template.ownerName() + "’s template. Duplicate it to make it your own.");
         }
@@ -500,6 +605,10 @@ public class TemplateService {
         Body body = design(draft).map(Design::body).orElse(Body.EMPTY);
         if (Inserts.has(body, Content.Passage.class)) {
             return Optional.of("A " + word + " can’t have a passage in it.");
+        }
+        if (draft.kind().wraps()
+                && (Inserts.has(body, Content.Signature.class) || Inserts.has(body, Content.Feed.class))) {
+            return Optional.of("A " + word + " of a house style can’t have a signature or a feed in it.");
         }
         return draft.kind() == TemplateKind.SIGNATURE && Inserts.has(body, Content.Signature.class)
                 ? Optional.of("A signature can’t have a signature in it.")

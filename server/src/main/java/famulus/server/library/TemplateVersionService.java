@@ -87,14 +87,16 @@ public class TemplateVersionService {
     @Transactional
     public Template ready(UUID id, int version, Colleague by) {
         Template now = templates.get(id);
-        TemplateService.mustBeAllowed(now, by);
+        templates.mustBeAllowed(now, by);
         if (now.version() != version) {
             throw Refusal.changedMeanwhile(now.changedBy() + " changed this template meanwhile.");
         }
         mapper.keepVersion(id, version, Reason.READY.name(), clock.instant());
         mapper.reason(id, version, Reason.READY.name());
         mapper.ready(id, version);
-        if (now.kind() != TemplateKind.TEMPLATE) {
+        if (now.kind().wraps()) {
+            templates.wrap(now, by);
+        } else if (now.kind() != TemplateKind.TEMPLATE) {
             texts.changed(id);
         }
         events.tell("template", id.toString());
@@ -105,7 +107,7 @@ public class TemplateVersionService {
     @Transactional
     public Template restore(UUID id, int version, Colleague by) {
         Template now = templates.get(id);
-        TemplateService.mustBeAllowed(now, by);
+        templates.mustBeAllowed(now, by);
         Template old = version(id, version);
         mapper.keepVersion(id, now.version(), Reason.REPLACED.name(), clock.instant());
         return templates.change(id, now.version(), TemplateService.draft(old), by);

@@ -89,7 +89,7 @@ public class VariantService {
     @Transactional
     public Template add(UUID id, String language, String own, Colleague by) {
         Template original = templates.get(id);
-        TemplateService.mustBeAllowed(original, by);
+        templates.mustBeAllowed(original, by);
         if (original.kind() != TemplateKind.TEMPLATE) {
             throw Refusal.because("no-template", "Only templates have variants.");
         }

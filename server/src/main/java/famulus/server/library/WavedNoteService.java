@@ -42,7 +42,7 @@ public class WavedNoteService {
     /** Lets a query pass. */
     @Transactional
     public void wave(UUID template, String code, String words, String reason, Colleague by) {
-        TemplateService.mustBeAllowed(templates.get(template), by);
+        templates.mustBeAllowed(templates.get(template), by);
         PlainLine.refusal(reason, LONGEST_REASON, true).ifPresent(sentence -> {
             throw Refusal.field("reason", sentence);
         });
@@ -56,7 +56,7 @@ public class WavedNoteService {
     /** Has a query asked again. */
     @Transactional
     public void takeBack(UUID template, String code, String words, Colleague by) {
-        TemplateService.mustBeAllowed(templates.get(template), by);
+        templates.mustBeAllowed(templates.get(template), by);
         mapper.takeBack(template, code, words);
     }
 }

@@ -34,6 +34,16 @@ public record HouseStyle(
         return new HouseStyle(name, page, type, space, button, headers, footers, new RichText(List.of()));
     }
 
+    /** The same with other headers. */
+    public HouseStyle withHeaders(List<Wrapping> others) {
+        return new HouseStyle(name, page, type, space, button, others, footers, smallPrint);
+    }
+
+    /** The same with other footers. */
+    public HouseStyle withFooters(List<Wrapping> others) {
+        return new HouseStyle(name, page, type, space, button, headers, others, smallPrint);
+    }
+
     /** A style without header, footer or small print. */
     public static final HouseStyle BARE = new HouseStyle(
             "Bare",

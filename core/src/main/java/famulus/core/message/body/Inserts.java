@@ -68,14 +68,23 @@ public final class Inserts {
         return body.blocks().anyMatch(block -> kind.isInstance(block.content()));
     }
 
+    /** Bands whose identifiers begin as given, so that they can stand beside others; those that do so already stay. */
+    public static List<Band> owned(String beginning, List<Band> bands) {
+        return renamed(bands, id -> id.startsWith(beginning) ? id : beginning + id);
+    }
+
     private static List<Band> within(String outer, Body body) {
-        return body.bands().stream()
+        return renamed(body.bands(), id -> outer + "-" + id);
+    }
+
+    private static List<Band> renamed(List<Band> bands, UnaryOperator<String> name) {
+        return bands.stream()
                 .map(band -> new Band(
-                        outer + "-" + band.id(),
+                        name.apply(band.id()),
                         columns(
                                 band,
                                 block -> new Block(
-                                        outer + "-" + block.id(),
+                                        name.apply(block.id()),
                                         block.content(),
                                         block.look(),
                                         block.shownWhen(),

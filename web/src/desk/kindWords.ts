@@ -1,0 +1,23 @@
+import type { Schemas } from '../api/client';
+
+type Kind = NonNullable<Schemas['Draft']['kind']>;
+
+/** What a text on the desk is called in a sentence. */
+export const kindWords: Record<Kind, string> = {
+  TEMPLATE: 'template',
+  PASSAGE: 'passage',
+  SIGNATURE: 'signature',
+  HEADER: 'header',
+  FOOTER: 'footer',
+};
+
+/** Whether a text belongs to a house style, and stands around messages. */
+export function wraps(kind: Kind): boolean {
+  return kind === 'HEADER' || kind === 'FOOTER';
+}
+
+/** Where texts of a kind are listed. */
+export function placeOf(kind: Kind): string {
+  if (kind === 'TEMPLATE') return '/templates';
+  return wraps(kind) ? '/cupboard/house-styles' : `/cupboard/${kindWords[kind]}s`;
+}
