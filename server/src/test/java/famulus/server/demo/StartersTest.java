@@ -19,8 +19,11 @@ import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -57,6 +60,7 @@ class StartersTest {
                 "--server.port=0",
                 "--famulus.demo=true",
                 "--famulus.data=memory",
+                "--famulus.public-address=http://localhost:8080",
                 "--famulus.now=2026-05-04T09:00:00Z");
         starters = context.getBean(StarterService.class).all();
         signe = context.getBean(TeamService.class).all().stream()
@@ -171,5 +175,41 @@ class StartersTest {
         String all = Files.readString(said);
         Files.delete(said);
         return all.lines().filter(line -> line.contains("error")).limit(20).collect(Collectors.joining("\n"));
+    }
+
+    /**
+     * What each design says and looks like for the first person who lacks nothing, as it was looked at in a browser: the text
+     * itself, and a digest of the HTML. Run with {@code -Dgolden.update=true} to write what is rendered now, and to have
+     * the documents in {@code target/starters}; then look at those that have changed.
+     */
+    @Test
+    void looksAsItDidWhenItWasLookedAt() throws Exception {
+        Path golden = Path.of("src/test/resources/golden/starters.text");
+        StringBuilder all = new StringBuilder();
+        for (Starter starter : starters) {
+            Proof proof = proofs(starter).stream()
+                    .filter(one -> one.notes().isEmpty())
+                    .findFirst()
+                    .orElseThrow();
+            boolean plain = starter.draft().mode() == Mode.PLAIN;
+            String html = plain ? "" : mail(proof).html();
+            all.append("==== ").append(starter.name()).append(plain ? "" : " " + digest(html));
+            all.append("\nSubject: ").append(proof.merged().subject().text()).append("\n\n");
+            all.append(plain ? proof.merged().body().text() : mail(proof).text())
+                    .append("\n\n");
+            if (Boolean.getBoolean("golden.update") && !plain) {
+                Path shown = Files.createDirectories(Path.of("target/starters")).resolve(starter.name() + ".html");
+                Files.writeString(shown, html);
+            }
+        }
+        if (Boolean.getBoolean("golden.update")) {
+            Files.writeString(golden, all);
+        }
+        assertThat(all.toString()).isEqualTo(Files.readString(golden));
+    }
+
+    private static String digest(String html) throws Exception {
+        byte[] digest = MessageDigest.getInstance("SHA-256").digest(html.getBytes(StandardCharsets.UTF_8));
+        return HexFormat.of().formatHex(digest, 0, 8);
     }
 }

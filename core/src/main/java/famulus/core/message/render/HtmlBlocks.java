@@ -281,7 +281,8 @@ final class HtmlBlocks {
         html.close("p");
         for (int i = 0; i < card.facts().size(); i++) {
             String key = Keys.fact(id, i);
-            if (!words.text(key).isEmpty() && (!words.hasGap(key) || message.proof() != null)) {
+            boolean says = !words.text(key).isEmpty() && !words.saysNothing(key);
+            if (says && (!words.hasGap(key) || message.proof() != null)) {
                 html.open("p", "style", "margin:0;");
                 words.inlines(key, Marks.NONE, "").forEach(text::inline);
                 html.close("p");

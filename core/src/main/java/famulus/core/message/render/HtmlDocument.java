@@ -55,28 +55,52 @@ final class HtmlDocument {
                 .endLine()
                 .line("<head>")
                 .line("<meta charset=\"utf-8\">")
-                .line("<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">")
-                .line("<meta name=\"color-scheme\" content=\"light dark\">")
-                .raw("<title>")
+                .line("<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">");
+        if (design.mode() != Mode.LETTER) {
+            // A letter has no rules for dark screens: its colours are the mail program's to turn.
+            html.line("<meta name=\"color-scheme\" content=\"light dark\">");
+        }
+        html.raw("<title>")
                 .text(message.subject().isBlank() ? "…" : message.subject())
                 .line("</title>");
-        if (design.mode() != Mode.LETTER) {
-            html.line("<style>")
-                    .line("@media (max-width: 480px) {")
-                    .line(
-                            ".column { display: block !important; width: 100% !important; padding-inline: 0 !important; }")
-                    .line(".small-hidden { display: none !important; }")
-                    .line("}")
-                    .line("@media (prefers-color-scheme: dark) {")
-                    .line(".page, .sheet { background: #16191d !important; }")
-                    .line(".words, " + texts(".words") + " { color: #e9e6df !important; }")
-                    // What has a background of its own keeps the colour that was chosen to be read on it.
-                    .line(".words .own, " + texts(".words .own") + " { color: "
-                            + style.type().colour() + " !important; }")
-                    .line("}")
-                    .line("</style>");
+        boolean letter = design.mode() == Mode.LETTER;
+        boolean wideItems = HtmlItems.anyWide(design.body());
+        if (!letter || wideItems) {
+            html.line("<style>").line("@media (max-width: 480px) {");
+            if (!letter) {
+                html.line(
+                                ".column { display: block !important; width: 100% !important; padding-inline: 0 !important; }")
+                        .line(".small-hidden { display: none !important; }");
+            }
+            if (wideItems) {
+                HtmlItems.onPhones().forEach(html::line);
+            }
+            html.line("}");
+            if (!letter) {
+                onDarkScreens();
+            }
+            html.line("</style>");
         }
         html.line("</head>");
+    }
+
+    private void onDarkScreens() {
+        html.line("@media (prefers-color-scheme: dark) {")
+                .line(".page, .sheet { background: #16191d !important; }")
+                .line(".words, " + texts(".words") + " { color: #e9e6df !important; }")
+                .line(links(".words") + " { color: #a9cdf5 !important; }")
+                // What has a background of its own keeps the colours that were chosen to be read on it.
+                .line(".words .own, " + texts(".words .own") + " { color: "
+                        + style.type().colour() + " !important; }")
+                .line(links(".words .own") + " { color: " + style.type().linkColour() + " !important; }")
+                .line("}");
+    }
+
+    /** Links within running text; those of buttons have a ground of their own. */
+    private static String links(String within) {
+        return Stream.of("p", "li", "h1", "h2", "h3")
+                .map(element -> within + " " + element + " a")
+                .collect(Collectors.joining(", "));
     }
 
     private static String texts(String within) {

@@ -1,10 +1,12 @@
 package famulus.core.message.render;
 
+import famulus.core.message.body.Body;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Content.ItemColumn;
 import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.Keys;
 import famulus.core.message.body.RichText.Marks;
+import java.util.List;
 
 /** Writes an item table as a real table with header cells. */
 final class HtmlItems {
@@ -20,6 +22,31 @@ final class HtmlItems {
         this.style = message.design().style();
     }
 
+    /** With more columns a table is wider than a phone. */
+    private static final int FIT_A_PHONE = 4;
+
+    private static boolean isWide(Content.Items items) {
+        return items.columns().size() > FIT_A_PHONE;
+    }
+
+    /** Whether a body has a table that is too wide for a phone. */
+    static boolean anyWide(Body body) {
+        return body.blocks().anyMatch(block -> block.content() instanceof Content.Items items && isWide(items));
+    }
+
+    /** Rules for small screens: each line of a wide table stands by itself, a figure to a line with what it is. */
+    static List<String> onPhones() {
+        return List.of(
+                ".items thead { display: none !important; }",
+                ".items tr { display: block !important; overflow: hidden; padding: 6px 0; border-bottom: 1px solid #d9d9d9; }",
+                ".items td, .items th { display: block !important; padding: 1px 0 !important; border: 0 !important; }",
+                ".items td { text-align: end !important; }",
+                ".items td::before { content: attr(data-head); float: inline-start; padding-inline-end: 12px; }",
+                ".items tbody td:first-child { text-align: start !important; font-weight: bold; }",
+                ".items tbody td:first-child::before { content: none; }",
+                ".items tfoot th { float: inline-start; }");
+    }
+
     void write(String id, Content.Items items) {
         if (message.deal().lines().isEmpty()) {
             HtmlText text = new HtmlText(html, style, message.proof() != null);
@@ -29,7 +56,13 @@ final class HtmlItems {
             return;
         }
         ItemTable table = ItemTable.of(items, message);
-        html.open("table", "style", "width:100%;border-collapse:collapse;font-variant-numeric:tabular-nums;")
+        boolean wide = isWide(items);
+        html.open(
+                        "table",
+                        "class",
+                        wide ? "items" : "",
+                        "style",
+                        "width:100%;border-collapse:collapse;font-variant-numeric:tabular-nums;")
                 .endLine()
                 .raw("<thead><tr>");
         for (ItemColumn column : items.columns()) {
@@ -46,7 +79,13 @@ final class HtmlItems {
         for (var row : table.rows()) {
             html.raw("<tr>");
             for (int i = 0; i < row.size(); i++) {
-                html.open("td", "style", cell(items.columns().get(i)) + "border-bottom:1px solid #d9d9d9;")
+                ItemColumn column = items.columns().get(i);
+                html.open(
+                                "td",
+                                "data-head",
+                                wide ? table.heading(column) : "",
+                                "style",
+                                cell(column) + "border-bottom:1px solid #d9d9d9;")
                         .text(row.get(i))
                         .close("td");
             }

@@ -46,6 +46,14 @@ final class MergedBody {
         return pieces(key).stream().anyMatch(piece -> piece.origin() == Origin.GAP);
     }
 
+    /** Whether all that a string would say is blank on purpose: only the words around it are left. */
+    boolean saysNothing(String key) {
+        List<Piece> fields = pieces(key).stream()
+                .filter(piece -> piece.origin() != Origin.WRITTEN)
+                .toList();
+        return !fields.isEmpty() && fields.stream().allMatch(piece -> piece.origin() == Origin.BLANK);
+    }
+
     /** The words of one string, each stretch with where it came from. */
     List<Inline> inlines(String key, Marks marks, String address) {
         List<Inline> inlines = new ArrayList<>();

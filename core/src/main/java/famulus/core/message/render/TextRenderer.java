@@ -127,7 +127,7 @@ final class TextRenderer {
         List<String> lines = new ArrayList<>();
         lines.add(words.text(Keys.label(id)));
         for (int i = 0; i < card.facts().size(); i++) {
-            if (!words.hasGap(Keys.fact(id, i))) {
+            if (!words.hasGap(Keys.fact(id, i)) && !words.saysNothing(Keys.fact(id, i))) {
                 lines.add(words.text(Keys.fact(id, i)));
             }
         }
