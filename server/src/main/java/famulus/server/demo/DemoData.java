@@ -202,7 +202,7 @@ class DemoData implements ApplicationRunner {
         write(wishes, message -> {});
         Seeded readers = new Seeded(SEED + 3);
         DemoReadings readings = new DemoReadings(deliveries, readers, now);
-        List<Template> designed = Stream.of("After a visit", "Welcome", "Long time no word")
+        List<Template> designed = Stream.of("Welcome", "Long time no word", "Season’s greeting")
                 .map(name -> templates.get(named(name, drafts, kept)))
                 .toList();
         List<Wish> designedWishes = new ArrayList<>();
