@@ -14,12 +14,18 @@
     phone: who.phone,
     signature: who.signature,
   });
+  let answersTo = $state('');
   let password = $state('');
   let wrong = $state<Record<string, string>>({});
+
+  ask('get', '/api/profile/answers')
+    .then((read) => (answersTo = read.answersTo))
+    .catch((failure) => notify(sentence(failure), { stop: true }));
 
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     try {
+      await ask('put', '/api/profile/answers', { body: { answersTo } });
       session.now!.who = await ask('put', '/api/profile', { body: profile });
       wrong = {};
       notify('Your profile is kept.');
@@ -51,6 +57,12 @@
       </div>
       <Field label="Job title" bind:value={profile.jobTitle} error={wrong.jobTitle} />
       <Field label="Phone" bind:value={profile.phone} error={wrong.phone} />
+      <Field
+        label="Answers go to, if elsewhere"
+        placeholder={who.email}
+        bind:value={answersTo}
+        error={wrong.answersTo}
+      />
       <Field label="Signature" lines={5} bind:value={profile.signature} error={wrong.signature} />
       <Button main type="submit">Keep</Button>
     </form>

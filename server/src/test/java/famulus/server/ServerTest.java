@@ -90,6 +90,7 @@ public abstract class ServerTest {
                 "desk_presence",
                 "picture",
                 "kept_file",
+                "reply_address",
                 "delivery_event",
                 "unsubscribed",
                 "message_link",

@@ -2,6 +2,7 @@ package famulus.server.outbox;
 
 import famulus.core.message.FlowedText;
 import jakarta.activation.DataHandler;
+import jakarta.mail.Address;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Multipart;
@@ -59,13 +60,14 @@ final class MimeWriter {
     /**
      * What a message says of itself besides.
      *
+     * @param answersTo where answers go; empty for where it comes from
      * @param unsubscribe the link with which its reader leaves rounds, in one click too (RFC 2369, RFC 8058); empty for
      *     none
      * @param answers the identifiers, with angle brackets, of the messages it follows, the oldest first (RFC 5322)
      */
-    record About(Optional<String> unsubscribe, List<String> answers) {
+    record About(Optional<String> answersTo, Optional<String> unsubscribe, List<String> answers) {
         /** Nothing. */
-        static final About NOTHING = new About(Optional.empty(), List.of());
+        static final About NOTHING = new About(Optional.empty(), Optional.empty(), List.of());
     }
 
     /**
@@ -81,6 +83,11 @@ final class MimeWriter {
             message.setRecipient(Message.RecipientType.TO, address(to));
             message.setSubject(oneLine(subject), "UTF-8");
             message.setSentDate(Date.from(at));
+            if (about.answersTo().isPresent()) {
+                message.setReplyTo(new Address[] {
+                    address(new Mailbox(from.name(), about.answersTo().get()))
+                });
+            }
             if (about.unsubscribe().isPresent()) {
                 message.setHeader(
                         "List-Unsubscribe", "<" + oneLine(about.unsubscribe().get()) + ">");

@@ -180,7 +180,7 @@ public class OutboxService {
                 new Mailbox(person.name(), address.address()),
                 subject,
                 addressed.words(),
-                new About(addressed.unsubscribe(), before(message)),
+                new About(team.answersGoTo(draft.sender().id()), addressed.unsubscribe(), before(message)),
                 now);
         Merged merged = draft.proof().merged().body();
         mapper.insert(new OutgoingMessage(
@@ -441,7 +441,7 @@ public class OutboxService {
                 new Mailbox(person.name(), address.address()),
                 subject,
                 addressed.words(),
-                new About(addressed.unsubscribe(), List.of()),
+                new About(Optional.empty(), addressed.unsubscribe(), List.of()),
                 at);
         List<Run> runs = body.pieces().stream()
                 .map(piece -> new Run(piece.text(), piece.written(), false))

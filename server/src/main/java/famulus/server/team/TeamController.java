@@ -90,4 +90,18 @@ class TeamController {
                 profile.signature(),
                 true));
     }
+
+    /** Where answers to one's messages go; empty for the address they come from. */
+    record Answers(String answersTo) {}
+
+    @GetMapping("/api/profile/answers")
+    Answers answers(Colleague asking) {
+        return new Answers(team.answersGoTo(asking.id()).orElse(""));
+    }
+
+    @PutMapping("/api/profile/answers")
+    Answers answers(Colleague asking, @RequestBody Answers wanted) {
+        team.answersGoTo(asking.id(), wanted.answersTo());
+        return answers(asking);
+    }
 }

@@ -84,4 +84,13 @@ interface TeamMapper {
 
     @Delete("delete from failed_sign_in where email = #{email}")
     void forgetFailures(String email);
+
+    @Select("select address from reply_address where colleague_id = #{colleague}")
+    Optional<String> replyAddress(UUID colleague);
+
+    @Delete("delete from reply_address where colleague_id = #{colleague}")
+    void forgetReplyAddress(UUID colleague);
+
+    @Insert("insert into reply_address (colleague_id, address) values (#{colleague}, #{address})")
+    void keepReplyAddress(@Param("colleague") UUID colleague, @Param("address") String address);
 }

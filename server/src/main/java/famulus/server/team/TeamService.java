@@ -128,6 +128,30 @@ public class TeamService {
         return find(colleague.id()).orElseThrow();
     }
 
+    /** Where answers to a colleague's messages go, when that is elsewhere. */
+    public Optional<String> answersGoTo(UUID colleague) {
+        return mapper.replyAddress(colleague);
+    }
+
+    /**
+     * Has answers to a colleague's messages go elsewhere.
+     *
+     * @param address empty for the address they come from
+     */
+    @Transactional
+    public void answersGoTo(UUID colleague, String address) {
+        String typed = address == null ? "" : address.strip();
+        if (!typed.isEmpty()) {
+            EmailAddress.refusal(typed).ifPresent(sentence -> {
+                throw Refusal.field("answersTo", sentence);
+            });
+        }
+        mapper.forgetReplyAddress(colleague);
+        if (!typed.isEmpty()) {
+            mapper.keepReplyAddress(colleague, typed);
+        }
+    }
+
     /** Gives a colleague a new password. */
     @Transactional
     public void password(UUID id, String password) {

@@ -271,7 +271,9 @@ class SendingTest extends ServerTest {
                 "Hives\r\nX-Evil: yes",
                 MimeWriter.Words.plain("Text"),
                 new MimeWriter.About(
-                        Optional.of("https://x.example/\r\nBcc: a@b.example"), List.of("<0@x>\r\nX-Evil: yes")),
+                        Optional.of("answers@x.example"),
+                        Optional.of("https://x.example/\r\nBcc: a@b.example"),
+                        List.of("<0@x>\r\nX-Evil: yes")),
                 clock.instant());
         SourceText read = SourceText.of(bytes);
         assertThat(read.headers()).extracting(SourceText.HeaderLine::name).doesNotContain("Bcc", "X-Evil");
@@ -294,5 +296,33 @@ class SendingTest extends ServerTest {
         Map<String, Object> asAdministrator = message(UUID.randomUUID());
         asAdministrator.put("sender", amos.id().toString());
         assertThat(send(asAdministrator, petra).get("fields").propertyNames()).containsExactly("sender");
+    }
+
+    @Test
+    void answersGoWhereTheSenderWantsThem() throws Exception {
+        assertThat(done("PUT", "/api/profile/answers", Map.of("answersTo", "not an address"), signe)
+                        .get("fields")
+                        .propertyNames())
+                .containsExactly("answersTo");
+        done("PUT", "/api/profile/answers", Map.of("answersTo", "orchards@brindlewing.example"), signe);
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        assertThat(header(id, "Reply-To")).isEqualTo("Signe Tester <orchards@brindlewing.example>");
+
+        done("PUT", "/api/profile/answers", Map.of("answersTo", " "), signe);
+        id = UUID.randomUUID();
+        send(message(id), signe);
+        assertThat(header(id, "Reply-To")).isEmpty();
+    }
+
+    private String header(UUID id, String name) throws Exception {
+        return done("GET", "/api/messages/" + id, null, signe)
+                .get("read")
+                .get("headers")
+                .valueStream()
+                .filter(one -> one.get("name").asString().equals(name))
+                .map(one -> one.get("value").asString())
+                .findFirst()
+                .orElse("");
     }
 }
