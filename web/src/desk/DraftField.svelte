@@ -182,6 +182,19 @@
     return true;
   }
 
+  /** Takes in what was pasted, or dropped from elsewhere. */
+  function takeIn(editor: EditorView, data: DataTransfer): boolean {
+    const text = data.getData('text/plain');
+    const html = rich ? data.getData('text/html') : '';
+    if (html && pasteRich(editor, html)) return true;
+    if (!text) return false;
+    if (rich && !editor.state.selection.empty && /^(https?:\/\/|mailto:|tel:)\S+$/i.test(text.trim())) {
+      return setMark('link', { address: text.trim() })(editor.state, editor.dispatch);
+    }
+    editor.dispatch(editor.state.tr.replaceSelection(pasted(text, oneLine)).scrollIntoView());
+    return true;
+  }
+
   const oneLineOnly = new Plugin({
     props: { handleKeyDown: (_, event) => event.key === 'Enter' && (event.preventDefault(), true) },
   });
@@ -332,15 +345,28 @@
           );
           return true;
         },
-        handlePaste: (editor, event) => {
-          const text = event.clipboardData?.getData('text/plain') ?? '';
-          const html = rich ? (event.clipboardData?.getData('text/html') ?? '') : '';
-          if (html && pasteRich(editor, html)) return true;
-          if (!text) return false;
-          if (rich && !editor.state.selection.empty && /^(https?:\/\/|mailto:|tel:)\S+$/i.test(text.trim())) {
-            return setMark('link', { address: text.trim() })(editor.state, editor.dispatch);
+        handlePaste: (editor, event) => !!event.clipboardData && takeIn(editor, event.clipboardData),
+        handleDrop: (editor, event, _, moved) => {
+          if (moved || !event.dataTransfer) return false;
+          // What comes from elsewhere comes in as if it were pasted where it is dropped.
+          const at = editor.posAtCoords({ left: event.clientX, top: event.clientY });
+          if (!editable || !at) return false;
+          event.preventDefault();
+          const place = TextSelection.near(editor.state.doc.resolve(at.pos));
+          editor.dispatch(editor.state.tr.setSelection(place));
+          if (event.dataTransfer.files.length) {
+            notify(
+              rich
+                ? 'A picture goes into a block of its own: press Alt+A, and drop it there.'
+                : 'Only words can stand here.',
+              {
+                stop: true,
+              },
+            );
+            return true;
           }
-          editor.dispatch(editor.state.tr.replaceSelection(pasted(text, oneLine)).scrollIntoView());
+          takeIn(editor, event.dataTransfer);
+          editor.focus();
           return true;
         },
         handleDOMEvents: {

@@ -26,6 +26,8 @@
   let typed = $state<Record<string, string>>({});
   let wrong = $state<Record<string, string>>({});
   let done = $state<Record<string, string>>({});
+  /** What is on its way or kept: Enter and leaving the line, one after the other, send it once. */
+  const sent: Record<string, string> = {};
 
   const lacking = $derived(profile ? profile.of - profile.filled : 0);
 
@@ -47,7 +49,8 @@
 
   async function fill(person: Lacking) {
     const value = typed[person.id] ?? '';
-    if (!person.place || value === '' || value === done[person.id]) return;
+    if (!person.place || value === '' || value === done[person.id] || value === sent[person.id]) return;
+    sent[person.id] = value;
     try {
       await ask('put', '/api/records/{kind}/{id}/fields/{field}', {
         params: { kind: person.place.kind, id: person.place.id, field: person.place.field },
@@ -60,6 +63,7 @@
       const lines = profile!.missing;
       profile = { ...(await readProfile(about, path)), missing: lines };
     } catch (failure) {
+      delete sent[person.id];
       wrong[person.id] = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
     }
   }

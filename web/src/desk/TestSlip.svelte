@@ -1,7 +1,9 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { me } from '../app/session.svelte';
+  import Act from '../ui/Act.svelte';
   import Button from '../ui/Button.svelte';
+  import Field from '../ui/Field.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import type { DeskState } from './deskState.svelte';
@@ -12,6 +14,11 @@
 
   let colleagues = $state<Schemas['Colleague'][]>([]);
   let to = $state<string[]>([me().id]);
+  /** The inboxes of the house's test list, one a line while it is changed. */
+  let list = $state<string[]>([]);
+  let toList = $state(false);
+  let typed = $state<string | null>(null);
+  const keeper = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
   let wrong = $state('');
   let sending = $state(false);
   const person = $derived(desk.proof?.person);
@@ -19,6 +26,21 @@
   ask('get', '/api/team')
     .then((all) => (colleagues = all.filter((one) => one.active && one.id !== me().id)))
     .catch((failure) => (wrong = sentence(failure)));
+
+  ask('get', '/api/test-list')
+    .then(({ addresses }) => (list = addresses))
+    .catch((failure) => (wrong = sentence(failure)));
+
+  async function keepList() {
+    try {
+      list = (await ask('put', '/api/test-list', { body: { addresses: typed!.split('\n') } })).addresses;
+      typed = null;
+      wrong = '';
+      if (!list.length) toList = false;
+    } catch (failure) {
+      wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+    }
+  }
 
   async function send(event: SubmitEvent) {
     event.preventDefault();
@@ -29,7 +51,7 @@
       const version = await desk.flush();
       const { sent } = await ask('post', '/api/templates/{id}/tests', {
         params: { id: desk.id },
-        body: { version, kind: person.kind, person: person.id, deal: person.deal || null, to },
+        body: { version, kind: person.kind, person: person.id, deal: person.deal || null, to, list: toList },
       });
       await desk.reread();
       notify(`The test is on its way to ${sent === 1 ? 'one inbox' : `${sent} inboxes`}.`);
@@ -53,7 +75,26 @@
           >
         </li>
       {/each}
+      <li class="list">
+        <label title={list.join(', ')}
+          ><input type="checkbox" bind:checked={toList} disabled={!list.length} /> the test list
+          <small>{list.length === 1 ? 'one inbox' : list.length ? `${list.length} inboxes` : 'empty'}</small
+          ></label
+        >
+        {#if keeper && typed === null}<Act onclick={() => (typed = list.join('\n'))}>change</Act>{/if}
+      </li>
     </ul>
+    {#if typed !== null}
+      <Field
+        label="Inboxes of the test list, one a line"
+        lines={4}
+        bind:value={() => typed ?? '', (next) => (typed = next)}
+      />
+      <p class="ways">
+        <Button onclick={() => void keepList()}>Keep the list</Button>
+        <Button quiet onclick={() => (typed = null)}>Leave it</Button>
+      </p>
+    {/if}
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
     <Button main type="submit" disabled={sending}>{sending ? 'Sending …' : 'Send the test'}</Button>
   </form>
@@ -73,6 +114,23 @@
     gap: 7px;
     align-items: center;
     min-height: 26px;
+  }
+
+  .list {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    justify-content: space-between;
+  }
+
+  small {
+    color: var(--ink-soft);
+  }
+
+  .ways {
+    display: flex;
+    gap: 8px;
+    margin: 6px 0 10px;
   }
 
   .wrong {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { notify } from '../../ui/notices.svelte';
+  import { droppedPicture } from './droppedPicture';
   import type { Snippet } from 'svelte';
   import type { Schemas } from '../../api/client';
   import { copyAddress, type Retouching } from './retouching';
@@ -42,17 +44,18 @@
     aria-label={id ? 'Choose another picture' : 'Choose a picture'}
     onclick={(event) => onpicture(event.currentTarget)}
     ondragover={(event) => {
-      if (!event.dataTransfer?.types.includes('Files')) return;
+      if (!event.dataTransfer?.types.some((type) => /^(Files|text\/html|text\/uri-list)$/.test(type))) return;
       event.preventDefault();
       over = true;
     }}
     ondragleave={() => (over = false)}
     ondrop={(event) => {
       over = false;
-      const file = event.dataTransfer?.files[0];
-      if (!file) return;
+      const found = event.dataTransfer && droppedPicture(event.dataTransfer);
+      if (!found) return;
       event.preventDefault();
-      onpicture(event.currentTarget, file);
+      if (typeof found === 'string') notify(found, { stop: true });
+      else onpicture(event.currentTarget, found);
     }}
   >
     {#if id}<img src={copyAddress(String(id), retouching as Retouching | undefined)} alt="" />{:else}<span

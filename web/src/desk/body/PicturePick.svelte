@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { droppedPicture } from './droppedPicture';
   import { untrack } from 'svelte';
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../../api/client';
   import { copyAddress } from './retouching';
@@ -38,9 +39,10 @@
     }
   }
 
-  async function take(one: File | null | undefined) {
+  async function take(one: File | string | null | undefined) {
     if (!one) return;
-    wrong = '';
+    wrong = typeof one === 'string' ? one : '';
+    if (typeof one === 'string') return;
     coming = one.name || 'the picture';
     try {
       const name = one.name.replace(/\.[^.]*$/, '') || 'Picture';
@@ -66,10 +68,10 @@
   ondragover={(event) => event.preventDefault()}
   ondrop={(event) => {
     event.preventDefault();
-    void take(event.dataTransfer?.files[0]);
+    void take(event.dataTransfer && droppedPicture(event.dataTransfer));
   }}
   onpaste={(event) => {
-    const pasted = [...(event.clipboardData?.files ?? [])].find((one) => one.type.startsWith('image/'));
+    const pasted = event.clipboardData && droppedPicture(event.clipboardData);
     if (!pasted) return;
     event.preventDefault();
     void take(pasted);

@@ -416,4 +416,46 @@ class ComposeTest extends BrowserTest {
         button(page, "Take Prices.pdf off").click();
         assertThat(draft(page).getByText("Prices.pdf")).isHidden();
     }
+
+    /** A drop as another program makes it: what it carries, at the middle of an element. */
+    private static void drop(Locator on, String type, String data) {
+        on.evaluate(
+                """
+                (element, [type, data]) => {
+                  const carried = new DataTransfer();
+                  carried.setData(type, data);
+                  const { left, top, width, height } = element.getBoundingClientRect();
+                  const at = { clientX: left + width / 2, clientY: top + height / 2 };
+                  for (const what of ['dragenter', 'dragover', 'drop']) {
+                    element.dispatchEvent(new DragEvent(what, { ...at, dataTransfer: carried, bubbles: true, cancelable: true }));
+                  }
+                }
+                """,
+                List.of(type, data));
+    }
+
+    @Test
+    void aPictureFromAWebPageComesInOrIsToldToBeElsewhere() {
+        Page page = beginFrom("Signe", "Welcome", "With pictures");
+        Locator picture = button(page, "Choose another picture").first();
+        drop(picture, "text/html", "<img src='https://pages.example/orchard.jpg'>");
+        assertThat(page.getByText("This picture is on a web page, and nothing is fetched from there."))
+                .isVisible();
+        String dot = "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==";
+        drop(picture, "text/html", "<img src='data:image/png;base64," + dot + "'>");
+        Locator chosen = page.getByRole(AriaRole.DIALOG)
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("picture").setExact(true));
+        assertThat(chosen.first()).hasAttribute("aria-pressed", "true");
+        page.keyboard().press("Escape");
+
+        Locator words = page.getByRole(
+                        AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile(", text$")))
+                .first();
+        drop(words, "text/html", "<p>Dropped <b>words</b></p><img src='https://pages.example/x.png'>");
+        assertThat(words.locator("strong, b").filter(new Locator.FilterOptions().setHasText("words")))
+                .isVisible();
+        assertThat(page.getByText("Left out of what was pasted: a picture.")).isVisible();
+    }
 }

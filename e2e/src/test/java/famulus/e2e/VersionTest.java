@@ -93,4 +93,25 @@ class VersionTest extends BrowserTest {
         assertThat(textbox(page, "Block 1, text")).not().containsText("gloves");
         assertThat(page.getByText("It is as it was.")).isVisible();
     }
+
+    @Test
+    void aTestGoesToTheTestListThatKeepersKeep() {
+        Page page = beginFrom("Oriel", "Delivery notice", "For every program");
+        page.keyboard().press("Control+Enter");
+        assertThat(page.getByLabel("the test list")).isDisabled();
+        button(page, "change").click();
+        Locator inboxes = textbox(page, "Inboxes of the test list, one a line");
+        inboxes.fill("phone@looks.example\nnobody");
+        button(page, "Keep the list").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("nobody: ");
+        inboxes.fill("phone@looks.example\noffice@looks.example");
+        button(page, "Keep the list").click();
+        page.getByLabel("the test list").check();
+        page.getByLabel("me", new Page.GetByLabelOptions().setExact(true)).uncheck();
+        button(page, "Send the test").click();
+        assertThat(page.getByText("The test is on its way to 2 inboxes.")).isVisible();
+
+        Page signe = openAs("Signe", "/practice-post");
+        assertThat(signe.getByText("office@looks.example").first()).isVisible();
+    }
 }

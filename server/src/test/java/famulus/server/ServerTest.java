@@ -91,6 +91,7 @@ public abstract class ServerTest {
                 "picture",
                 "kept_file",
                 "reply_address",
+                "test_inbox",
                 "delivery_event",
                 "unsubscribed",
                 "message_link",

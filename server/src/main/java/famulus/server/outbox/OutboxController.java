@@ -27,9 +27,11 @@ import org.springframework.web.bind.annotation.RestController;
 class OutboxController {
     private final OutboxService outbox;
     private final TestService tests;
+    private final TestListService testList;
     private final DeliveryService deliveries;
 
-    OutboxController(OutboxService outbox, TestService tests, DeliveryService deliveries) {
+    OutboxController(OutboxService outbox, TestService tests, TestListService testList, DeliveryService deliveries) {
+        this.testList = testList;
         this.deliveries = deliveries;
         this.tests = tests;
         this.outbox = outbox;
@@ -117,8 +119,10 @@ class OutboxController {
      * @param version what it was when it was looked at
      * @param deal null for none
      * @param to whose inboxes
+     * @param list whether it goes to the test list as well
      */
-    record TestToSend(int version, CrmKind kind, UUID person, @Schema(nullable = true) UUID deal, List<UUID> to) {}
+    record TestToSend(
+            int version, CrmKind kind, UUID person, @Schema(nullable = true) UUID deal, List<UUID> to, boolean list) {}
 
     record SentTests(int sent) {}
 
@@ -129,7 +133,21 @@ class OutboxController {
             throw Refusal.because("no-person", "Choose the person to merge it for.");
         }
         For to = new For(test.kind(), test.person(), test.deal());
-        return new SentTests(tests.send(id, test.version(), to, test.to() == null ? List.of() : test.to(), asking));
+        return new SentTests(
+                tests.send(id, test.version(), to, test.to() == null ? List.of() : test.to(), test.list(), asking));
+    }
+
+    /** The inboxes of the test list. */
+    record TestList(List<String> addresses) {}
+
+    @GetMapping("/api/test-list")
+    TestList testList(Colleague asking) {
+        return new TestList(testList.inboxes());
+    }
+
+    @PutMapping("/api/test-list")
+    TestList keepTestList(Colleague asking, @RequestBody TestList wanted) {
+        return new TestList(testList.keep(wanted.addresses(), asking));
     }
 
     @GetMapping("/api/messages/{id}")

@@ -19,7 +19,9 @@ import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,6 +41,7 @@ class TestService {
     private final RenderingService renderings;
     private final TemplateService templates;
     private final TeamService team;
+    private final TestListService testList;
     private final Events events;
     private final Clock clock;
     private final Ids ids;
@@ -51,6 +54,7 @@ class TestService {
             RenderingService renderings,
             TemplateService templates,
             TeamService team,
+            TestListService testList,
             Events events,
             Clock clock,
             Ids ids) {
@@ -61,6 +65,7 @@ class TestService {
         this.renderings = renderings;
         this.templates = templates;
         this.team = team;
+        this.testList = testList;
         this.events = events;
         this.clock = clock;
         this.ids = ids;
@@ -71,16 +76,17 @@ class TestService {
      *
      * @param version what the template was when it was looked at; refused when it has changed since
      * @param merged whom it is merged for
-     * @param to colleagues, at least one
+     * @param to colleagues; at least one, where it does not go to the test list
+     * @param list whether it goes to the inboxes of the test list as well
      * @return how many messages are in line
      */
     @Transactional
-    public int send(UUID id, int version, For merged, List<UUID> to, Colleague asking) {
+    public int send(UUID id, int version, For merged, List<UUID> to, boolean list, Colleague asking) {
         Template template = templates.get(id);
         if (template.version() != version) {
             throw Refusal.changedMeanwhile(template.changedBy() + " changed this template meanwhile.");
         }
-        List<Colleague> colleagues = colleagues(to);
+        List<Mailbox> inboxes = inboxes(to, list);
         MessageDraft draft = drafts.test(id, merged, asking);
         draft.proof().notes().stream().filter(Note::stops).findFirst().ifPresent(note -> {
             throw Refusal.because(note.code(), "It could not leave like this: " + note.title() + ". " + note.remedy());
@@ -91,8 +97,8 @@ class TestService {
                 renderings.mail(draft.proof()),
                 draft.proof().merged().body().text().strip());
         List<UUID> made = new ArrayList<>();
-        for (Colleague colleague : colleagues) {
-            made.add(keep(template, draft, colleague, words, asking));
+        for (Mailbox inbox : inboxes) {
+            made.add(keep(template, draft, inbox, words, asking));
         }
         made.forEach(worker::line);
         events.tell("template", id.toString());
@@ -100,10 +106,20 @@ class TestService {
         return made.size();
     }
 
-    private List<Colleague> colleagues(List<UUID> to) {
-        if (to.isEmpty()) {
-            throw Refusal.field("to", "Choose who is to get it.");
+    /** Everybody once, whether they are on the list or a colleague or both. */
+    private List<Mailbox> inboxes(List<UUID> to, boolean list) {
+        Map<String, Mailbox> inboxes = new LinkedHashMap<>();
+        colleagues(to).forEach(one -> inboxes.put(one.email(), new Mailbox(one.name(), one.email())));
+        if (list) {
+            testList.inboxes().forEach(one -> inboxes.putIfAbsent(one, new Mailbox("", one)));
         }
+        if (inboxes.isEmpty()) {
+            throw Refusal.field("to", list ? "The test list is empty." : "Choose who is to get it.");
+        }
+        return List.copyOf(inboxes.values());
+    }
+
+    private List<Colleague> colleagues(List<UUID> to) {
         if (to.size() > MOST) {
             throw Refusal.field("to", "A test goes to " + MOST + " colleagues at most.");
         }
@@ -115,7 +131,7 @@ class TestService {
                 .toList();
     }
 
-    private UUID keep(Template template, MessageDraft draft, Colleague to, Words words, Colleague asking) {
+    private UUID keep(Template template, MessageDraft draft, Mailbox to, Words words, Colleague asking) {
         UUID id = ids.next();
         Instant now = clock.instant();
         Person person = draft.proof().person();
@@ -131,7 +147,7 @@ class TestService {
                 person.kind().word(),
                 person.id(),
                 person.deal().orElse(null),
-                to.email(),
+                to.address(),
                 asking.email(),
                 subject,
                 draft.proof().merged().previewText().text(),
@@ -140,7 +156,7 @@ class TestService {
                 MimeWriter.write(
                         messageId,
                         new Mailbox(asking.name(), asking.email()),
-                        new Mailbox(to.name(), to.email()),
+                        to,
                         subject,
                         words,
                         MimeWriter.About.NOTHING,

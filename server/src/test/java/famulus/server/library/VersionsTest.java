@@ -70,8 +70,39 @@ class VersionsTest extends ServerTest {
         return done(
                 "POST",
                 "/api/templates/" + id + "/tests",
-                Map.of("version", version, "kind", "contact", "person", person, "to", to),
+                Map.of("version", version, "kind", "contact", "person", person, "to", to, "list", false),
                 as);
+    }
+
+    @Test
+    void aTestGoesToTheTestListEachInboxOnce() throws Exception {
+        UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        UUID id = letter("Monday");
+        Map<String, Object> test =
+                Map.of("version", 1, "kind", "contact", "person", ines, "to", List.of(signe.id()), "list", true);
+        assertThat(done("PUT", "/api/test-list", Map.of("addresses", List.of("a@one.example", "nobody")), oriel)
+                        .at("/fields/addresses")
+                        .asString())
+                .startsWith("nobody: ");
+        JsonNode kept = done(
+                "PUT",
+                "/api/test-list",
+                Map.of("addresses", List.of(" a@one.example ", "", "b@two.example", "a@one.example", signe.email())),
+                oriel);
+        assertThat(kept.get("addresses").valueStream().map(JsonNode::asString))
+                .containsExactly("a@one.example", "b@two.example", signe.email());
+
+        assertThat(done("POST", "/api/templates/" + id + "/tests", test, signe)
+                        .get("sent")
+                        .asInt())
+                .isEqualTo(3);
+        done("PUT", "/api/test-list", Map.of("addresses", List.of()), oriel);
+        Map<String, Object> nobody = new HashMap<>(test);
+        nobody.put("to", List.of());
+        assertThat(done("POST", "/api/templates/" + id + "/tests", nobody, signe)
+                        .at("/fields/to")
+                        .asString())
+                .isEqualTo("The test list is empty.");
     }
 
     @Test

@@ -36,6 +36,7 @@ class EveryEndpointTest extends ServerTest {
             "DELETE /api/fields/{kind}/{name}/retire");
     /** What only keepers and administrators may do. */
     private static final Set<String> KEEPERS = Set.of(
+            "PUT /api/test-list",
             "PUT /api/house/holidays/{country}",
             "DELETE /api/house/holidays/{country}",
             "PUT /api/house/salutations/{language}",
@@ -97,6 +98,7 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("PUT /api/cupboard/house-styles/{id}", "{\"version\": 1, \"look\": \"\"}"),
             Map.entry("POST /api/cupboard/house-styles", "{\"look\": \"\"}"),
             Map.entry("PUT /api/cupboard/house-styles/{id}/named", "{\"named\": []}"),
+            Map.entry("PUT /api/test-list", "{\"addresses\": []}"),
             Map.entry("PUT /api/house/counting", "{\"counts\": true}"),
             Map.entry("PUT /api/house/holidays/{country}", "[]"),
             Map.entry(
