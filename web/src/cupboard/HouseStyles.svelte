@@ -6,6 +6,7 @@
   import Field from '../ui/Field.svelte';
   import MessageFrame from '../ui/MessageFrame.svelte';
   import Ways from '../ui/Ways.svelte';
+  import { FONTS } from '../desk/fonts';
   import NamedColleagues from './NamedColleagues.svelte';
   import Wrappings from './Wrappings.svelte';
   import { notify } from '../ui/notices.svelte';
@@ -15,17 +16,11 @@
   interface Look {
     name: string;
     space: number;
-    page: { width: number; background: string; sheet: string };
+    page: { width: number; background: string; sheet: string; fixed?: boolean };
     type: Record<'text' | 'headings' | 'colour' | 'headingColour' | 'linkColour', string> & { size: number };
     button: { background: string; colour: string; corner: number };
     smallPrint: { runs: { text: string }[] }[];
   }
-  const FONTS = [
-    ['sans', 'plain (as Arial)'],
-    ['humanist', 'wide (as Verdana)'],
-    ['serif', 'with serifs (as Georgia)'],
-    ['typewriter', 'typewriter'],
-  ] as const;
 
   let styles = $state<Style[]>([]);
   let at = $state('');
@@ -195,6 +190,19 @@
         </div>
         {@render colour('around the message', look.page.background, (to) => (look!.page.background = to))}
         {@render colour('behind the message', look.page.sheet, (to) => (look!.page.sheet = to))}
+        <label class="colour">
+          <input
+            type="checkbox"
+            checked={!look.page.fixed}
+            disabled={!mayChange}
+            onchange={(event) => {
+              if (event.currentTarget.checked) delete look!.page.fixed;
+              else look!.page.fixed = true;
+              touched();
+            }}
+          />
+          messages may choose a page of their own
+        </label>
       </fieldset>
       <fieldset disabled={!mayChange}>
         <legend>Letters</legend>
@@ -376,7 +384,7 @@
     margin-left: auto;
   }
 
-  .colour input {
+  .colour input[type='color'] {
     width: 34px;
     height: 24px;
     padding: 1px;

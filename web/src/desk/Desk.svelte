@@ -258,6 +258,7 @@
     {#if kind === 'TEMPLATE'}<ModeChange draft={desk.draft} onchange={changeMode} />{/if}
     {#if designed && kind === 'TEMPLATE'}<Dress
         draft={desk.draft}
+        {composing}
         onchange={(part) => desk.change(part)}
       />{/if}
     <Field

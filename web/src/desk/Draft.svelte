@@ -5,6 +5,7 @@
   import Slip from '../ui/Slip.svelte';
   import ChipSlip from './ChipSlip.svelte';
   import ChoiceSlip from './ChoiceSlip.svelte';
+  import Dress from './Dress.svelte';
   import DraftFiles from './DraftFiles.svelte';
   import DraftField from './DraftField.svelte';
   import {
@@ -54,6 +55,8 @@
   let slots = $state.raw(new Slots([], () => []));
   let chip = $state<{ chip: Chip; key: string; at: number; anchor: HTMLElement } | null>(null);
   let drawn = $state(false);
+  /** Where the page's slip stands; null while it is closed. */
+  let paged = $state<HTMLElement | null>(null);
   let dropped = $state<{ id: string; file: File } | null>(null);
   let section = $state<HTMLElement>();
   /** The block the cursor was in last. */
@@ -330,7 +333,12 @@
         </p>
         {#each blocksOf(composing.body) as block (block.id)}{@render html(block)}{/each}
       {:else if designed}
-        {#if composing.banded && whole}<Housed draft={desk.draft!} />{/if}
+        {#if composing.banded && whole}
+          <Housed
+            draft={desk.draft!}
+            onpage={composing.editable ? (anchor) => (paged = paged ? null : anchor) : undefined}
+          />
+        {/if}
         <Sheet
           {composing}
           {sentences}
@@ -382,6 +390,11 @@
     <Drawer {composing} bind:open={drawn} after={() => last} />
   {/if}
 </section>
+{#if paged && desk.draft}
+  <Slip title="Page" anchor={paged} onclose={() => (paged = null)}>
+    <Dress draft={desk.draft} {composing} onchange={(part) => desk.change(part)} />
+  </Slip>
+{/if}
 {#if composing.adding}
   {@const { place, anchor } = composing.adding}
   <Slip title="Add here" {anchor} wide onclose={() => (composing.adding = null)}>

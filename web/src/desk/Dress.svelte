@@ -1,10 +1,20 @@
 <script lang="ts">
   import { ask, type Schemas } from '../api/client';
   import Choose from '../ui/Choose.svelte';
+  import { withPage } from './body/body';
+  import type { Composing } from './body/composing.svelte';
+  import PageFields from './body/PageFields.svelte';
 
-  /** The house style of a template, and what it takes of that. */
-  let { draft, onchange }: { draft: Schemas['Draft']; onchange: (part: Partial<Schemas['Draft']>) => void } =
-    $props();
+  /** The house style of a template, what it takes of that, and what it chooses itself. */
+  let {
+    draft,
+    composing,
+    onchange,
+  }: {
+    draft: Schemas['Draft'];
+    composing: Composing;
+    onchange: (part: Partial<Schemas['Draft']>) => void;
+  } = $props();
 
   let styles = $state<Schemas['ShownStyle'][]>([]);
   const usual = $derived(styles.find((one) => one.usual));
@@ -46,3 +56,8 @@
     />
   {/if}
 {/if}
+<PageFields
+  page={composing.body.page ?? {}}
+  style={chosen}
+  onchange={(page) => composing.put(withPage(composing.body, page))}
+/>

@@ -1,9 +1,19 @@
 <script lang="ts">
+  import Act from '../../ui/Act.svelte';
   import { ask, type Schemas } from '../../api/client';
   import { onChange } from '../../app/changes';
 
   /** What the house style puts around a message: said in the draft, seen in the proof. */
-  let { draft, foot = false }: { draft: Schemas['Draft']; foot?: boolean } = $props();
+  let {
+    draft,
+    foot = false,
+    onpage,
+  }: {
+    draft: Schemas['Draft'];
+    foot?: boolean;
+    /** Opens the page's slip. */
+    onpage?: (anchor: HTMLElement) => void;
+  } = $props();
 
   let styles = $state<Schemas['ShownStyle'][]>([]);
   const style = $derived(
@@ -27,7 +37,9 @@
 
 {#if style && !foot}
   <p class="housed">
-    <span>House style: {style.name}</span>
+    {#if onpage}
+      <Act onclick={(event) => onpage(event.currentTarget)}>House style: {style.name}</Act>
+    {:else}<span>House style: {style.name}</span>{/if}
     <span>{header ? `header “${header}” stands above` : 'no header'}</span>
   </p>
 {:else if style}

@@ -57,8 +57,17 @@ export interface Band extends Boxed {
   columns: Column[];
 }
 
+/** What a message chooses instead of its house style; what is left out is as there. */
+export interface PageChoice {
+  width?: number;
+  background?: string;
+  linkColour?: string;
+  text?: 'sans' | 'humanist' | 'serif' | 'typewriter';
+}
+
 export interface Body {
   version: number;
+  page?: PageChoice;
   bands: Band[];
 }
 
@@ -71,6 +80,11 @@ export const MOST_COLUMNS = 4;
 /** Reads a draft's design; one that is empty has no bands. */
 export function readBody(design: string | null | undefined): Body {
   return design ? (JSON.parse(design) as Body) : { version: 1, bands: [] };
+}
+
+/** A body with another choice for its page, in the order in which it is kept. */
+export function withPage({ version, bands }: Body, page: PageChoice): Body {
+  return Object.keys(page).length ? { version, page, bands } : { version, bands };
 }
 
 /** Every block in reading order. */

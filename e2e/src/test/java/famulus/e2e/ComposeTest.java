@@ -458,4 +458,35 @@ class ComposeTest extends BrowserTest {
                 .isVisible();
         assertThat(page.getByText("Left out of what was pasted: a picture.")).isVisible();
     }
+
+    @Test
+    void aMessageChoosesItsPageWhereTheHouseStyleLetsIt() {
+        Page page = beginFrom("Signe", "Welcome", "Narrow");
+        Locator wide = message(page).locator("table.sheet").first();
+        assertThat(wide).hasAttribute("style", Pattern.compile("max-width:600px"));
+        Locator opener =
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^House style: ")));
+        opener.click();
+        Locator slip = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Page"));
+        slip.getByLabel("width").fill("440");
+        slip.getByLabel("width").press("Tab");
+        assertThat(wide).hasAttribute("style", Pattern.compile("max-width:440px"));
+        slip.getByLabel("Letters of the text").selectOption("typewriter");
+        assertThat(wide).hasAttribute("style", Pattern.compile("Courier"));
+        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        page.reload();
+        assertThat(wide).hasAttribute("style", Pattern.compile("max-width:440px"));
+        page.keyboard().press("Control+z");
+        page.keyboard().press("Control+z");
+        assertThat(wide).hasAttribute("style", Pattern.compile("max-width:600px"));
+
+        Page keeper = openAs("Oriel", "/cupboard/house-styles");
+        keeper.getByLabel("messages may choose a page of their own").uncheck();
+        button(keeper, "Keep").click();
+        assertThat(keeper.getByText(Pattern.compile("is kept"))).isVisible();
+        page.reload();
+        opener.click();
+        assertThat(slip.getByText("lets its messages choose no width, colours or letters of their own"))
+                .isVisible();
+    }
 }

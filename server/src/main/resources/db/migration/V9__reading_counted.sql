@@ -35,8 +35,8 @@ create table unsubscribed (
 
 -- Nothing is counted until the house says so, and for nobody who does not want it.
 alter table house add column counts_reading boolean default false not null;
-alter table contact add column counting varchar(20);
-alter table lead add column counting varchar(20);
+alter table contact add column counting varchar(20) default 'counted';
+alter table lead add column counting varchar(20) default 'counted';
 
 insert into field_definition (kind, name, label, type, column_name, section, position, required, computed, most, relation) values
   ('contact', 'counting',        'Opens and clicks', 'CHOICE',    'counting', 'Facts', 14, false, false, 20, null),
@@ -53,6 +53,6 @@ insert into field_definition (kind, name, label, type, column_name, section, pos
   ('message', 'unsubscribe_link', 'Unsubscribe link', 'LINK',   null,       'Facts',  2, false, true,  400, null),
   ('message', 'web_copy_link',   'Web copy link',   'LINK',      null,       'Facts',  3, false, true,  400, null);
 insert into field_choice (kind, field_name, code, label, position) values
-  ('contact', 'counting', 'counted', 'counted', 1), ('contact', 'counting', 'not_counted', 'never counted', 2),
-  ('lead', 'counting', 'counted', 'counted', 1), ('lead', 'counting', 'not_counted', 'never counted', 2);
+  ('contact', 'counting', 'counted', 'may be counted', 1), ('contact', 'counting', 'not_counted', 'never counted', 2),
+  ('lead', 'counting', 'counted', 'may be counted', 1), ('lead', 'counting', 'not_counted', 'never counted', 2);
 update field_catalogue set revision = revision + 1;

@@ -78,7 +78,7 @@ final class DemoCupboard {
                 new Content.Text(RichText.plain("Questions? {sender.first_name}: {sender.phone else house.phone}")));
         return new HouseStyle(
                 "Orchard",
-                new Page(600, "#f3ede0", "#fffdf8"),
+                new Page(600, "#f3ede0", "#fffdf8", true),
                 new Type(FontFamily.HUMANIST, FontFamily.SERIF, 15, "#2b2a26", "#3b2a1a", "#8a5a12"),
                 16,
                 new ButtonLook("#3f6b2e", "#ffffff", 4),
@@ -90,7 +90,7 @@ final class DemoCupboard {
     private static HouseStyle quiet() {
         return new HouseStyle(
                 "Quiet",
-                new Page(560, "#ffffff", "#ffffff"),
+                new Page(560, "#ffffff", "#ffffff", true),
                 new Type(FontFamily.SERIF, FontFamily.SERIF, 16, "#222222", "#222222", "#1c4f7a"),
                 14,
                 new ButtonLook("#1c4f7a", "#ffffff", 2),

@@ -9,6 +9,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
@@ -69,11 +70,22 @@ public final class BodyJson {
         if (version > VERSION) {
             throw part.wrong("it was made by a newer Famulus. Update this one to read it.");
         }
-        Body body = new Body(bands(part, "bands", new HashSet<>()));
+        Body body = new Body(
+                bands(part, "bands", new HashSet<>()), part.has("page") ? page(part.part("page")) : PageChoice.NONE);
         if (body.blocks().count() > MOST_BLOCKS) {
             throw part.wrong("more than " + MOST_BLOCKS + " blocks.");
         }
         return body;
+    }
+
+    private static PageChoice page(JsonPart part) throws UnreadableBody {
+        return new PageChoice(
+                part.number("width", 320, 900, 0),
+                part.colour("background", ""),
+                part.colour("linkColour", ""),
+                part.has("text")
+                        ? Optional.of(part.oneOf("text", HouseStyle.FontFamily.class, HouseStyle.FontFamily.SANS))
+                        : Optional.empty());
     }
 
     /** Reads bands; {@code ids} are those used elsewhere already. */
@@ -274,6 +286,7 @@ public final class BodyJson {
     /** Writes a body; what is usual is left out. Reading it again gives an equal body. */
     public static String write(Body body) {
         ObjectNode node = JSON.createObjectNode().put("version", VERSION);
+        BodyWriter.page(node, body.page());
         BodyWriter.bands(node, "bands", body.bands());
         return node.toString();
     }

@@ -9,6 +9,17 @@ import tools.jackson.databind.node.ObjectNode;
 final class BodyWriter {
     private BodyWriter() {}
 
+    static void page(ObjectNode into, PageChoice page) {
+        if (page.equals(PageChoice.NONE)) {
+            return;
+        }
+        ObjectNode node = into.putObject("page");
+        number(node, "width", page.width(), 0);
+        text(node, "background", page.background());
+        text(node, "linkColour", page.linkColour());
+        page.text().ifPresent(family -> node.put("text", JsonPart.word(family)));
+    }
+
     static void bands(ObjectNode into, String name, List<Band> bands) {
         ArrayNode list = into.putArray(name);
         for (Band band : bands) {
@@ -174,7 +185,7 @@ final class BodyWriter {
         }
     }
 
-    private static void yes(ObjectNode node, String name, boolean yes) {
+    static void yes(ObjectNode node, String name, boolean yes) {
         if (yes) {
             node.put(name, true);
         }

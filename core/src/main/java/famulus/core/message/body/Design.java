@@ -12,6 +12,10 @@ public record Design(Mode mode, Body body, HouseStyle style, String header, Stri
     /** The name that asks for no header or footer at all. */
     public static final String NONE = "none";
 
+    public Design {
+        style = body.page().on(style);
+    }
+
     private boolean wrapped() {
         return mode == Mode.DESIGNED || mode == Mode.SOURCE;
     }

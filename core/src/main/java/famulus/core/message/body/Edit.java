@@ -67,7 +67,7 @@ public sealed interface Edit {
                 indexOf(body, remove.band()).map(at -> {
                     List<Band> bands = new ArrayList<>(body.bands());
                     bands.remove((int) at);
-                    return new Body(bands);
+                    return body.with(bands);
                 });
         };
     }
@@ -139,7 +139,7 @@ public sealed interface Edit {
         }
         List<Band> bands = new ArrayList<>(body.bands());
         bands.add(insert.at(), insert.band());
-        return Optional.of(new Body(bands));
+        return Optional.of(body.with(bands));
     }
 
     private static Optional<Body> inserted(Body body, Block block, Place place) {
@@ -182,7 +182,7 @@ public sealed interface Edit {
             columns.set(column, before.with(change.apply(before.blocks())));
             return band.with(columns);
         });
-        return new Body(bands);
+        return body.with(bands);
     }
 
     private static Optional<Body> split(Body body, Split split) {

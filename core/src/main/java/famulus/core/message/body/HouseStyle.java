@@ -34,6 +34,11 @@ public record HouseStyle(
         return new HouseStyle(name, page, type, space, button, headers, footers, new RichText(List.of()));
     }
 
+    /** The same with another page and other letters. */
+    HouseStyle with(Page other, Type letters) {
+        return new HouseStyle(name, other, letters, space, button, headers, footers, smallPrint);
+    }
+
     /** The same with other headers. */
     public HouseStyle withHeaders(List<Wrapping> others) {
         return new HouseStyle(name, page, type, space, button, others, footers, smallPrint);
@@ -47,7 +52,7 @@ public record HouseStyle(
     /** A style without header, footer or small print. */
     public static final HouseStyle BARE = new HouseStyle(
             "Bare",
-            new Page(600, "#ffffff", "#ffffff"),
+            new Page(600, "#ffffff", "#ffffff", true),
             new Type(FontFamily.SANS, FontFamily.SANS, 16, "#1d2530", "#1d2530", "#1c6b60"),
             16,
             new ButtonLook("#1c6b60", "#ffffff", 3),
@@ -61,8 +66,9 @@ public record HouseStyle(
      * @param width in pixels, 320 to 900
      * @param background around the message, {@code #rrggbb}
      * @param sheet behind the message, {@code #rrggbb}
+     * @param free whether a message may choose another width, background, link colour and letters
      */
-    public record Page(int width, String background, String sheet) {}
+    public record Page(int width, String background, String sheet, boolean free) {}
 
     /**
      * Letters.

@@ -37,7 +37,8 @@ public final class HouseStyleJson {
                 new Page(
                         page.number("width", 320, 900, bare.page().width()),
                         page.colour("background", bare.page().background()),
-                        page.colour("sheet", bare.page().sheet())),
+                        page.colour("sheet", bare.page().sheet()),
+                        !page.yes("fixed")),
                 new Type(
                         type.oneOf("text", FontFamily.class, FontFamily.SANS),
                         type.oneOf("headings", FontFamily.class, FontFamily.SANS),
@@ -72,10 +73,11 @@ public final class HouseStyleJson {
                 .put("version", BodyJson.VERSION)
                 .put("name", style.name())
                 .put("space", style.space());
-        node.putObject("page")
+        ObjectNode page = node.putObject("page")
                 .put("width", style.page().width())
                 .put("background", style.page().background())
                 .put("sheet", style.page().sheet());
+        BodyWriter.yes(page, "fixed", !style.page().free());
         node.putObject("type")
                 .put("text", JsonPart.word(style.type().text()))
                 .put("headings", JsonPart.word(style.type().headings()))

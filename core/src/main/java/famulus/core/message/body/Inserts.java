@@ -96,7 +96,7 @@ public final class Inserts {
     }
 
     private static Body eachBlock(Body body, UnaryOperator<Block> change) {
-        return new Body(body.bands().stream()
+        return body.with(body.bands().stream()
                 .map(band -> band.with(columns(band, change)))
                 .toList());
     }

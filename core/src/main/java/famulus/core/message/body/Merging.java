@@ -65,7 +65,16 @@ public final class Merging {
             }
         }
         Body shape = shape(before, my, their);
-        return new Merged(filled(shape, mineFirst), filled(shape, theirsFirst), List.copyOf(both));
+        PageChoice was = before.page();
+        boolean mineIsNew = !my.page().equals(was);
+        boolean theirsIsNew = !their.page().equals(was);
+        if (mineIsNew && theirsIsNew && !my.page().equals(their.page())) {
+            both.add("page");
+        }
+        return new Merged(
+                new Body(filled(shape, mineFirst).bands(), mineIsNew ? my.page() : their.page()),
+                new Body(filled(shape, theirsFirst).bands(), theirsIsNew ? their.page() : my.page()),
+                List.copyOf(both));
     }
 
     /** The order of the blocks and the bands about them. */
@@ -118,7 +127,7 @@ public final class Merging {
             Band own = band.with(List.of(new Column(1, Column.Upright.TOP, List.of(block))));
             boolean taken = bands.stream().anyMatch(one -> one.id().equals(band.id()));
             bands.add(taken ? new Band(block.id() + "b", own.columns(), own.look(), "", false) : own);
-            return new Body(bands);
+            return shape.with(bands);
         });
     }
 
@@ -147,7 +156,7 @@ public final class Merging {
                 bands.add(band.with(columns));
             }
         }
-        return new Body(bands);
+        return shape.with(bands);
     }
 
     /** Bands and columns with the identifiers of their blocks, without some of them, and without bands so emptied. */

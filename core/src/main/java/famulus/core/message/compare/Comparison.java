@@ -80,6 +80,9 @@ public final class Comparison {
             }
         }
         gone(orderBefore.subList(passed, orderBefore.size()), blocksBefore, blocksAfter, wordsBefore);
+        if (!before.design().body().page().equals(after.design().body().page())) {
+            changes.add(new Change(Kind.CHANGED, "Page", List.of(), true));
+        }
         if (changes.isEmpty() && !before.design().body().equals(after.design().body())) {
             changes.add(new Change(Kind.CHANGED, "Bands", List.of(), true));
         }

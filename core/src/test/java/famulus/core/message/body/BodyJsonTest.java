@@ -90,7 +90,7 @@ class BodyJsonTest {
         RandomBody random = new RandomBody(4);
         HouseStyle style = new HouseStyle(
                 "Orchard",
-                new HouseStyle.Page(640, "#faf7f0", "#ffffff"),
+                new HouseStyle.Page(640, "#faf7f0", "#ffffff", false),
                 HouseStyle.BARE.type(),
                 20,
                 HouseStyle.BARE.button(),

@@ -8,6 +8,7 @@ import famulus.core.message.body.RichText.Run;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 
 /** Makes bodies with something of everything in them, the same for the same seed. */
@@ -20,7 +21,17 @@ final class RandomBody {
     }
 
     Body body() {
-        return new Body(many(4, this::band));
+        return new Body(many(4, this::band), page());
+    }
+
+    private PageChoice page() {
+        return random.nextBoolean()
+                ? PageChoice.NONE
+                : new PageChoice(
+                        random.nextBoolean() ? 0 : 320 + random.nextInt(580),
+                        colour(),
+                        colour(),
+                        random.nextBoolean() ? Optional.empty() : Optional.of(one(HouseStyle.FontFamily.values())));
     }
 
     Band band() {
