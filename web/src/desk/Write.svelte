@@ -51,10 +51,7 @@
   }
 
   const key = untrack(() => draftKey(page.kind, page.id));
-  // A follow-up begins anew, unless it is the one that was being written.
-  const found = readDraft<Kept>(key);
-  const asked = untrack(() => after);
-  const before = asked && found?.after?.id !== asked.id ? null : found;
+  const before = readDraft<Kept>(key);
   const onDeal = untrack(() => page.kind === 'deal');
   const kind = untrack(() => (onDeal ? 'contact' : (page.kind as 'contact' | 'lead')));
 
@@ -64,7 +61,7 @@
   let deal = $state<string | null>(before?.deal ?? untrack(() => (onDeal ? page.id : null)));
   let address = $state(before?.address ?? '');
   let sender = $state(before?.sender ?? '');
-  let follows = $state(before ? (before.after ?? null) : asked);
+  let follows = $state(before ? (before.after ?? null) : untrack(() => after));
   let chosen = $state<Record<string, string>>(before?.chosen ?? {});
   let answers = $state<Record<string, string>>(before?.answers ?? {});
   let message = $state<Schemas['BegunMessage'] | null>(null);

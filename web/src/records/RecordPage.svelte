@@ -5,6 +5,7 @@
   import { route } from '../app/router';
   import Button from '../ui/Button.svelte';
   import Page from '../ui/Page.svelte';
+  import { notify } from '../ui/notices.svelte';
   import Addresses from './Addresses.svelte';
   import Documents from './Documents.svelte';
   import Facts from './Facts.svelte';
@@ -40,6 +41,16 @@
     } catch (failure) {
       failed = sentence(failure);
     }
+  }
+
+  /** Begins the next message of a conversation; one that is being written already is not put aside for it. */
+  function follow(message: string, subject: string) {
+    if (hasDraft(draftKey(kind, id))) {
+      notify('A message is begun here already. Send or discard it first.', { stop: true });
+    } else {
+      after = { id: message, subject };
+    }
+    writing = true;
   }
 
   function stopWriting() {
@@ -115,14 +126,7 @@
         {#if page.wantsNoRounds}
           <p class="rounds">Wants no rounds. A message of one’s own may still go.</p>
         {/if}
-        <Said
-          {page}
-          onchanged={() => void read()}
-          onfollow={(id, subject) => {
-            after = { id, subject };
-            writing = true;
-          }}
-        />
+        <Said {page} onchanged={() => void read()} onfollow={follow} />
       </section>
       <aside class="facts" aria-label="Facts">
         <Facts {page} {used} onchanged={(next) => (page = next)} />

@@ -17,6 +17,9 @@ import org.jsoup.parser.Parser;
  * @param addresses where each link leads in the end, numbered from 0; the same address has one number
  */
 public record CountedLinks(String html, List<String> addresses) {
+    /** No browser follows a longer one; it is left as it is. */
+    private static final int LONGEST = 4000;
+
     private static final Pattern TAG = Pattern.compile("<(?:a|v:roundrect)\\s");
     private static final Pattern HREF = Pattern.compile("\\shref=\"(https?://[^\"]+)\"");
 
@@ -47,7 +50,7 @@ public record CountedLinks(String html, List<String> addresses) {
                 String address = Parser.unescapeEntities(href.group(1), true);
                 turned.append(html, read, href.start(1))
                         .append(
-                                address.startsWith(ours)
+                                address.startsWith(ours) || address.length() > LONGEST
                                         ? href.group(1)
                                         : counted.apply(numbers.computeIfAbsent(address, any -> numbers.size())));
                 read = href.end(1);

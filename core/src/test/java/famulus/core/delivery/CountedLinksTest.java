@@ -40,6 +40,13 @@ class CountedLinksTest {
     }
 
     @Test
+    void anAddressTooLongToBeKeptStays() {
+        String html = "<a href=\"https://a.example/" + "x".repeat(4000) + "\">long</a>";
+        assertThat(of(html).html()).startsWith(html);
+        assertThat(of(html).addresses()).isEmpty();
+    }
+
+    @Test
     void whoSentItSeesItAsItWas() {
         String html =
                 "<body><a href=\"https://a.example/x?a=1&amp;b=2\">one</a><a href=\"https://b.example/$1\">two</a>"

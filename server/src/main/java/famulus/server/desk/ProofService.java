@@ -106,8 +106,9 @@ public class ProofService {
      */
     public Proof proof(MessageSource source, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        Person person = people.person(to, sender, catalogue, about == About.DEAL);
-        return new Reading(signed(source, sender), about, catalogue, given).of(person);
+        Reading reading = new Reading(signed(source, sender), about, catalogue, given);
+        Needs needs = Needs.of(reading.program.paths()).withAddresses();
+        return reading.of(people.person(to, sender, catalogue, about == About.DEAL, needs));
     }
 
     /**

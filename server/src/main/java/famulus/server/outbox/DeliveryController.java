@@ -5,7 +5,6 @@ import famulus.server.platform.PublicAddress;
 import famulus.server.team.TeamService;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
-import java.net.URI;
 import java.util.Base64;
 import java.util.Locale;
 import java.util.Optional;
@@ -76,7 +75,7 @@ class DeliveryController {
                         ? deliveries.clicked(one, number, program(asked), ahead(asked))
                         : deliveries.leads(one, number))
                 .map(leads -> ResponseEntity.status(HttpStatus.FOUND)
-                        .location(URI.create(DeliveryPage.ascii(leads)))
+                        .header("Location", DeliveryPage.ascii(leads))
                         .cacheControl(CacheControl.noStore())
                         .header("Referrer-Policy", "no-referrer")
                         .<String>build())

@@ -26,7 +26,6 @@ public class DeliveryService {
     private static final int MOST_EVENTS = 400;
 
     private static final int LONGEST_PROGRAM = 300;
-    private static final int LONGEST_ADDRESS = 4000;
 
     private final DeliveryMapper mapper;
     private final PublicAddress address;
@@ -110,8 +109,7 @@ public class DeliveryService {
     void keep(UUID message, Addressed addressed) {
         mapper.page(message, addressed.key(), addressed.counted());
         for (int i = 0; i < addressed.links().size(); i++) {
-            String leads = addressed.links().get(i);
-            mapper.link(message, i, leads.substring(0, Math.min(leads.length(), LONGEST_ADDRESS)));
+            mapper.link(message, i, addressed.links().get(i));
         }
     }
 

@@ -102,7 +102,16 @@ public class PeopleContext {
      * @param closedDeals whether a deal that is lost or placed is taken when no open one is there
      */
     public Person person(For to, Colleague sender, FieldCatalogue catalogue, boolean closedDeals) {
-        return people(List.of(to), sender, catalogue, closedDeals, Needs.ALL).stream()
+        return person(to, sender, catalogue, closedDeals, Needs.ALL);
+    }
+
+    /**
+     * The same.
+     *
+     * @param needs what will be asked for; the rest of it counts as missing
+     */
+    public Person person(For to, Colleague sender, FieldCatalogue catalogue, boolean closedDeals, Needs needs) {
+        return people(List.of(to), sender, catalogue, closedDeals, needs).stream()
                 .findFirst()
                 .orElseThrow(() -> Refusal.missing("This " + to.kind().word()));
     }
