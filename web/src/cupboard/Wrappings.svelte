@@ -164,12 +164,14 @@
 
   li {
     display: flex;
-    gap: 8px;
+    flex-wrap: wrap;
+    gap: 0 8px;
     align-items: baseline;
   }
 
   li small {
     flex: 1;
+    white-space: nowrap;
   }
 
   .add {

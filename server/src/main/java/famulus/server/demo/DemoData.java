@@ -210,7 +210,10 @@ class DemoData implements ApplicationRunner {
         for (int i = 0; i < DESIGNED_MESSAGES; i++) {
             wish(readers, made, placements, designed).ifPresent(designedWishes::add);
         }
-        write(designedWishes, wish -> readings.read(wish.id(), wish.grower().id(), wish.at()));
+        write(
+                designedWishes,
+                wish -> readings.read(
+                        wish.id(), wish.grower().id(), wish.at(), wish.grower().equals(first)));
     }
 
     private static String resource(String name) {

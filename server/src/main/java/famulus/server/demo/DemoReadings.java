@@ -20,8 +20,12 @@ final class DemoReadings {
         this.now = now;
     }
 
-    /** Has a message read, or not. */
-    void read(UUID message, UUID person, Instant sent) {
+    /**
+     * Has a message read, or not.
+     *
+     * @param stays whether the reader is none of those who want no rounds
+     */
+    void read(UUID message, UUID person, Instant sent, boolean stays) {
         List<String> links = deliveries.links(message);
         Instant opened = sent.plus(Duration.ofMinutes(chance.between(3, 2000)));
         if (links.isEmpty() || !chance.inHundred(60) || opened.isAfter(now)) {
@@ -31,7 +35,7 @@ final class DemoReadings {
         if (chance.inHundred(40)) {
             Instant clicked = opened.plusSeconds(chance.between(20, 90));
             deliveries.keepRead(message, person, DeliveryEvent.CLICKED, clicked, chance.one(links));
-        } else if (!somebodyLeft) {
+        } else if (!somebodyLeft && !stays) {
             somebodyLeft = true;
             deliveries.keepUnsubscribed(message, person, opened.plusSeconds(40));
         }
