@@ -53,6 +53,8 @@ class AccessibilityTest extends BrowserTest {
         page.keyboard().press("w");
         page.getByRole(AriaRole.OPTION).first().waitFor();
         scan(page, "choosing a template");
+        // A plain one: of a designed message only the subject is written here.
+        page.keyboard().type("After a call");
         page.keyboard().press("Enter");
         textbox(page, "Text of this message").waitFor();
         scan(page, "writing to a contact");
