@@ -11,6 +11,7 @@
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
+  import { beginText } from './keptText';
 
   /** Passages or designed signatures: a line each, written on the desk. */
   let { kind }: { kind: 'PASSAGE' | 'SIGNATURE' } = $props();
@@ -48,29 +49,9 @@
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
-    const design = JSON.stringify({
-      version: 1,
-      bands: [{ id: 'band1', columns: [{ blocks: [{ id: 'b1', kind: 'text', text: [{ runs: [] }] }] }] }],
-    });
     try {
-      const made = await ask('post', '/api/templates', {
-        body: {
-          kind,
-          name,
-          purpose: '',
-          about: kind === 'PASSAGE' ? about : 'PERSON',
-          subject: '',
-          previewText: '',
-          body: '',
-          mode: 'DESIGNED',
-          design,
-          houseStyle: null,
-          header: 'none',
-          footer: 'none',
-          files: [],
-        },
-      });
-      go(`/cupboard/${word}s/${made.template.id}`);
+      const id = await beginText(kind, name, kind === 'PASSAGE' ? about : 'PERSON');
+      go(`/cupboard/${word}s/${id}`);
     } catch (failure) {
       wrong = fieldsOf(failure);
       if (!Object.keys(wrong).length) wrong = { name: sentence(failure) };

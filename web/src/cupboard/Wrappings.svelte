@@ -8,6 +8,7 @@
   import Field from '../ui/Field.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
+  import { beginText } from './keptText';
 
   /** What a house style puts above and below messages; each is written on the desk. */
   let {
@@ -59,29 +60,9 @@
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
-    const design = JSON.stringify({
-      version: 1,
-      bands: [{ id: 'band1', columns: [{ blocks: [{ id: 'b1', kind: 'text', text: [{ runs: [] }] }] }] }],
-    });
     try {
-      const made = await ask('post', '/api/templates', {
-        body: {
-          kind,
-          name,
-          purpose: '',
-          about: 'PERSON',
-          subject: '',
-          previewText: '',
-          body: '',
-          mode: 'DESIGNED',
-          design,
-          houseStyle: style,
-          header: 'none',
-          footer: 'none',
-          files: [],
-        },
-      });
-      go(`/cupboard/house-styles/${made.template.id}`);
+      const id = await beginText(kind, name, 'PERSON', style);
+      go(`/cupboard/house-styles/${id}`);
     } catch (failure) {
       wrong = fieldsOf(failure);
       if (!Object.keys(wrong).length) wrong = { name: sentence(failure) };

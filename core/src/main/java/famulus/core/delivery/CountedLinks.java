@@ -20,7 +20,7 @@ public record CountedLinks(String html, List<String> addresses) {
     /** No browser follows a longer one; it is left as it is. */
     private static final int LONGEST = 4000;
 
-    private static final Pattern TAG = Pattern.compile("<(?:a|v:roundrect)\\s");
+    private static final Pattern TAG = Pattern.compile("<a\\s");
     private static final Pattern HREF = Pattern.compile("\\shref=\"(https?://[^\"]+)\"");
 
     private static final String SEEN = "<img src=\"%s\" alt=\"\" width=\"1\" height=\"1\" style=\"display:block;"

@@ -24,13 +24,6 @@ class CountedLinksTest {
     }
 
     @Test
-    void buttonsOfProgramsThatDrawThemInTheirOwnWayAreTurnedToo() {
-        assertThat(of("<!--[if mso]><v:roundrect arcsize=\"10%\" href=\"https://a.example/\" fill=\"t\"><![endif]-->")
-                        .html())
-                .contains("href=\"" + OURS + "key/0\" fill");
-    }
-
-    @Test
     void otherLinksPicturesAndOurOwnPagesStay() {
         String html = "<a href=\"mailto:a@b.example\">a</a><img src=\"https://p.example/x.png\">" + "<a href=\"" + OURS
                 + "key/unsubscribe\">no rounds</a><p>href=\"https://said.example\"</p>";

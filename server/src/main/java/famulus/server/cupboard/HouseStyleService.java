@@ -210,7 +210,8 @@ public class HouseStyleService {
         changed(id);
     }
 
-    private void mustBeAllowed(UUID id, Colleague by) {
+    /** Refuses whoever may not change a style. */
+    public void mustBeAllowed(UUID id, Colleague by) {
         if (!mayChange(id, by)) {
             throw Refusal.forbidden("Only keepers, administrators and those named for it change this house style.");
         }

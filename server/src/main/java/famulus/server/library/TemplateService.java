@@ -422,9 +422,7 @@ public class TemplateService {
         if (draft.houseStyle() == null) {
             throw Refusal.field("houseStyle", "Say which house style it belongs to.");
         }
-        if (!styles.mayChange(draft.houseStyle(), by)) {
-            throw Refusal.forbidden("Keepers, administrators and those they name change this house style.");
-        }
+        styles.mustBeAllowed(draft.houseStyle(), by);
         String name = draft.name().strip();
         PlainLine.refusal(name, 60, true).ifPresent(sentence -> {
             throw Refusal.field("name", sentence);
@@ -521,10 +519,9 @@ public class TemplateService {
     }
 
     void mustBeAllowed(Template template, Colleague by) {
-        if (!mayChange(template, by)) {
-            if (template.kind().wraps()) {
-                throw Refusal.forbidden("Keepers, administrators and those they name change this house style.");
-            }
+        if (template.kind().wraps()) {
+            styles.mustBeAllowed(template.houseStyle(), by);
+        } else if (!mayChange(template.ownerId(), by)) {
             throw Refusal.forbidden(
                     "This is " + template.ownerName() + "’s template. Duplicate it to make it your own.");
         }

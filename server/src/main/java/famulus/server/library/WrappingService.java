@@ -85,9 +85,7 @@ class WrappingService {
         if (style == null || kind == null || !kind.wraps()) {
             throw Refusal.because("unreadable", "Say which header or footer of which house style.");
         }
-        if (!styles.mayChange(style, by)) {
-            throw Refusal.forbidden("Keepers, administrators and those they name change this house style.");
-        }
+        styles.mustBeAllowed(style, by);
         Wrapping wrapping = styles.wrapping(style, kind == TemplateKind.HEADER, name)
                 .orElseThrow(() -> Refusal.missing("This " + kind.word()));
         String design = BodyJson.write(new Body(wrapping.bands()));

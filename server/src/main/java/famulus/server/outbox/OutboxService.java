@@ -174,11 +174,12 @@ public class OutboxService {
         Person person = draft.proof().person();
         String messageId = "<" + message.id() + "@" + domain() + ">";
         Addressed addressed = deliveries.address(words, person.id());
+        String ownSubject = deliveries.own(subject, addressed);
         byte[] source = MimeWriter.write(
                 messageId,
                 new Mailbox(draft.sender().name(), draft.sender().email()),
                 new Mailbox(person.name(), address.address()),
-                subject,
+                ownSubject,
                 addressed.words(),
                 new About(team.answersGoTo(draft.sender().id()), addressed.unsubscribe(), before(message)),
                 now);
@@ -195,8 +196,8 @@ public class OutboxService {
                 person.deal().orElse(null),
                 address.address(),
                 draft.sender().email(),
-                subject,
-                draft.proof().merged().previewText().text(),
+                ownSubject,
+                deliveries.own(draft.proof().merged().previewText().text(), addressed),
                 addressed.words().text(),
                 deliveries.own(
                         json.writeValueAsString(words.html().isEmpty() ? kept(message.body(), merged) : List.of()),

@@ -66,7 +66,7 @@ class DeliveriesTest extends ServerTest {
         message.put("kind", "contact");
         message.put("person", ines.toString());
         message.put("chosen", Map.of());
-        message.put("subject", List.of(Map.of("text", "Hives", "written", "", "gap", false)));
+        message.put("subject", List.of(Map.of("text", "Hives " + PAGES + "proof", "written", "", "gap", false)));
         message.put("body", body);
         if (after != null) {
             message.put("after", after.toString());
@@ -104,6 +104,10 @@ class DeliveriesTest extends ServerTest {
         String key = key(message);
 
         assertThat(key).hasSizeGreaterThan(20);
+        assertThat(done("GET", "/api/messages/" + message, null, signe)
+                        .at("/read/subject")
+                        .asString())
+                .isEqualTo("Hives " + PAGES + key);
         assertThat(html(message))
                 .contains("href=\"" + PAGES + key + "/0\"", "href=\"" + PAGES + key + "/unsubscribe\"")
                 .contains("href=\"" + PAGES + key + "\"", "src=\"" + PAGES + key + "/seen.gif\"")

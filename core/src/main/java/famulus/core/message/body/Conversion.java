@@ -40,6 +40,9 @@ public final class Conversion {
         Body carried = from == Mode.PLAIN ? fromText(text) : body;
         if (to == Mode.PLAIN) {
             String words = from == Mode.PLAIN ? text : conversion.toText(body);
+            if (!body.page().equals(PageChoice.NONE)) {
+                conversion.lost.add("Page: its own width, colours and letters.");
+            }
             return new Converted(to, Body.EMPTY, words, List.copyOf(conversion.lost));
         }
         Body made = from == Mode.DESIGNED && to == Mode.LETTER ? conversion.toLetter(carried) : carried;
@@ -82,7 +85,7 @@ public final class Conversion {
             });
         }
         lost.add("The header and footer of the house style: a letter has none.");
-        return single(blocks);
+        return body.with(single(blocks).bands());
     }
 
     private void box(Look look, boolean hiddenOnSmall) {

@@ -62,4 +62,15 @@ class PageChoiceTest {
         assertThat(both.mineFirst().page().width()).isEqualTo(500);
         assertThat(both.theirsFirst().page().width()).isEqualTo(700);
     }
+
+    @Test
+    void goesAlongIntoALetterAndIsSaidToBeLostInPlainText() throws Exception {
+        Body body = body("{\"width\":500}");
+        assertThat(Conversion.convert(Mode.DESIGNED, body, "", Mode.LETTER)
+                        .body()
+                        .page())
+                .isEqualTo(body.page());
+        assertThat(Conversion.convert(Mode.DESIGNED, body, "", Mode.PLAIN).lost())
+                .containsExactly("Page: its own width, colours and letters.");
+    }
 }
