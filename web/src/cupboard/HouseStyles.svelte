@@ -4,9 +4,8 @@
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
-  import MessageFrame from '../ui/MessageFrame.svelte';
-  import Ways from '../ui/Ways.svelte';
   import { FONTS } from '../desk/fonts';
+  import TemplatesChange from '../desk/TemplatesChange.svelte';
   import NamedColleagues from './NamedColleagues.svelte';
   import Wrappings from './Wrappings.svelte';
   import { notify } from '../ui/notices.svelte';
@@ -25,9 +24,7 @@
   let styles = $state<Style[]>([]);
   let at = $state('');
   let look = $state<Look | null>(null);
-  let change = $state<Schemas['StyleChange'] | null>(null);
-  let shownAt = $state(0);
-  let side = $state<'before' | 'after'>('after');
+  let change = $state<Schemas['TemplatesChange'] | null>(null);
   let wrong = $state('');
   let asked = 0;
   let timer: ReturnType<typeof setTimeout>;
@@ -40,7 +37,6 @@
   const changed = $derived(
     !!look && !!open && JSON.stringify(look) !== JSON.stringify(JSON.parse(open.look)),
   );
-  const shown = $derived(change?.shown[shownAt]);
   const smallPrint = $derived(
     look?.smallPrint.map((one) => one.runs.map((run) => run.text).join('')).join('\n') ?? '',
   );
@@ -57,7 +53,6 @@
   function show(style: Style) {
     at = style.id;
     look = JSON.parse(style.look) as Look;
-    shownAt = 0;
     wrong = '';
     void prove();
   }
@@ -269,31 +264,15 @@
     </form>
     <section aria-label="What it does">
       {#if change}
-        <p class="what">
-          {change.templates === 0
-            ? 'No template has this style yet.'
-            : `${change.templates} template${change.templates === 1 ? '' : 's'} in this style`}
-          {#if changed && change.templates}<Ways
-              label="Which"
-              ways={['before', 'after'] as const}
-              bind:way={side}
-            />{/if}
-        </p>
-        {#if change.shown.length > 1}
-          <p class="names">
-            {#each change.shown as one, i (one.id)}
-              <button aria-pressed={i === shownAt} onclick={() => (shownAt = i)}>{one.name}</button>
-            {/each}
-          </p>
-        {/if}
-        {#if shown}
-          <div class="sheet">
-            <MessageFrame
-              html={changed && side === 'before' ? shown.before : shown.after}
-              title={shown.name}
-            />
-          </div>
-        {/if}
+        {#key at}
+          <TemplatesChange
+            {change}
+            {changed}
+            count={change.templates === 0
+              ? 'No template has this style yet.'
+              : `${change.templates} template${change.templates === 1 ? '' : 's'} in this style`}
+          />
+        {/key}
       {/if}
     </section>
   {/if}
@@ -433,34 +412,6 @@
     padding: 12px 18px 30px;
     overflow: auto;
     background: var(--shade);
-  }
-
-  .what,
-  .names {
-    display: flex;
-    gap: 14px;
-    padding-bottom: 6px;
-    color: var(--ink-soft);
-    font-size: 13px;
-  }
-
-  .names button {
-    padding: 0;
-    border: 0;
-    border-bottom: 2px solid transparent;
-    background: none;
-    color: var(--ink-soft);
-    font: inherit;
-    cursor: pointer;
-  }
-
-  .names button[aria-pressed='true'] {
-    border-color: var(--ink);
-    color: var(--ink);
-  }
-
-  .sheet {
-    border: 1px solid var(--rule);
   }
 
   @media (width <= 900px) {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ask, sentence } from '../api/client';
+  import { ask, sentence, type Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import { go } from '../app/router';
   import Button from '../ui/Button.svelte';
@@ -7,6 +7,7 @@
   import { notify } from '../ui/notices.svelte';
   import type { DeskState } from './deskState.svelte';
   import { kindWords, placeOf } from './kindWords';
+  import ReadySlip from './ReadySlip.svelte';
   import TestSlip from './TestSlip.svelte';
 
   /** What can be done with the template as a whole. */
@@ -20,6 +21,8 @@
   const kind = $derived(desk.draft?.kind ?? 'TEMPLATE');
   const word = $derived(kindWords[kind]);
   const ready = $derived(desk.stage === 'ready');
+  let change = $state<Schemas['TemplatesChange'] | null>(null);
+  let marker = $state<HTMLButtonElement>();
 
   $effect(() =>
     shortcuts([
@@ -27,7 +30,25 @@
     ]),
   );
 
+  /** Others' templates are shown before and after first, where any would change. */
+  async function askReady() {
+    try {
+      if (kind !== 'TEMPLATE' && kind !== 'SIGNATURE') {
+        await desk.flush();
+        const found = await ask('get', '/api/desk/templates/{id}/change', { params: { id } });
+        if (found.templates) {
+          change = found;
+          return;
+        }
+      }
+      await markReady();
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
   async function markReady() {
+    change = null;
     try {
       const version = await desk.flush();
       await ask('post', '/api/templates/{id}/ready', { params: { id }, body: { version } });
@@ -90,11 +111,21 @@
     <Button bind:element={tester} title="Ctrl+Enter" onclick={() => (testing = !testing)}>Test it</Button>
   {/if}
   <Button
+    bind:element={marker}
     main
     disabled={ready || stops > 0}
     title={stops ? 'Deal with the stops first' : 'Others use it as it is now'}
-    onclick={() => void markReady()}>{ready ? 'Ready' : 'Mark ready'}</Button
+    onclick={() => void askReady()}>{ready ? 'Ready' : 'Mark ready'}</Button
   >
+{/if}
+{#if change}
+  <ReadySlip
+    {word}
+    {change}
+    anchor={marker}
+    onready={() => void markReady()}
+    onclose={() => (change = null)}
+  />
 {/if}
 {#if testing}<TestSlip {desk} anchor={tester} onclose={() => (testing = false)} />{/if}
 {#if more}

@@ -38,7 +38,7 @@
   ]}
   onchange={(code) => onchange({ houseStyle: code || null, header: '', footer: '' })}
 />
-{#if draft.mode === 'DESIGNED' && chosen}
+{#if draft.mode !== 'LETTER' && chosen}
   {#if chosen.headers.length}
     <Choose
       label="Header"

@@ -12,6 +12,7 @@
     placement = 'bottom-start',
     modal = false,
     wide = false,
+    page = false,
     onclose,
     children,
   }: {
@@ -20,6 +21,8 @@
     placement?: Placement;
     modal?: boolean;
     wide?: boolean;
+    /** Wide enough for a message. */
+    page?: boolean;
     onclose: () => void;
     children: Snippet;
   } = $props();
@@ -93,6 +96,7 @@
   class="slip"
   class:middle={!anchor}
   class:wide
+  class:page
   bind:this={card}
   role="dialog"
   aria-modal={modal}
@@ -128,6 +132,10 @@
 
   .wide {
     width: 440px;
+  }
+
+  .page {
+    width: 620px;
   }
 
   .middle {

@@ -53,7 +53,7 @@ public final class ModeConversion {
                     to, Body.EMPTY, HtmlWords.of(html.toString()), List.of("How it looks, and its pictures."));
         }
         Rebuilt rebuilt = HtmlToBlocks.rebuild(html.toString());
-        return new Converted(to, rebuilt.body(), "", rebuilt.lost());
+        return new Converted(to, body.with(rebuilt.body().bands()), "", rebuilt.lost());
     }
 
     private static Converted toSource(Design design, String text) {
@@ -77,6 +77,6 @@ public final class ModeConversion {
         Mode shape = design.mode() == Mode.DESIGNED ? Mode.DESIGNED : Mode.LETTER;
         String html =
                 WrittenHtml.of(new Design(shape, body, design.style().withoutSmallPrint(), Design.NONE, Design.NONE));
-        return new Converted(Mode.SOURCE, ofSource(html), "", lost);
+        return new Converted(Mode.SOURCE, body.with(ofSource(html).bands()), "", lost);
     }
 }

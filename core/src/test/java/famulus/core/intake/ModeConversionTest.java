@@ -13,9 +13,11 @@ import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.Look;
 import famulus.core.message.body.Mode;
+import famulus.core.message.body.PageChoice;
 import famulus.core.message.body.RichText;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Templates turned into HTML that is changed by hand, and back. */
@@ -73,6 +75,18 @@ class ModeConversionTest {
         assertThat(converted.lost())
                 .anyMatch(one -> one.contains("Conditions"))
                 .anyMatch(one -> one.contains("item table"));
+    }
+
+    @Test
+    void thePageThatWasChosenStays() {
+        PageChoice narrow = new PageChoice(480, "#224466", "", Optional.empty());
+        Body chosen = new Body(body(new Content.Text(RichText.plain("Dear"))).bands(), narrow);
+        Converted source = ModeConversion.convert(design(Mode.DESIGNED, chosen), "", Mode.SOURCE);
+        assertThat(source.body().page()).isEqualTo(narrow);
+        assertThat(ModeConversion.convert(design(Mode.SOURCE, source.body()), "", Mode.DESIGNED)
+                        .body()
+                        .page())
+                .isEqualTo(narrow);
     }
 
     @Test

@@ -8,6 +8,7 @@ import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.HouseStyle.Wrapping;
 import famulus.core.message.body.HouseStyleJson;
 import famulus.core.message.body.Inserts;
+import famulus.core.message.body.Inserts.Insert;
 import famulus.core.message.body.Mode;
 import famulus.core.message.body.UnreadableBody;
 import famulus.core.record.PlainLine;
@@ -20,12 +21,13 @@ import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
@@ -115,12 +117,25 @@ public class HouseStyleService {
      * @return empty for a plain template, which is only words
      */
     public Optional<Design> design(Mode mode, String json, UUID style, String header, String footer) {
+        return design(mode, json, style, header, footer, Map.of());
+    }
+
+    /**
+     * The same, where some passages say something else.
+     *
+     * @param others what they say, by their identifiers
+     */
+    public Optional<Design> design(
+            Mode mode, String json, UUID style, String header, String footer, Map<String, Insert> others) {
         if (mode == null || mode == Mode.PLAIN) {
             return Optional.empty();
         }
         try {
             Body body = json == null || json.isBlank() ? Body.EMPTY : BodyJson.read(json);
-            Body said = Inserts.has(body, Content.Passage.class) ? Inserts.passages(body, texts::passage) : body;
+            Body said = Inserts.has(body, Content.Passage.class)
+                    ? Inserts.passages(
+                            body, id -> Optional.ofNullable(others.get(id)).or(() -> texts.passage(id)))
+                    : body;
             Body whole = Inserts.has(said, Content.Feed.class) ? Inserts.feeds(said, feeds::entries) : said;
             return Optional.of(new Design(mode, whole, of(style), text(header), text(footer)));
         } catch (UnreadableBody wrong) {
@@ -183,27 +198,20 @@ public class HouseStyleService {
      */
     @Transactional
     public void wrap(UUID id, boolean above, Wrapping wrapping, Colleague by) {
-        rewrap(id, above, wrapping.name(), Optional.of(wrapping), by);
+        rewrap(id, by, style -> style.wearing(above, wrapping));
     }
 
     /** Takes bands away; templates that have them then have the style's first ones, or none. */
     @Transactional
     public void unwrap(UUID id, boolean above, String name, Colleague by) {
-        rewrap(id, above, name, Optional.empty(), by);
+        rewrap(id, by, style -> style.without(above, name));
     }
 
-    private void rewrap(UUID id, boolean above, String name, Optional<Wrapping> wanted, Colleague by) {
+    private void rewrap(UUID id, Colleague by, UnaryOperator<HouseStyle> change) {
         mustBeAllowed(id, by);
         KeptStyle before = get(id);
-        HouseStyle style = before.style();
-        List<Wrapping> all = new ArrayList<>(above ? style.headers() : style.footers());
-        int at = all.stream().map(Wrapping::name).toList().indexOf(name);
-        if (at >= 0) {
-            all.remove(at);
-        }
-        wanted.ifPresent(wrapping -> all.add(at < 0 ? all.size() : at, wrapping));
         // Read as it would be kept, so that what can't be in a style is refused here too.
-        HouseStyle changed = read(HouseStyleJson.write(above ? style.withHeaders(all) : style.withFooters(all)));
+        HouseStyle changed = read(HouseStyleJson.write(change.apply(before.style())));
         if (mapper.update(row(id, changed, before.usual(), before.version()), by.id()) == 0) {
             throw Refusal.changedMeanwhile("Somebody changed this house style meanwhile.");
         }

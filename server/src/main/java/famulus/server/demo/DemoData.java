@@ -11,11 +11,12 @@ import famulus.server.demo.DemoRecords.Placement;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.RenderingService;
+import famulus.server.library.Draft;
+import famulus.server.library.DraftReader;
 import famulus.server.library.KeptTextService;
 import famulus.server.library.StarterService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
-import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.VariantService;
 import famulus.server.outbox.DeliveryService;
 import famulus.server.outbox.OutboxService;
@@ -83,6 +84,7 @@ class DemoData implements ApplicationRunner {
     private final DealService deals;
     private final HistoryService history;
     private final TemplateService templates;
+    private final DraftReader reader;
     private final KeptTextService texts;
     private final FeedService feeds;
     private final VariantService variants;
@@ -105,6 +107,7 @@ class DemoData implements ApplicationRunner {
             DealService deals,
             HistoryService history,
             TemplateService templates,
+            DraftReader reader,
             KeptTextService texts,
             FeedService feeds,
             VariantService variants,
@@ -125,6 +128,7 @@ class DemoData implements ApplicationRunner {
         this.deals = deals;
         this.history = history;
         this.templates = templates;
+        this.reader = reader;
         this.texts = texts;
         this.feeds = feeds;
         this.variants = variants;
@@ -270,7 +274,7 @@ class DemoData implements ApplicationRunner {
             List<For> to = batch.stream()
                     .map(wish -> new For(CrmKind.CONTACT, wish.grower().id(), wish.deal()))
                     .toList();
-            List<Proof> merged = proofs.proofs(this.templates.source(template), template.about(), to, sender);
+            List<Proof> merged = proofs.proofs(reader.source(template), template.about(), to, sender);
             for (int i = 0; i < batch.size(); i++) {
                 if (keep(batch.get(i), merged.get(i), sender)) {
                     written.accept(batch.get(i));

@@ -15,8 +15,8 @@ import famulus.core.message.body.RichText.Kind;
 import famulus.core.message.body.RichText.Marks;
 import famulus.core.message.body.RichText.Paragraph;
 import famulus.core.message.body.RichText.Run;
+import famulus.server.library.Draft;
 import famulus.server.library.TemplateKind;
-import famulus.server.library.TemplateService.Draft;
 import java.util.List;
 import java.util.UUID;
 

@@ -1,7 +1,7 @@
 package famulus.server.demo;
 
 import famulus.core.field.About;
-import famulus.server.library.TemplateService.Draft;
+import famulus.server.library.Draft;
 import java.util.List;
 
 /** Plain templates. One has a slip in it, for the proofreader to find. */

@@ -3,7 +3,7 @@ package famulus.server.demo;
 import famulus.core.field.About;
 import famulus.core.message.MessageSource;
 import famulus.server.desk.StressService;
-import famulus.server.library.TemplateService.Draft;
+import famulus.server.library.Draft;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.util.List;

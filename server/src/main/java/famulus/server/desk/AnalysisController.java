@@ -7,8 +7,8 @@ import famulus.core.message.body.Mode;
 import famulus.server.desk.ConditionService.ReadCondition;
 import famulus.server.desk.ConditionService.ShownVerb;
 import famulus.server.desk.StressService.StressChoice;
-import famulus.server.library.TemplateService;
-import famulus.server.library.TemplateService.Draft;
+import famulus.server.library.Draft;
+import famulus.server.library.DraftReader;
 import famulus.server.lists.FieldProfile;
 import famulus.server.lists.FieldProfileService;
 import famulus.server.lists.FieldProfileService.Filled;
@@ -44,16 +44,16 @@ class AnalysisController {
     private final ConditionService conditions;
     private final FieldProfileService profiles;
     private final StressService stress;
-    private final TemplateService templates;
+    private final DraftReader drafts;
     private final JsonMapper json;
 
     AnalysisController(
             ConditionService conditions,
             FieldProfileService profiles,
             StressService stress,
-            TemplateService templates,
+            DraftReader drafts,
             JsonMapper json) {
-        this.templates = templates;
+        this.drafts = drafts;
         this.conditions = conditions;
         this.profiles = profiles;
         this.stress = stress;
@@ -117,7 +117,7 @@ class AnalysisController {
             responseCode = "200",
             content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = StressLine.class)))
     ResponseEntity<StreamingResponseBody> stress(Colleague asking, @RequestBody StressRequest request) {
-        MessageSource source = templates.source(new Draft(
+        MessageSource source = drafts.source(new Draft(
                 "",
                 "",
                 request.about(),

@@ -16,10 +16,10 @@ import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.ShownProof.Chip;
 import famulus.server.desk.ShownProof.ShownTerm;
+import famulus.server.library.Draft;
+import famulus.server.library.DraftReader;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateKind;
-import famulus.server.library.TemplateService;
-import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.WavedNoteService;
 import famulus.server.library.WavedNoteService.Waved;
 import famulus.server.platform.Refusal;
@@ -51,7 +51,7 @@ class DeskController {
     private final ProofPeopleService people;
     private final MessageDraftService messages;
     private final CatalogueService catalogues;
-    private final TemplateService templates;
+    private final DraftReader drafts;
     private final RenderingService renderings;
     private final WavedNoteService waved;
     private final FileService files;
@@ -62,14 +62,14 @@ class DeskController {
             ProofPeopleService people,
             MessageDraftService messages,
             CatalogueService catalogues,
-            TemplateService templates,
+            DraftReader drafts,
             RenderingService renderings,
             WavedNoteService waved,
             FileService files) {
         this.files = files;
         this.waved = waved;
         this.renderings = renderings;
-        this.templates = templates;
+        this.drafts = drafts;
         this.proofs = proofs;
         this.fields = fields;
         this.people = people;
@@ -120,7 +120,7 @@ class DeskController {
     /** The draft merged and proofread for one person. */
     @PostMapping("/proof")
     ShownProof proof(Colleague asking, @RequestBody ProofRequest request) {
-        MessageSource source = templates.source(new Draft(
+        MessageSource source = drafts.source(new Draft(
                 "",
                 "",
                 request.about(),

@@ -4,6 +4,7 @@ import famulus.core.field.About;
 import famulus.core.message.MessageSource;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.library.DraftReader;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.VariantService;
@@ -22,13 +23,20 @@ import org.springframework.stereotype.Service;
 public class MessageDraftService {
     private final ProofService proofs;
     private final TemplateService templates;
+    private final DraftReader drafts;
     private final VariantService variants;
     private final TeamService team;
 
-    MessageDraftService(ProofService proofs, TemplateService templates, VariantService variants, TeamService team) {
+    MessageDraftService(
+            ProofService proofs,
+            TemplateService templates,
+            DraftReader drafts,
+            VariantService variants,
+            TeamService team) {
         this.variants = variants;
         this.proofs = proofs;
         this.templates = templates;
+        this.drafts = drafts;
         this.team = team;
     }
 
@@ -56,14 +64,14 @@ public class MessageDraftService {
                 .map(id -> templates.forUse(id, asking, sender));
         About about = template.map(Template::about)
                 .orElse(to.kind() == CrmKind.LEAD ? About.LEAD : to.deal() == null ? About.CONTACT : About.DEAL);
-        MessageSource source = template.map(templates::source).orElse(new MessageSource("", "", ""));
+        MessageSource source = template.map(drafts::source).orElse(new MessageSource("", "", ""));
         return new MessageDraft(proofs.proof(source, about, to, sender, given), template, about, sender);
     }
 
     /** Merges a template for a person as it would leave, to be looked at by colleagues; it goes out as whoever asks. */
     public MessageDraft test(UUID templateId, For to, Colleague asking) {
         Template template = templates.get(templateId);
-        Proof proof = proofs.proof(templates.source(template), template.about(), to, asking, Given.NOTHING);
+        Proof proof = proofs.proof(drafts.source(template), template.about(), to, asking, Given.NOTHING);
         return new MessageDraft(proof, Optional.of(template), template.about(), asking);
     }
 

@@ -2,7 +2,6 @@ package famulus.server.library;
 
 import famulus.core.field.About;
 import famulus.core.message.body.Mode;
-import famulus.server.library.TemplateService.Draft;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

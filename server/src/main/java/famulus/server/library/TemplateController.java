@@ -5,9 +5,8 @@ import famulus.core.field.RecordKind;
 import famulus.core.message.compare.Change;
 import famulus.server.library.KeptTextService.SignatureChoice;
 import famulus.server.library.StarterService.Starter;
-import famulus.server.library.TemplateService.Draft;
-import famulus.server.library.TemplateService.TemplateLine;
-import famulus.server.library.TemplateService.UsingTemplate;
+import famulus.server.library.TemplateLines.TemplateLine;
+import famulus.server.library.TemplateUses.UsingTemplate;
 import famulus.server.library.TemplateVersionService.LastTest;
 import famulus.server.library.TemplateVersionService.Version;
 import famulus.server.library.WrappingService.ShownWrapping;
@@ -31,6 +30,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/templates")
 class TemplateController {
     private final TemplateService templates;
+    private final TemplateLines lines;
+    private final TemplateUses uses;
     private final StarterService starters;
     private final TemplateVersionService versions;
     private final KeptTextService texts;
@@ -39,6 +40,8 @@ class TemplateController {
 
     TemplateController(
             TemplateService templates,
+            TemplateLines lines,
+            TemplateUses uses,
             StarterService starters,
             TemplateVersionService versions,
             KeptTextService texts,
@@ -48,6 +51,8 @@ class TemplateController {
         this.variants = variants;
         this.texts = texts;
         this.templates = templates;
+        this.lines = lines;
+        this.uses = uses;
         this.versions = versions;
         this.starters = starters;
     }
@@ -69,13 +74,13 @@ class TemplateController {
             Colleague asking,
             @RequestParam(defaultValue = "") String search,
             @RequestParam(defaultValue = "TEMPLATE") TemplateKind kind) {
-        return templates.lines(kind, search, asking);
+        return lines.lines(kind, search, asking);
     }
 
     @GetMapping("/fitting")
     List<TemplateLine> fitting(
             Colleague asking, @RequestParam About about, @RequestParam(defaultValue = "") String search) {
-        return templates.fitting(about, search, asking);
+        return lines.fitting(about, search, asking);
     }
 
     /** The designs to start from that ship with Famulus. */
@@ -87,13 +92,13 @@ class TemplateController {
     /** The templates that use a field, in their texts or their conditions. */
     @GetMapping("/using")
     List<UsingTemplate> using(Colleague asking, @RequestParam CrmKind kind, @RequestParam String field) {
-        return templates.using(kind.core(), field);
+        return uses.using(kind.core(), field);
     }
 
     /** The templates that use a fact of the house, such as a saved link. */
     @GetMapping("/using-fact")
     List<UsingTemplate> using(Colleague asking, @RequestParam String name) {
-        return templates.using(RecordKind.HOUSE, name);
+        return uses.using(RecordKind.HOUSE, name);
     }
 
     @GetMapping("/{id}")
@@ -104,7 +109,7 @@ class TemplateController {
     /** The templates that a passage is used in. */
     @GetMapping("/{id}/using")
     List<UsingTemplate> using(Colleague asking, @PathVariable UUID id) {
-        return templates.using(id);
+        return uses.using(id);
     }
 
     /** The headers and footers of a house style. */

@@ -86,12 +86,12 @@ interface TemplateMapper {
             """)
     List<WrappingRow> wrappings(UUID style);
 
-    /** The designed templates in a style that have named one of its headers or footers; the first one's name is empty. */
+    /** The templates in a style, designed or written as source, that have named one of its headers or footers; the first one's name is empty. */
     @Select(
             """
             select id, name
             from template
-            where deleted_at is null and kind = 'TEMPLATE' and mode = 'DESIGNED'
+            where deleted_at is null and kind = 'TEMPLATE' and mode in ('DESIGNED', 'SOURCE')
               and (house_style_id = #{style} or (house_style_id is null and #{usual}))
               and case when #{above} then header else footer end = #{name}
             order by name, id

@@ -6,7 +6,6 @@ import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Merging;
 import famulus.core.message.body.Merging.Merged;
 import famulus.core.message.body.UnreadableBody;
-import famulus.server.library.TemplateService.Draft;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import java.util.ArrayList;
@@ -46,7 +45,7 @@ public class TemplateMergeService {
     public MergedDraft merge(UUID id, Draft base, Draft mine, Colleague by) {
         Template now = templates.get(id);
         templates.mustBeAllowed(now, by);
-        Draft theirs = TemplateService.draft(now);
+        Draft theirs = Draft.of(now);
         List<String> both = new ArrayList<>();
         Draft first = merge(base, mine, theirs, true, both);
         Draft second = merge(base, mine, theirs, false, new ArrayList<>());

@@ -23,14 +23,24 @@ import org.springframework.transaction.annotation.Transactional;
 public class TemplateVersionService {
     private final TemplateMapper mapper;
     private final TemplateService templates;
+    private final DraftReader drafts;
+    private final StyleTexts inStyle;
     private final KeptTextService texts;
     private final Events events;
     private final Clock clock;
 
     TemplateVersionService(
-            TemplateMapper mapper, TemplateService templates, KeptTextService texts, Events events, Clock clock) {
+            TemplateMapper mapper,
+            TemplateService templates,
+            DraftReader drafts,
+            StyleTexts inStyle,
+            KeptTextService texts,
+            Events events,
+            Clock clock) {
         this.texts = texts;
         this.mapper = mapper;
+        this.drafts = drafts;
+        this.inStyle = inStyle;
         this.templates = templates;
         this.events = events;
         this.clock = clock;
@@ -72,7 +82,7 @@ public class TemplateVersionService {
     public List<Change> changes(UUID id, int version) {
         Template before = version(id, version);
         Template now = templates.get(id);
-        List<Change> changes = new ArrayList<>(Comparison.of(templates.source(before), templates.source(now)));
+        List<Change> changes = new ArrayList<>(Comparison.of(drafts.source(before), drafts.source(now)));
         if (!before.files().equals(now.files())) {
             changes.add(new Change(Change.Kind.CHANGED, "Files", List.of(), true));
         }
@@ -95,7 +105,7 @@ public class TemplateVersionService {
         mapper.reason(id, version, Reason.READY.name());
         mapper.ready(id, version);
         if (now.kind().wraps()) {
-            templates.wrap(now, by);
+            inStyle.wrap(now, by);
         } else if (now.kind() != TemplateKind.TEMPLATE) {
             texts.changed(id);
         }
@@ -110,7 +120,7 @@ public class TemplateVersionService {
         templates.mustBeAllowed(now, by);
         Template old = version(id, version);
         mapper.keepVersion(id, now.version(), Reason.REPLACED.name(), clock.instant());
-        return templates.change(id, now.version(), TemplateService.draft(old), by);
+        return templates.change(id, now.version(), Draft.of(old), by);
     }
 
     /** The newest test of a template, if there was one. */

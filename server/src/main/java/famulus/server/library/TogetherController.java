@@ -1,7 +1,6 @@
 package famulus.server.library;
 
 import famulus.server.library.TemplateMergeService.MergedDraft;
-import famulus.server.library.TemplateService.Draft;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;

@@ -8,7 +8,6 @@ import famulus.core.message.body.HouseStyle.Wrapping;
 import famulus.core.message.body.Mode;
 import famulus.server.cupboard.HouseStyleService;
 import famulus.server.library.TemplateMapper.WrappingRow;
-import famulus.server.library.TemplateService.Draft;
 import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -29,12 +28,19 @@ import org.springframework.transaction.annotation.Transactional;
 class WrappingService {
     private final TemplateService templates;
     private final TemplateMapper mapper;
+    private final StyleTexts inStyle;
     private final HouseStyleService styles;
     private final Clock clock;
 
-    WrappingService(TemplateService templates, TemplateMapper mapper, HouseStyleService styles, Clock clock) {
+    WrappingService(
+            TemplateService templates,
+            TemplateMapper mapper,
+            StyleTexts inStyle,
+            HouseStyleService styles,
+            Clock clock) {
         this.templates = templates;
         this.mapper = mapper;
+        this.inStyle = inStyle;
         this.styles = styles;
         this.clock = clock;
     }
@@ -106,8 +112,7 @@ class WrappingService {
         Template ready = there.readyVersion() == there.version()
                 ? there
                 : mapper.version(there.id(), there.readyVersion()).orElse(there);
-        return BodyJson.write(new Body(templates.bandsInStyle(ready)))
-                        .equals(BodyJson.write(new Body(wrapping.bands())))
+        return BodyJson.write(new Body(inStyle.bands(ready))).equals(BodyJson.write(new Body(wrapping.bands())))
                 || ready.design().equals(BodyJson.write(new Body(wrapping.bands())));
     }
 

@@ -11,9 +11,9 @@ import famulus.server.Famulus;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.RenderingService;
+import famulus.server.library.DraftReader;
 import famulus.server.library.StarterService;
 import famulus.server.library.StarterService.Starter;
-import famulus.server.library.TemplateService;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
@@ -87,7 +87,7 @@ class StartersTest {
     }
 
     private List<Proof> proofs(Starter starter) {
-        MessageSource source = context.getBean(TemplateService.class).source(starter.draft());
+        MessageSource source = context.getBean(DraftReader.class).source(starter.draft());
         About about = starter.draft().about();
         return context.getBean(ProofService.class).proofs(source, about, people(about), signe);
     }

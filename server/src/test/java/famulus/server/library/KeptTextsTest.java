@@ -104,6 +104,10 @@ class KeptTextsTest extends ServerTest {
         Map<String, Object> changed = draft(TemplateKind.TEMPLATE, "Frost", blocks(text("Bees fly")));
         done("PUT", "/api/templates/" + frost, Map.of("version", 1, "draft", changed), signe);
         assertThat(read(letter, signe)).contains("Bees stay in");
+        JsonNode shown = done("GET", "/api/desk/templates/" + frost + "/change", null, signe)
+                .at("/shown/0");
+        assertThat(shown.get("before").asString()).contains("Bees stay in, ").doesNotContain("Bees fly");
+        assertThat(shown.get("after").asString()).contains("Bees fly").doesNotContain("stay in");
         ready(frost, 2, signe);
         assertThat(read(letter, signe)).contains("Bees fly").doesNotContain("stay in");
         assertThat(done("GET", "/api/templates/" + frost, null, dov)

@@ -173,6 +173,32 @@ class WrappingsTest extends ServerTest {
     }
 
     @Test
+    void theTemplatesItChangesAreShownBeforeAndAfter() throws Exception {
+        contact("Ines", "Okafor", "ines@larkfield.example");
+        JsonNode opened = open("HEADER", "Wide", oriel);
+        String change =
+                "/api/desk/templates/" + opened.get("template").get("id").asString() + "/change";
+        assertThat(done("GET", change, null, oriel).get("templates").asInt()).isZero();
+        Map<String, Object> template = draft("TEMPLATE", "Placement notice", "Hello");
+        template.put("subject", "x");
+        template.put("header", "Wide");
+        done("POST", "/api/templates", template, signe);
+        template.put("name", "Without");
+        template.put("header", "none");
+        done("POST", "/api/templates", template, signe);
+
+        write(opened, "Pollination", oriel);
+        JsonNode shown = done("GET", change, null, oriel);
+        assertThat(shown.get("templates").asInt()).isEqualTo(1);
+        JsonNode one = shown.get("shown").get(0);
+        assertThat(one.get("name").asString()).isEqualTo("Placement notice");
+        assertThat(one.get("before").asString())
+                .contains("Brindlewing", "Hello")
+                .doesNotContain("Pollination");
+        assertThat(one.get("after").asString()).contains("Pollination", "Hello").doesNotContain("Brindlewing");
+    }
+
+    @Test
     void onlyThoseWhoMayChangeTheStyleWriteOnIt() throws Exception {
         assertThat(open("HEADER", "Wide", dov).get("code").asString()).isEqualTo("forbidden");
         assertThat(done("POST", "/api/templates", draft("FOOTER", "Mine", "x"), dov)

@@ -16,6 +16,11 @@ public record Design(Mode mode, Body body, HouseStyle style, String header, Stri
         style = body.page().on(style);
     }
 
+    /** The same in another house style. */
+    public Design in(HouseStyle other) {
+        return new Design(mode, body, other, header, footer);
+    }
+
     private boolean wrapped() {
         return mode == Mode.DESIGNED || mode == Mode.SOURCE;
     }

@@ -1,5 +1,6 @@
 package famulus.core.message.body;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -47,6 +48,29 @@ public record HouseStyle(
     /** The same with other footers. */
     public HouseStyle withFooters(List<Wrapping> others) {
         return new HouseStyle(name, page, type, space, button, headers, others, smallPrint);
+    }
+
+    /**
+     * The same with bands around messages, in the place of those of the same name, else after the others.
+     *
+     * @param above as a header; else as a footer
+     */
+    public HouseStyle wearing(boolean above, Wrapping wrapping) {
+        List<Wrapping> all = new ArrayList<>(above ? headers : footers);
+        int at = all.stream().map(Wrapping::name).toList().indexOf(wrapping.name());
+        if (at < 0) {
+            all.add(wrapping);
+        } else {
+            all.set(at, wrapping);
+        }
+        return above ? withHeaders(all) : withFooters(all);
+    }
+
+    /** The same without the bands of a name. */
+    public HouseStyle without(boolean above, String unwanted) {
+        List<Wrapping> left = (above ? headers : footers)
+                .stream().filter(one -> !one.name().equals(unwanted)).toList();
+        return above ? withHeaders(left) : withFooters(left);
     }
 
     /** A style without header, footer or small print. */

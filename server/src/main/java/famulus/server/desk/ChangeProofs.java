@@ -1,0 +1,121 @@
+package famulus.server.desk;
+
+import famulus.core.message.MessageSource;
+import famulus.core.message.body.Design;
+import famulus.core.message.body.HouseStyle;
+import famulus.core.message.render.Rendering;
+import famulus.server.cupboard.HouseStyleService;
+import famulus.server.desk.ProofPeopleMapper.ProofPerson;
+import famulus.server.desk.ProofService.Given;
+import famulus.server.library.DraftReader;
+import famulus.server.library.Template;
+import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateUses;
+import famulus.server.library.TemplateUses.UsingTemplate;
+import famulus.server.library.WhenReady;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.team.Colleague;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What a change of something that many templates have does to them, before it is made. */
+@RestController
+class ChangeProofs {
+    private static final int MOST_SHOWN = 4;
+
+    private final HouseStyleService styles;
+    private final TemplateService templates;
+    private final TemplateUses uses;
+    private final DraftReader drafts;
+    private final WhenReady whenReady;
+    private final ProofPeopleService people;
+    private final ProofService proofs;
+    private final RenderingService renderings;
+
+    ChangeProofs(
+            HouseStyleService styles,
+            TemplateService templates,
+            TemplateUses uses,
+            DraftReader drafts,
+            WhenReady whenReady,
+            ProofPeopleService people,
+            ProofService proofs,
+            RenderingService renderings) {
+        this.styles = styles;
+        this.templates = templates;
+        this.uses = uses;
+        this.drafts = drafts;
+        this.whenReady = whenReady;
+        this.people = people;
+        this.proofs = proofs;
+        this.renderings = renderings;
+    }
+
+    record Look(String look) {}
+
+    /**
+     * What would change.
+     *
+     * @param templates how many templates
+     * @param shown a few of them, merged for the first person each could go to
+     */
+    record TemplatesChange(int templates, List<BeforeAndAfter> shown) {}
+
+    /** A template as it looks now and as it would; both are whole documents. */
+    record BeforeAndAfter(UUID id, String name, String before, String after) {}
+
+    /** What other settings of a house style would change. */
+    @PostMapping("/api/desk/house-styles/{id}/change")
+    TemplatesChange style(Colleague asking, @PathVariable UUID id, @RequestBody Look look) {
+        HouseStyle changed = styles.read(look.look());
+        HouseStyle kept = styles.get(id).style();
+        List<UUID> using = styles.using(id).stream().map(one -> one.id()).toList();
+        return change(using, template -> dressed(template, kept), template -> dressed(template, changed), asking);
+    }
+
+    /** What marking a passage, header or footer ready would change. */
+    @GetMapping("/api/desk/templates/{id}/change")
+    TemplatesChange text(Colleague asking, @PathVariable UUID id) {
+        Template text = templates.get(id);
+        List<UUID> using = uses.using(id).stream().map(UsingTemplate::id).toList();
+        return change(using, drafts::source, template -> whenReady.source(template, text), asking);
+    }
+
+    private TemplatesChange change(
+            List<UUID> using,
+            Function<Template, MessageSource> before,
+            Function<Template, MessageSource> after,
+            Colleague asking) {
+        List<BeforeAndAfter> shown = using.stream()
+                .limit(MOST_SHOWN)
+                .map(templates::get)
+                .map(one -> beforeAndAfter(one, before.apply(one), after.apply(one), asking))
+                .toList();
+        return new TemplatesChange(using.size(), shown);
+    }
+
+    private BeforeAndAfter beforeAndAfter(Template one, MessageSource before, MessageSource after, Colleague asking) {
+        ProofPerson person = people.step(one.about(), null, true).person();
+        For to = new For(CrmKind.of(person.kind()), person.id(), person.dealId());
+        return new BeforeAndAfter(one.id(), one.name(), html(one, before, to, asking), html(one, after, to, asking));
+    }
+
+    private MessageSource dressed(Template template, HouseStyle style) {
+        Design design = drafts.source(template).layout().orElseThrow().design();
+        return MessageSource.designed(template.subject(), template.previewText(), design.in(style));
+    }
+
+    private String html(Template template, MessageSource source, For to, Colleague asking) {
+        return renderings
+                .shown(proofs.proof(source, template.about(), to, asking, Given.NOTHING), template.about())
+                .map(Rendering::html)
+                .orElse("");
+    }
+}

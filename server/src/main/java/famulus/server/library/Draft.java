@@ -1,0 +1,109 @@
+package famulus.server.library;
+
+import famulus.core.field.About;
+import famulus.core.message.body.Mode;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.UUID;
+
+/** What can be said of a template from outside: everything but who changed it when. */
+public record Draft(
+        String name,
+        String purpose,
+        About about,
+        String subject,
+        String previewText,
+        String body,
+        @Schema(nullable = true) Mode mode,
+        @Schema(nullable = true) String design,
+        @Schema(nullable = true) UUID houseStyle,
+        @Schema(nullable = true) String header,
+        @Schema(nullable = true) String footer,
+        @Schema(nullable = true) List<UUID> files,
+        @Schema(nullable = true) TemplateKind kind) {
+    /** A plain template. */
+    public Draft(String name, String purpose, About about, String subject, String previewText, String body) {
+        this(name, purpose, about, subject, previewText, body, Mode.PLAIN, "", null, "", "", List.of(), null);
+    }
+
+    /** The same, of a kind. */
+    Draft of(TemplateKind other) {
+        return with(name, other);
+    }
+
+    /** The same with what another one is made of. */
+    Draft saying(Draft other) {
+        return new Draft(
+                name,
+                purpose,
+                about,
+                subject,
+                previewText,
+                other.body,
+                mode,
+                other.design,
+                houseStyle,
+                header,
+                footer,
+                files,
+                kind);
+    }
+
+    /** The same under another name. */
+    public Draft named(String other) {
+        return with(other, kind);
+    }
+
+    private Draft with(String otherName, TemplateKind otherKind) {
+        return new Draft(
+                otherName,
+                purpose,
+                about,
+                subject,
+                previewText,
+                body,
+                mode,
+                design,
+                houseStyle,
+                header,
+                footer,
+                files,
+                otherKind);
+    }
+
+    public Draft {
+        kind = kind == null ? TemplateKind.TEMPLATE : kind;
+        files = files == null ? List.of() : List.copyOf(files);
+        mode = mode == null ? Mode.PLAIN : mode;
+        design = text(design);
+        header = text(header);
+        footer = text(footer);
+        name = text(name);
+        purpose = text(purpose);
+        subject = text(subject);
+        previewText = text(previewText);
+        body = text(body);
+    }
+
+    private static String text(String given) {
+        return given == null ? "" : given;
+    }
+
+    /** What a template says. */
+    static Draft of(Template template) {
+        return new Draft(
+                template.name(),
+                template.purpose(),
+                template.about(),
+                template.subject(),
+                template.previewText(),
+                template.body(),
+                template.mode(),
+                template.design(),
+                template.houseStyle(),
+                template.header(),
+                template.footer(),
+                template.files(),
+                template.kind());
+    }
+}

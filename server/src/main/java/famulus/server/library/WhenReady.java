@@ -1,0 +1,55 @@
+package famulus.server.library;
+
+import famulus.core.message.MessageSource;
+import famulus.core.message.body.Body;
+import famulus.core.message.body.Design;
+import famulus.core.message.body.Inserts.Insert;
+import famulus.server.cupboard.HouseStyleService;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** What templates would say once a passage, header or footer that they have is marked ready as it is now. */
+@Service
+public class WhenReady {
+    private final DraftReader drafts;
+    private final StyleTexts inStyle;
+    private final HouseStyleService styles;
+
+    WhenReady(DraftReader drafts, StyleTexts inStyle, HouseStyleService styles) {
+        this.drafts = drafts;
+        this.inStyle = inStyle;
+        this.styles = styles;
+    }
+
+    /**
+     * A template as the core would read it then.
+     *
+     * @param text what it has in it or around it
+     */
+    public MessageSource source(Template template, Template text) {
+        return text.kind().wraps() ? around(template, text) : within(template, text);
+    }
+
+    private MessageSource around(Template template, Template text) {
+        return drafts.design(Draft.of(template))
+                .map(design -> designed(template, design.in(inStyle.wearing(design.style(), text))))
+                .orElseGet(() -> drafts.source(template));
+    }
+
+    private MessageSource within(Template template, Template text) {
+        Body says = drafts.design(Draft.of(text)).map(Design::body).orElse(Body.EMPTY);
+        return styles.design(
+                        template.mode(),
+                        template.design(),
+                        template.houseStyle(),
+                        template.header(),
+                        template.footer(),
+                        Map.of(text.id().toString(), new Insert(text.name(), says)))
+                .map(design -> designed(template, design))
+                .orElseGet(() -> drafts.source(template));
+    }
+
+    private static MessageSource designed(Template template, Design design) {
+        return MessageSource.designed(template.subject(), template.previewText(), design);
+    }
+}
