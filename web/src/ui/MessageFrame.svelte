@@ -4,6 +4,7 @@
 </script>
 
 <script lang="ts">
+  import { darkened } from './darkened';
   import { patch } from './patch';
 
   /**
@@ -31,8 +32,6 @@
   const WIDE = 680;
   const PHONE = 390;
   const DARK = '@media (prefers-color-scheme: dark)';
-  const dark =
-    'html{background:#16191d} body{background:#16191d !important;color:#e9e6df !important} a{color:#a9cdf5 !important}';
   const marks =
     '.from-record{border-bottom:1.5px dotted currentColor} .from-fallback{background:#fbeecb;color:#5c3b06 !important}' +
     ' .from-gap{background:#fbe3df;color:#a12d22 !important;padding:0 3px}' +
@@ -59,8 +58,10 @@
       'text/html',
     );
     const style = wanted.createElement('style');
-    style.textContent = marks + (night ? dark : '');
+    style.textContent = marks;
     wanted.head.append(style);
+    // A message with rules of its own for dark screens is left to them.
+    if (night && !html.includes(DARK)) darkened(wanted);
     if (way === 'no pictures') wanted.querySelectorAll('img').forEach((one) => one.removeAttribute('src'));
     for (const link of wanted.querySelectorAll('a')) link.setAttribute('target', '_blank');
     patch(page.documentElement, wanted.documentElement);

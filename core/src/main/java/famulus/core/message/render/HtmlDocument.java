@@ -56,8 +56,9 @@ final class HtmlDocument {
                 .line("<head>")
                 .line("<meta charset=\"utf-8\">")
                 .line("<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">");
-        if (design.mode() != Mode.LETTER) {
-            // A letter has no rules for dark screens: its colours are the mail program's to turn.
+        if (design.mode() == Mode.DESIGNED) {
+            // A letter or HTML that was brought in has no rules for dark screens: its colours are the mail program's to
+            // turn.
             html.line("<meta name=\"color-scheme\" content=\"light dark\">");
         }
         html.raw("<title>")
@@ -76,7 +77,7 @@ final class HtmlDocument {
                 HtmlItems.onPhones().forEach(html::line);
             }
             html.line("}");
-            if (!letter) {
+            if (design.mode() == Mode.DESIGNED) {
                 onDarkScreens();
             }
             html.line("</style>");
@@ -96,10 +97,10 @@ final class HtmlDocument {
                 .line("}");
     }
 
-    /** Links within running text; those of buttons have a ground of their own. */
+    /** Links within running text, and those of a writer's HTML that have no colour; those of buttons have a ground of their own. */
     private static String links(String within) {
-        return Stream.of("p", "li", "h1", "h2", "h3")
-                .map(element -> within + " " + element + " a")
+        return Stream.of("p a", "li a", "h1 a", "h2 a", "h3 a", "a:not([style])")
+                .map(link -> within + " " + link)
                 .collect(Collectors.joining(", "));
     }
 
