@@ -55,6 +55,7 @@
   }
 
   .rich :global(p) {
+    counter-set: item-0 0 item-1 0 item-2 0 item-3 0;
     margin: 0 0 8px;
   }
 
@@ -74,12 +75,9 @@
     font-weight: 600;
   }
 
+  /* Items are counted for each level; what stands further out begins those within it anew. */
   .rich {
-    counter-reset: item;
-  }
-
-  .rich :global(p:not(.numbered)) {
-    counter-set: item 0;
+    counter-reset: item-0 item-1 item-2 item-3;
   }
 
   .rich :global(p.bullet),
@@ -89,8 +87,48 @@
     padding-left: 20px;
   }
 
+  .rich :global(p.level-1) {
+    margin-left: 20px;
+  }
+
+  .rich :global(p.level-2) {
+    margin-left: 40px;
+  }
+
+  .rich :global(p.level-3) {
+    margin-left: 60px;
+  }
+
+  .rich :global(p.bullet.level-1) {
+    counter-set: item-1 0 item-2 0 item-3 0;
+  }
+
+  .rich :global(p.bullet.level-2) {
+    counter-set: item-2 0 item-3 0;
+  }
+
+  .rich :global(p.bullet.level-3) {
+    counter-set: item-3 0;
+  }
+
   .rich :global(p.numbered) {
-    counter-increment: item;
+    counter-increment: item-0;
+    counter-set: item-1 0 item-2 0 item-3 0;
+  }
+
+  .rich :global(p.numbered.level-1) {
+    counter-increment: item-1;
+    counter-set: item-2 0 item-3 0;
+  }
+
+  .rich :global(p.numbered.level-2) {
+    counter-increment: item-2;
+    counter-set: item-3 0;
+  }
+
+  .rich :global(p.numbered.level-3) {
+    counter-increment: item-3;
+    counter-set: none;
   }
 
   .rich :global(p.bullet::before),
@@ -100,8 +138,25 @@
     content: '•';
   }
 
+  .rich :global(p.bullet.level-1::before),
+  .rich :global(p.bullet.level-3::before) {
+    content: '◦';
+  }
+
   .rich :global(p.numbered::before) {
-    content: counter(item) '.';
+    content: counter(item-0) '.';
+  }
+
+  .rich :global(p.numbered.level-1::before) {
+    content: counter(item-1) '.';
+  }
+
+  .rich :global(p.numbered.level-2::before) {
+    content: counter(item-2) '.';
+  }
+
+  .rich :global(p.numbered.level-3::before) {
+    content: counter(item-3) '.';
   }
 
   .rich :global(p.quote) {

@@ -15,10 +15,14 @@ export const draftSchema = new Schema({
     doc: { content: 'paragraph+' },
     paragraph: {
       content: 'inline*',
-      attrs: { kind: { default: 'paragraph' }, align: { default: 'start' } },
+      attrs: { kind: { default: 'paragraph' }, align: { default: 'start' }, level: { default: 0 } },
       toDOM: ({ attrs }) => [
         'p',
-        { class: `${attrs.kind as string} to-${attrs.align as string}`, 'data-kind': attrs.kind as string },
+        {
+          class: `${attrs.kind as string} to-${attrs.align as string} level-${attrs.level as number}`,
+          'data-kind': attrs.kind as string,
+          'data-level': String(attrs.level),
+        },
         0,
       ],
       parseDOM: [{ tag: 'p' }, { tag: 'div' }],

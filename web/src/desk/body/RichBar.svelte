@@ -3,7 +3,7 @@
   import type { Command } from 'prosemirror-state';
   import type { Align, ParagraphKind } from './body';
   import { savedLinks, type SavedLink } from './savedLinks';
-  import { marks, setAlign, setKind, setMark, type Looks } from './richCommands';
+  import { marks, setAlign, setKind, setMark, shiftItems, type Looks } from './richCommands';
 
   /** The text slip: how the chosen words and paragraphs look. The cursor stays in the text. */
   let {
@@ -138,6 +138,18 @@
     >
       {#each KINDS as [kind, label] (kind)}<option value={kind}>{label}</option>{/each}
     </select>
+    {#if looks.kind === 'bullet' || looks.kind === 'numbered'}
+      <button
+        title="Further in (Tab)"
+        onmousedown={(event) => event.preventDefault()}
+        onclick={() => run(shiftItems(1), true)}>in</button
+      >
+      <button
+        title="Further out (Shift+Tab)"
+        onmousedown={(event) => event.preventDefault()}
+        onclick={() => run(shiftItems(-1), true)}>out</button
+      >
+    {/if}
     <select
       aria-label="Where its lines stand"
       value={looks.align}

@@ -21,6 +21,8 @@ export interface Run {
 export interface Paragraph {
   kind?: ParagraphKind;
   align?: Align;
+  /** How far in a list item stands, 0 to 3. */
+  level?: number;
   runs: Run[];
 }
 

@@ -7,6 +7,11 @@ export interface Pasted {
 }
 
 type Look = Omit<Run, 'text'>;
+/** What a paragraph is, and how far in an item stands. */
+type Form = Required<Pick<Paragraph, 'kind' | 'level'>>;
+
+const PLAIN: Form = { kind: 'paragraph', level: 0 };
+const DEEPEST = 3;
 
 const HEADINGS: Record<string, ParagraphKind> = {
   H1: 'heading-1',
@@ -32,14 +37,14 @@ const CONTROLS = new Set('INPUT SELECT TEXTAREA BUTTON FORM'.split(' '));
 export function readPasted(html: string): Pasted {
   const page = new DOMParser().parseFromString(html, 'text/html');
   const reader = new Reader();
-  reader.children(page.body, 'paragraph', {});
+  reader.children(page.body, PLAIN, {});
   return { paragraphs: reader.finished(), dropped: reader.dropped() };
 }
 
 class Reader {
   private readonly paragraphs: Paragraph[] = [];
   private runs: Run[] = [];
-  private kind: ParagraphKind = 'paragraph';
+  private form = PLAIN;
   private pictures = 0;
   private tables = 0;
   private embedded = 0;
@@ -61,16 +66,16 @@ class Reader {
     ];
   }
 
-  children(parent: Node, kind: ParagraphKind, look: Look): void {
-    for (const node of parent.childNodes) this.node(node, kind, look);
+  children(parent: Node, form: Form, look: Look): void {
+    for (const node of parent.childNodes) this.node(node, form, look);
   }
 
-  private node(node: Node, kind: ParagraphKind, look: Look): void {
-    if (node.nodeType === Node.TEXT_NODE) this.text(node.nodeValue ?? '', kind, look);
-    else if (node.nodeType === Node.ELEMENT_NODE) this.element(node as HTMLElement, kind, look);
+  private node(node: Node, form: Form, look: Look): void {
+    if (node.nodeType === Node.TEXT_NODE) this.text(node.nodeValue ?? '', form, look);
+    else if (node.nodeType === Node.ELEMENT_NODE) this.element(node as HTMLElement, form, look);
   }
 
-  private element(element: HTMLElement, kind: ParagraphKind, look: Look): void {
+  private element(element: HTMLElement, form: Form, look: Look): void {
     const tag = element.tagName.toUpperCase();
     if (SILENT.has(tag) || /mso-list:\s*ignore/i.test(element.getAttribute('style') ?? '')) return;
     if (tag === 'IMG') this.pictures++;
@@ -78,50 +83,69 @@ class Reader {
     else if (CONTROLS.has(tag) && tag !== 'FORM' && tag !== 'BUTTON') this.controls++;
     else if (tag === 'BR') this.runs.push({ text: '\n', ...look });
     else if (element.dataset.written) this.runs.push({ text: element.dataset.written, ...look });
-    else if (BLOCKS.has(tag)) this.block(element, tag, kind, look);
+    else if (BLOCKS.has(tag)) this.block(element, tag, form, look);
     else if ((tag === 'TD' || tag === 'TH') && element.previousElementSibling) {
       this.runs.push({ text: ' · ' });
-      this.children(element, kind, lookOf(element, tag, look));
-    } else this.children(element, kind, lookOf(element, tag, look));
+      this.children(element, form, lookOf(element, tag, look));
+    } else this.children(element, form, lookOf(element, tag, look));
   }
 
-  private block(element: HTMLElement, tag: string, kind: ParagraphKind, look: Look): void {
+  private block(element: HTMLElement, tag: string, form: Form, look: Look): void {
     const inCell = element.closest('td, th') !== null;
     if (tag === 'TABLE') this.tables++;
-    const inner = kindOf(element, tag, kind);
+    const inner = formOf(element, tag, form);
     if (!inCell || tag === 'TR') this.close();
-    this.kind = inner;
+    this.form = inner;
     this.children(element, inner, lookOf(element, tag, look));
     if (!inCell || tag === 'TR') this.close();
   }
 
-  private text(value: string, kind: ParagraphKind, look: Look): void {
+  private text(value: string, form: Form, look: Look): void {
     const text = value.replace(/[ \t\r\n\f]+/g, ' ').replace(/[\p{Cc}\u200b\ufeff]/gu, '');
     if (!text || (text === ' ' && !this.runs.length)) return;
-    if (!this.runs.length) this.kind = kind;
+    if (!this.runs.length) this.form = form;
     this.runs.push({ text, ...look });
   }
 
   private close(): void {
     const runs = trimmed(this.runs);
     this.runs = [];
+    const { kind, level } = this.form;
     if (runs.length)
-      this.paragraphs.push({ ...(this.kind === 'paragraph' ? {} : { kind: this.kind }), runs });
+      this.paragraphs.push({
+        ...(kind === 'paragraph' ? {} : { kind }),
+        ...(level ? { level } : {}),
+        runs,
+      });
   }
 }
 
-function kindOf(element: HTMLElement, tag: string, outer: ParagraphKind): ParagraphKind {
+function formOf(element: HTMLElement, tag: string, outer: Form): Form {
   const given = element.dataset.kind;
-  if (given) return given as ParagraphKind;
-  if (HEADINGS[tag]) return HEADINGS[tag];
-  if (tag === 'LI') return element.parentElement?.tagName.toUpperCase() === 'OL' ? 'numbered' : 'bullet';
-  if (tag === 'BLOCKQUOTE') return 'quote';
+  if (given) return { kind: given as ParagraphKind, level: Number(element.dataset.level ?? 0) };
+  if (HEADINGS[tag]) return { kind: HEADINGS[tag], level: 0 };
+  if (tag === 'LI') {
+    const kind = element.parentElement?.tagName.toUpperCase() === 'OL' ? 'numbered' : 'bullet';
+    return { kind, level: atMost(listsAround(element) - 1) };
+  }
+  if (tag === 'BLOCKQUOTE') return { kind: 'quote', level: 0 };
   // A word processor writes a list as paragraphs; their marks stand in a part that says it is to be ignored.
-  if (/mso-list:\s*l\d/i.test(element.getAttribute('style') ?? '')) {
+  const list = /mso-list:\s*l\d+(?:\s+level(\d))?/i.exec(element.getAttribute('style') ?? '');
+  if (list) {
     const mark = element.querySelector('[style*="mso-list" i]')?.textContent?.trim() ?? '';
-    return /^[\dA-Za-z]{1,3}[.)]/.test(mark) ? 'numbered' : 'bullet';
+    const kind = /^[\dA-Za-z]{1,3}[.)]/.test(mark) ? 'numbered' : 'bullet';
+    return { kind, level: atMost(Number(list[1] ?? 1) - 1) };
   }
   return outer;
+}
+
+function atMost(level: number): number {
+  return Math.max(0, Math.min(level, DEEPEST));
+}
+
+function listsAround(element: HTMLElement): number {
+  const list = element.parentElement?.closest<HTMLElement>('ul, ol');
+  return list ? 1 + listsAround(list) : 0;
 }
 
 function lookOf(element: HTMLElement, tag: string, outer: Look): Look {

@@ -7,6 +7,7 @@ import type { Align, ParagraphKind } from './body';
 
 const { bold, italic, underline, strike } = draftSchema.marks;
 const PLAIN: ParagraphKind = 'paragraph';
+const DEEPEST = 3;
 
 /** How the words at the cursor, or the first that are chosen, look. */
 export interface Looks {
@@ -64,7 +65,28 @@ function changeParagraphs(state: EditorState, attrs: object): Transaction {
 export function setKind(kind: ParagraphKind): Command {
   return (state, dispatch) => {
     const wanted = state.selection.$from.parent.attrs.kind === kind ? PLAIN : kind;
-    dispatch?.(changeParagraphs(state, { kind: wanted }));
+    dispatch?.(changeParagraphs(state, isItem(wanted) ? { kind: wanted } : { kind: wanted, level: 0 }));
+    return true;
+  };
+}
+
+function isItem(kind: unknown): boolean {
+  return kind === 'bullet' || kind === 'numbered';
+}
+
+/** Moves the chosen items of lists one further in or out; an item stands at most one further in than the one above it. */
+export function shiftItems(by: 1 | -1): Command {
+  return (state, dispatch) => {
+    const { tr } = state;
+    state.doc.nodesBetween(state.selection.from, state.selection.to, (node, at) => {
+      if (!isItem(node.attrs.kind)) return;
+      const above = tr.doc.resolve(at).nodeBefore;
+      const most = above && isItem(above.attrs.kind) ? Math.min(Number(above.attrs.level) + 1, DEEPEST) : 0;
+      const level = Math.max(0, Math.min(Number(node.attrs.level) + by, most));
+      if (level !== node.attrs.level) tr.setNodeMarkup(at, null, { ...node.attrs, level });
+    });
+    if (!tr.docChanged) return false;
+    dispatch?.(tr);
     return true;
   };
 }
@@ -122,13 +144,14 @@ const newParagraph: Command = splitBlockAs((node, atEnd) => ({
       : { ...node.attrs },
 }));
 
-/** An empty item ends its list, and Backspace before the first word makes an ordinary paragraph. */
+/** An empty item goes further out, at last out of its list; so does one where Backspace is pressed before its first word. */
 function leave(atStartOnly: boolean): Command {
   return (state, dispatch) => {
     const { $from, empty } = state.selection;
     const fits = atStartOnly ? empty && $from.parentOffset === 0 : $from.parent.content.size === 0;
     if (!fits || $from.parent.attrs.kind === PLAIN) return false;
-    dispatch?.(changeParagraphs(state, { kind: PLAIN }));
+    const level = Number($from.parent.attrs.level);
+    dispatch?.(changeParagraphs(state, level ? { level: level - 1 } : { kind: PLAIN }));
     return true;
   };
 }
@@ -147,6 +170,8 @@ export const richKeys: Record<string, Command> = {
   Enter: chainCommands(leave(false), newParagraph),
   'Shift-Enter': breakLine,
   Backspace: leave(true),
+  Tab: shiftItems(1),
+  'Shift-Tab': shiftItems(-1),
 };
 
 /** What a button of the text slip does. */

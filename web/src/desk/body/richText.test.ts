@@ -22,6 +22,7 @@ const TEXT: Paragraph[] = [
   {
     kind: 'bullet',
     align: 'centre',
+    level: 2,
     runs: [
       { text: 'one\ntwo', italic: true, colour: '#112233', size: 20 },
       { text: 'link', link: 'https://x.example' },
@@ -132,6 +133,12 @@ describe('what is pasted', () => {
     expect(
       text('<ul><li><p>One</p></li><li>Two<ol><li>Deep</li></ol></li></ul>').map((one) => one.kind),
     ).toEqual(['bullet', 'bullet', 'numbered']);
+    expect(
+      text('<ul><li>One<ol><li>Deep<ul><li>Deeper</li></ol></li></ul><ul><ul><li>Within</li></ul></ul>').map(
+        (one) => one.level ?? 0,
+      ),
+    ).toEqual([0, 1, 2, 1]);
+    expect(text('<p style="mso-list:l1 level3 lfo1">Item</p>')[0].level).toBe(2);
     const item = (mark: string) =>
       `<p style="mso-list:l0 level1 lfo1"><span style="mso-list:Ignore">${mark}</span>Item</p>`;
     expect(text(item('·') + item('1.'))).toEqual([

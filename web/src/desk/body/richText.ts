@@ -38,7 +38,7 @@ export function lengthsOf(paragraphs: Paragraph[]): number[] {
 /** Builds a document from formatted text and the fields found in it, counted over its paragraphs and line breaks. */
 export function richDocument(paragraphs: Paragraph[], chips: Chip[]): Node {
   let from = 0;
-  const nodes = paragraphs.map(({ kind = 'paragraph', align = 'start', runs }) => {
+  const nodes = paragraphs.map(({ kind = 'paragraph', align = 'start', level = 0, runs }) => {
     const content: Node[] = [];
     let at = from;
     let covered = from;
@@ -56,7 +56,7 @@ export function richDocument(paragraphs: Paragraph[], chips: Chip[]): Node {
       at = end;
     }
     from += paragraphText(runs).length + 1;
-    return draftSchema.node('paragraph', { kind, align }, content);
+    return draftSchema.node('paragraph', { kind, align, level }, content);
   });
   return draftSchema.node('doc', null, nodes.length ? nodes : [draftSchema.node('paragraph')]);
 }
@@ -82,6 +82,7 @@ export function paragraphsOf(doc: Node): Paragraph[] {
     paragraphs.push({
       ...(kind === 'paragraph' ? {} : { kind }),
       ...(align === 'start' ? {} : { align }),
+      ...(node.attrs.level ? { level: node.attrs.level as number } : {}),
       runs,
     });
   });

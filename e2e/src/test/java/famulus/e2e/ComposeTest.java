@@ -71,7 +71,12 @@ class ComposeTest extends BrowserTest {
                 .hasCSS("font-weight", "700");
         assertThat(message(page).locator("li").nth(1)).containsText("is welcome");
         page.keyboard().press("Enter");
-        page.keyboard().press("Enter");
+        page.keyboard().press("Tab");
+        page.keyboard().type("and a dog");
+        assertThat(message(page).locator("li li")).hasText("and a dog");
+        for (int outOfBothLists = 0; outOfBothLists < 3; outOfBothLists++) {
+            page.keyboard().press("Enter");
+        }
         page.keyboard().type("## How");
         assertThat(text.locator("p").last()).hasClass(Pattern.compile("heading-2"));
         page.keyboard().press("Shift+Home");

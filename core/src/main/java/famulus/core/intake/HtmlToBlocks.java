@@ -30,6 +30,7 @@ import org.jsoup.nodes.TextNode;
  * texts, pictures of the library pictures, rules rules. How tables laid it out is lost, and said.
  */
 public final class HtmlToBlocks {
+    private static final Set<String> LISTS = Set.of("ul", "ol");
     private static final Set<String> PARAGRAPHS = Set.of(
             "p", "div", "td", "th", "tr", "table", "blockquote", "address", "center", "dt", "dd", "caption", "pre");
     private static final Pattern SPACES = Pattern.compile("[ \\t\\n\\r\\f]+");
@@ -43,6 +44,7 @@ public final class HtmlToBlocks {
     private final Set<String> lost = new LinkedHashSet<>();
     private Kind kind = Kind.PARAGRAPH;
     private Align align = Align.START;
+    private int level;
 
     private HtmlToBlocks() {}
 
@@ -129,6 +131,13 @@ public final class HtmlToBlocks {
         endParagraph();
         Kind outer = kind;
         Align before = align;
+        int outerLevel = level;
+        if (element.normalName().equals("li")) {
+            level = (int) element.parents().stream()
+                            .filter(one -> LISTS.contains(one.normalName()))
+                            .count()
+                    - 1;
+        }
         kind = as;
         align = align(element, align);
         Marks inside = marked(element, marks);
@@ -136,6 +145,7 @@ public final class HtmlToBlocks {
         endParagraph();
         kind = outer;
         align = before;
+        level = outerLevel;
     }
 
     private void endParagraph() {
@@ -146,6 +156,7 @@ public final class HtmlToBlocks {
             paragraphs.add(new Paragraph(
                     kind,
                     align,
+                    level,
                     runs.stream().filter(run -> !run.text().isEmpty()).toList()));
         }
         runs.clear();

@@ -103,6 +103,25 @@ class HtmlToBlocksTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
+                "<ul><li>a<ol><li><p>b</p><li>c</ol><li>d</ul>",
+                "<ul><li>a</li><ol><li>b</li><li>c</li></ol><li>d</li></ul>"
+            })
+    void listsWithinListsStandFurtherIn(String html) {
+        assertThat(paragraphs(html))
+                .containsExactly(
+                        item(Kind.BULLET, 0, "a"),
+                        item(Kind.NUMBERED, 1, "b"),
+                        item(Kind.NUMBERED, 1, "c"),
+                        item(Kind.BULLET, 0, "d"));
+    }
+
+    private static Paragraph item(Kind kind, int level, String words) {
+        return new Paragraph(kind, Align.START, level, List.of(plain(words)));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
                 "text alone",
                 "<table><tr><td><p>a<table><tr><td>b</table></table>",
                 "<li>without a list",

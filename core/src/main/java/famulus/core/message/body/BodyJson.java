@@ -267,6 +267,7 @@ public final class BodyJson {
                 paragraph -> new Paragraph(
                         paragraph.oneOf("kind", Kind.class, Kind.PARAGRAPH),
                         align(paragraph),
+                        paragraph.number("level", 0, Paragraph.DEEPEST, 0),
                         paragraph.list("runs", 2000, "run", BodyJson::run))));
     }
 

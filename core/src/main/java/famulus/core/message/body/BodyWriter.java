@@ -149,6 +149,7 @@ final class BodyWriter {
             ObjectNode node = paragraphs.addObject();
             word(node, "kind", paragraph.kind(), RichText.Kind.PARAGRAPH);
             word(node, "align", paragraph.align(), Align.START);
+            number(node, "level", paragraph.level());
             ArrayNode runs = node.putArray("runs");
             for (RichText.Run run : paragraph.runs()) {
                 ObjectNode inner = runs.addObject().put("text", run.text());

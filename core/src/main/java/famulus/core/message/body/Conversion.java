@@ -54,16 +54,23 @@ public final class Conversion {
         List<Paragraph> paragraphs = new ArrayList<>();
         for (String part : text.strip().split("\n[ \t]*\n+")) {
             if (part.startsWith("- ")) {
-                part.lines()
-                        .forEach(line -> paragraphs.add(new Paragraph(
-                                line.startsWith("- ") ? Kind.BULLET : Kind.PARAGRAPH,
-                                Align.START,
-                                List.of(new Run(line.startsWith("- ") ? line.substring(2) : line, Marks.NONE)))));
+                part.lines().forEach(line -> paragraphs.add(item(line)));
             } else if (!part.isEmpty()) {
                 paragraphs.add(Paragraph.of(part));
             }
         }
         return single(List.of(Block.of("b1", new Content.Text(new RichText(paragraphs)))));
+    }
+
+    /** Each three spaces before the hyphen stand one level further in. */
+    private static Paragraph item(String line) {
+        String words = line.stripLeading();
+        boolean item = words.startsWith("- ");
+        return new Paragraph(
+                item ? Kind.BULLET : Kind.PARAGRAPH,
+                Align.START,
+                (line.length() - words.length() + 1) / 3,
+                List.of(new Run(item ? words.substring(2) : line, Marks.NONE)));
     }
 
     private static Body single(List<Block> blocks) {
@@ -189,19 +196,15 @@ public final class Conversion {
 
     private String rich(RichText text) {
         StringBuilder words = new StringBuilder();
-        Kind before = null;
-        int number = 0;
+        ListCount count = new ListCount();
         for (Paragraph paragraph : text.paragraphs()) {
             Kind kind = paragraph.kind();
-            boolean item = kind == Kind.BULLET || kind == Kind.NUMBERED;
-            number = kind == Kind.NUMBERED ? number + 1 : 0;
-            words.append(before == null ? "" : item && kind == before ? "\n" : "\n\n");
-            words.append(kind == Kind.BULLET ? "- " : kind == Kind.NUMBERED ? number + ". " : "");
+            count.next(paragraph);
+            words.append(words.isEmpty() ? "" : count.goesOn() ? "\n" : "\n\n").append(count.lead());
             paragraph.runs().forEach(run -> words.append(run(run)));
-            if (!item && kind != Kind.PARAGRAPH) {
+            if (!kind.isItem() && kind != Kind.PARAGRAPH) {
                 lost.add("Headings and quotations become ordinary paragraphs.");
             }
-            before = kind;
         }
         return words.toString();
     }

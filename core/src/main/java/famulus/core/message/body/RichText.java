@@ -25,13 +25,31 @@ public record RichText(List<Paragraph> paragraphs) {
         HEADING_3,
         BULLET,
         NUMBERED,
-        QUOTE
+        QUOTE;
+
+        /** Whether it is an item of a list. */
+        public boolean isItem() {
+            return this == BULLET || this == NUMBERED;
+        }
     }
 
-    /** A paragraph, heading, list item or quotation. */
-    public record Paragraph(Kind kind, Align align, List<Run> runs) {
+    /**
+     * A paragraph, heading, list item or quotation.
+     *
+     * @param level how far in a list item stands, 0 to {@value #DEEPEST}; 0 for everything else
+     */
+    public record Paragraph(Kind kind, Align align, int level, List<Run> runs) {
+        /** How far in an item can stand. */
+        public static final int DEEPEST = 3;
+
         public Paragraph {
+            level = kind.isItem() ? Math.clamp(level, 0, DEEPEST) : 0;
             runs = List.copyOf(runs);
+        }
+
+        /** One that stands at the edge. */
+        public Paragraph(Kind kind, Align align, List<Run> runs) {
+            this(kind, align, 0, runs);
         }
 
         /** An ordinary paragraph of plain words. */

@@ -2,9 +2,12 @@ package famulus.core.message.render;
 
 import famulus.core.message.body.Align;
 import famulus.core.message.body.HouseStyle;
+import famulus.core.message.body.ListCount;
 import famulus.core.message.body.RichText.Kind;
 import famulus.core.message.body.RichText.Marks;
 import famulus.core.message.render.MergedBody.Words;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 
 /** Writes formatted text as HTML with its styles inline. */
@@ -19,33 +22,49 @@ final class HtmlText {
         this.proof = proof;
     }
 
-    /** Paragraphs; items of a list that follow one another make one list. */
+    /** Paragraphs; items of a list that follow one another make one list, those further in a list within the item above. */
     void paragraphs(List<Words> all, String more) {
-        Kind open = null;
+        ListCount count = new ListCount();
+        Deque<Kind> lists = new ArrayDeque<>();
         for (int i = 0; i < all.size(); i++) {
             Words words = all.get(i);
             Kind kind = words.paragraph().kind();
-            boolean item = kind == Kind.BULLET || kind == Kind.NUMBERED;
-            if (open != null && open != kind) {
-                html.close(list(open)).endLine();
-                open = null;
-            }
+            int depth = count.next(words.paragraph());
             boolean last = i == all.size() - 1;
-            if (item && open == null) {
-                html.open(list(kind), "style", "margin:0 0 " + gap(last) + ";padding:0 0 0 24px;" + more);
-                open = kind;
+            while (lists.size() > depth + 1) {
+                closeList(lists.pop());
+            }
+            if (depth >= 0 && lists.size() == depth + 1 && lists.peek() != kind) {
+                closeList(lists.pop());
+            }
+            if (kind.isItem() && lists.size() == depth + 1) {
+                html.close("li").endLine();
+            } else if (kind.isItem()) {
+                openList(kind, lists.isEmpty() ? "0 0 " + gap(last) : style.space() / 4 + "px 0 0", more);
+                lists.push(kind);
             }
             String element = element(kind);
-            html.open(element, "style", css(words, item, last) + (item ? "" : more));
+            html.open(element, "style", css(words, kind.isItem(), last) + (kind.isItem() ? "" : more));
             if (words.inlines().isEmpty()) {
                 html.raw("&nbsp;");
             }
             words.inlines().forEach(this::inline);
-            html.close(element).endLine();
+            if (!kind.isItem()) {
+                html.close(element).endLine();
+            }
         }
-        if (open != null) {
-            html.close(list(open)).endLine();
+        while (!lists.isEmpty()) {
+            closeList(lists.pop());
         }
+    }
+
+    private void openList(Kind kind, String margin, String more) {
+        html.open(list(kind), "style", "margin:" + margin + ";padding:0 0 0 24px;" + more);
+    }
+
+    /** Ends a list with its last item. */
+    private void closeList(Kind kind) {
+        html.close("li").endLine().close(list(kind)).endLine();
     }
 
     /** One stretch of words. */

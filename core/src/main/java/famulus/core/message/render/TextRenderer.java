@@ -7,6 +7,7 @@ import famulus.core.message.body.Block;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Content.ItemColumn;
 import famulus.core.message.body.Keys;
+import famulus.core.message.body.ListCount;
 import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Kind;
 import java.util.ArrayList;
@@ -137,25 +138,15 @@ final class TextRenderer {
 
     private String rich(String id, RichText rich) {
         StringBuilder text = new StringBuilder();
-        Kind before = null;
-        int number = 0;
+        ListCount count = new ListCount();
+        boolean first = true;
         for (MergedBody.Words one : words.paragraphs(id, rich)) {
-            Kind kind = one.paragraph().kind();
-            boolean item = kind == Kind.BULLET || kind == Kind.NUMBERED;
-            number = kind == Kind.NUMBERED ? number + 1 : 0;
-            if (before != null) {
-                text.append(item && kind == before ? "\n" : "\n\n");
-            }
-            String lead =
-                    switch (kind) {
-                        case BULLET -> "- ";
-                        case NUMBERED -> number + ". ";
-                        case QUOTE -> "  ";
-                        default -> "";
-                    };
+            count.next(one.paragraph());
+            text.append(first ? "" : count.goesOn() ? "\n" : "\n\n");
+            String lead = one.paragraph().kind() == Kind.QUOTE ? "  " : count.lead();
             String indent = " ".repeat(lead.length());
             text.append(lead).append(inline(one.inlines()).replace("\n", "\n" + indent));
-            before = kind;
+            first = false;
         }
         return text.toString();
     }

@@ -21,6 +21,8 @@ class ConversionTest {
 
             - first
             - second
+               - further in
+            - third
 
             {sender.signature else sender.full_name}""";
 
@@ -35,6 +37,8 @@ class ConversionTest {
                 .containsExactly(
                         RichText.Kind.PARAGRAPH,
                         RichText.Kind.PARAGRAPH,
+                        RichText.Kind.BULLET,
+                        RichText.Kind.BULLET,
                         RichText.Kind.BULLET,
                         RichText.Kind.BULLET,
                         RichText.Kind.PARAGRAPH);

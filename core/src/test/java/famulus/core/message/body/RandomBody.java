@@ -99,7 +99,9 @@ final class RandomBody {
     }
 
     private RichText rich() {
-        return new RichText(many(5, () -> new Paragraph(one(Kind.values()), one(Align.values()), many(3, this::run))));
+        return new RichText(many(
+                5,
+                () -> new Paragraph(one(Kind.values()), one(Align.values()), random.nextInt(4), many(3, this::run))));
     }
 
     private Run run() {

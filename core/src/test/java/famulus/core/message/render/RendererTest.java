@@ -155,6 +155,35 @@ class RendererTest {
     }
 
     @Test
+    void itemsFurtherInAreListsWithinTheItemAbove() {
+        Rendering list = letter(text(
+                item(Kind.NUMBERED, 0, "gate"),
+                item(Kind.BULLET, 1, "code"),
+                item(Kind.BULLET, 3, "at most one further"),
+                item(Kind.NUMBERED, 0, "road"),
+                of(Kind.PARAGRAPH, run("Between")),
+                item(Kind.NUMBERED, 2, "anew, at the edge")));
+        assertThat(list.text())
+                .isEqualTo(
+                        """
+                1. gate
+                   - code
+                      - at most one further
+                2. road
+
+                Between
+
+                1. anew, at the edge""");
+        assertThat(list.html().replaceAll(" style=\"[^\"]*\"|\n", ""))
+                .contains("<ol><li>gate<ul><li>code<ul><li>at most one further</li></ul></li></ul></li>"
+                        + "<li>road</li></ol><p>Between</p><ol><li>anew, at the edge</li></ol>");
+    }
+
+    private static Paragraph item(Kind kind, int level, String words) {
+        return new Paragraph(kind, Align.START, level, List.of(run(words)));
+    }
+
+    @Test
     void aChoiceMayReachThroughRunsAndParagraphs() {
         Paragraph[] paragraphs = {
             of(Kind.PARAGRAPH, run("Dear grower,{when deal.hive_count is more than 4} many "), bold("hives{end}")),
