@@ -2,6 +2,7 @@ import { ask, fieldsOf, Problem, sentence, type Schemas } from '../api/client';
 import { dropDraft, keepDraft, readDraft, templateKey } from './keptDrafts';
 import type { FoundField } from './finding';
 import type { Chip } from './draftText';
+import { isSound } from './body/body';
 import { notify } from '../ui/notices.svelte';
 import { Steps } from './steps';
 import { Stress } from './stress.svelte';
@@ -70,7 +71,10 @@ export class DeskState {
 
   constructor(readonly id: string) {
     this.stepsKey = `famulus.steps.${id}`;
-    this.steps = new Steps(id && sessionStorage.getItem(this.stepsKey));
+    this.steps = new Steps(
+      id && sessionStorage.getItem(this.stepsKey),
+      ({ design }) => typeof design !== 'string' || isSound(design),
+    );
   }
 
   async open(): Promise<void> {
@@ -83,6 +87,7 @@ export class DeskState {
         this.base = unsent.base ?? this.base;
         this.keepSoon();
       }
+      this.steps.goOn({ ...this.draft });
       await this.firstPerson();
     } catch (failure) {
       this.failed = sentence(failure);
@@ -139,9 +144,9 @@ export class DeskState {
 
   /** Steps are kept for this tab only: what another one did is not this one's to take back. */
   keepSteps(): void {
-    if (!this.id) return;
+    if (!this.id || !this.draft) return;
     try {
-      sessionStorage.setItem(this.stepsKey, this.steps.toKeep(MOST_STEPS));
+      sessionStorage.setItem(this.stepsKey, this.steps.toKeep(MOST_STEPS, { ...this.draft }));
     } catch {
       sessionStorage.removeItem(this.stepsKey);
     }
@@ -251,6 +256,7 @@ export class DeskState {
     this.version = version;
     this.base = theirs;
     this.keeping = { is: 'keeping' };
+    this.steps.moveOver({ ...this.draft }, draft);
     this.set(draft);
   }
 
@@ -267,7 +273,9 @@ export class DeskState {
     const now = await ask('get', '/api/templates/{id}', { params: { id: this.id } }).catch(() => null);
     // What was typed while the answer was on its way is merged when it is kept.
     if (!now || this.keeping.is !== 'kept' || now.template.version <= this.version) return;
+    const before = { ...this.draft };
     this.take(now);
+    this.steps.moveOver(before, { ...this.draft });
     this.prove();
   }
 

@@ -84,6 +84,17 @@ export function readBody(design: string | null | undefined): Body {
   return design ? (JSON.parse(design) as Body) : { version: 1, bands: [] };
 }
 
+/** Whether a text is a body: it can be read, and each of its parts has a name of its own. */
+export function isSound(design: string): boolean {
+  try {
+    const body = readBody(design);
+    const ids = [...body.bands, ...blocksOf(body)].map((one) => one.id);
+    return new Set(ids).size === ids.length;
+  } catch {
+    return false;
+  }
+}
+
 /** A body with another choice for its page, in the order in which it is kept. */
 export function withPage({ version, bands }: Body, page: PageChoice): Body {
   return Object.keys(page).length ? { version, page, bands } : { version, bands };

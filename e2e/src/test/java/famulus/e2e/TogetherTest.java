@@ -41,6 +41,17 @@ class TogetherTest extends BrowserTest {
         settled(signe);
         assertThat(textbox(oriel, "Block 1, text")).containsText("Mind the dog");
 
+        // What one did is taken back, and done again, without what the other did, also after a reload.
+        signe.reload();
+        signe.locator(".sheet .chip").first().waitFor();
+        textbox(signe, "Block 1, text").focus();
+        signe.keyboard().press("Control+z");
+        assertThat(textbox(signe, "Block 1, text")).not().containsText("Mind the dog");
+        assertThat(textbox(signe, "Block 3, text")).containsText("Yours, Oriel and the bees");
+        signe.keyboard().press("Control+y");
+        settled(signe);
+        assertThat(textbox(oriel, "Block 1, text")).containsText("Mind the dog");
+
         // Both change the same block: one is asked.
         signe.context().setOffline(true);
         goToEnd(signe, textbox(signe, "Block 1, text"));
