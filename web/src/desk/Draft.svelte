@@ -12,7 +12,7 @@
     bandOf,
     blockOf,
     blocksOf,
-    readBody,
+    blocksById,
     stringAt,
     sameText,
     withString,
@@ -52,6 +52,8 @@
 
   /** The texts: subject, preview text, and the body, or each string of its blocks. */
   const texts: Record<string, DraftField | SourceEditor | undefined> = {};
+  /** What each text was last told of the fields in it. */
+  const proved = new WeakMap<object, { block: Block; chips: Chip[] }>();
   let slots = $state.raw(new Slots([], () => []));
   let chip = $state<{ chip: Chip; key: string; at: number; anchor: HTMLElement } | null>(null);
   let drawn = $state(false);
@@ -91,16 +93,29 @@
       texts.BODY?.chipUp(draft.body, proof.body.chips);
       return;
     }
-    const body = readBody(draft.design);
-    slots = new Slots(proof.rendering.slots, (id) => lengthsOf(textOf(blockOf(body, id))));
+    const blocks = blocksById(composing.bodies.read(draft.design));
+    slots = new Slots(proof.rendering.slots, (id) => lengthsOf(textOf(blocks.get(id))));
     for (const [field, text] of Object.entries(texts)) {
       if (!text || !/[/#]/.test(field)) continue;
       const [id, key] = split(field);
-      const block = blockOf(body, id);
-      if (!block) continue;
-      const proved = key === undefined ? JSON.stringify(textOf(block)) : stringAt(block, key);
-      text.chipUp(proved, slots.within(proof.body.chips, field));
+      const block = blocks.get(id);
+      const chips = slots.within(proof.body.chips, field);
+      const before = proved.get(text);
+      if (!block || (before?.block === block && sameChips(before.chips, chips))) continue;
+      const words = key === undefined ? JSON.stringify(textOf(block)) : stringAt(block, key);
+      if (text.chipUp(words, chips)) proved.set(text, { block, chips });
+      else proved.delete(text);
     }
+  }
+
+  function sameChips(some: Chip[], others: Chip[]): boolean {
+    return some.length === others.length && some.every((one, at) => sameChip(one, others[at]));
+  }
+
+  function sameChip(one: Chip, other: Chip): boolean {
+    return (Object.keys(one) as (keyof Chip)[]).every(
+      (name) => one[name] === other[name] || JSON.stringify(one[name]) === JSON.stringify(other[name]),
+    );
   }
 
   /** The block of a field, and its string; none for its formatted text. */

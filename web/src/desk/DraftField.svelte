@@ -426,23 +426,33 @@
     view!.dispatch(tr.setMeta(key, DecorationSet.create(doc, set)).setMeta('addToHistory', false));
   }
 
-  /** Turns fields that stand as plain characters into chips, if the text is still what the server read. */
-  export function chipUp(proved: string, foundChips: Chip[]): void {
-    if (!view || finding || (rich ? current : sourceOf(view.state.doc)) !== proved) return;
-    putChips(foundChips);
+  /**
+   * Turns fields that stand as plain characters into chips, if the text is still what the server read.
+   *
+   * @returns whether that was done, with all of them
+   */
+  export function chipUp(proved: string, foundChips: Chip[]): boolean {
+    if (!view || finding || (rich ? current : sourceOf(view.state.doc)) !== proved) return false;
+    const all = putChips(view, foundChips);
     showChoices(foundChips);
+    return all;
   }
 
-  function putChips(foundChips: Chip[]) {
-    if (!view) return;
+  /** The one that is being written stays as it is. */
+  function putChips(view: EditorView, foundChips: Chip[]): boolean {
     const { from, to } = view.state.selection;
     const tr = view.state.tr;
+    let all = true;
     for (const plain of unchippedFields(view.state.doc, foundChips).reverse()) {
-      if (from > plain.from && from < plain.to && from === to) continue;
+      if (from > plain.from && from < plain.to && from === to) {
+        all = false;
+        continue;
+      }
       const marks = tr.doc.nodeAt(plain.from)?.marks;
       tr.replaceWith(plain.from, plain.to, draftSchema.node('field', { chip: plain.chip }, undefined, marks));
     }
     if (tr.docChanged) view.dispatch(tr.setMeta('addToHistory', false));
+    return all;
   }
 
   /** Puts another field in the place of the chip at a position; returns what it is drawn as. */

@@ -38,11 +38,11 @@ export class DeskState {
   mayChange = $state(false);
   failed = $state('');
   keeping = $state<Keeping>({ is: 'kept', at: new Date() });
-  proof = $state<Schemas['ShownProof'] | null>(null);
+  proof = $state.raw<Schemas['ShownProof'] | null>(null);
   proofFailed = $state('');
-  fields = $state<FoundField[]>([]);
+  fields = $state.raw<FoundField[]>([]);
   /** How many people have each field; read when the desk opens and after somebody's value was filled in. */
-  filled = $state<Schemas['Filled'] | null>(null);
+  filled = $state.raw<Schemas['Filled'] | null>(null);
   readonly stress = new Stress();
   total = $state(0);
   /** Changes when the texts were replaced from outside, so that the editors begin anew. */

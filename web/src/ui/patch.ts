@@ -3,6 +3,8 @@
  * and pictures are not loaded again.
  */
 export function patch(from: Node, to: Node): void {
+  // The browser compares whole trees much faster than they can be walked here.
+  if (from.isEqualNode(to)) return;
   // Nodes of another frame are instances of that frame's classes; their type is the same number.
   if (from.nodeType === Node.ELEMENT_NODE) {
     attributes(from as Element, to as Element);

@@ -35,6 +35,17 @@
   const bands = $derived(composing.body.bands);
   const banded = $derived(composing.banded);
 
+  /** So many blocks are drawn at once; of a long draft the others follow frame by frame, and one can write meanwhile. */
+  const AT_ONCE = 40;
+  const A_FRAME = 12;
+  let drawn = $state(AT_ONCE);
+  $effect(() => {
+    if (drawn === Infinity) return;
+    const all = composing.numbers.size;
+    const next = requestAnimationFrame(() => (drawn = drawn < all ? drawn + A_FRAME : Infinity));
+    return () => cancelAnimationFrame(next);
+  });
+
   $effect(() =>
     monitorForElements({
       onDragStart: ({ source }) => (composing.dragged = source.data as unknown as Dragged),
@@ -95,40 +106,45 @@
             />
           {/if}
           {#each blocks as block, i (block.id)}
-            {#if composing.editable}<AddHere {composing} place={{ band: band.id, column: at, at: i }} />{/if}
-            <div
-              class="block"
-              class:chosen={composing.chosen.includes(block.id)}
-              class:dragged={composing.dragged?.what === 'block' && composing.dragged.id === block.id}
-              data-part={block.id}
-              data-block={block.id}
-              role="group"
-              aria-label="Block {composing.numbers.get(block.id)}"
-              class:pointed={composing.pointed === block.id}
-              onpointerenter={() => (composing.pointed = block.id)}
-              onpointerleave={() => (composing.pointed = null)}
-              onfocusin={() => (composing.writing = block.id)}
-            >
-              <Handle
-                {composing}
-                id={block.id}
-                what="block"
-                label={String(composing.numbers.get(block.id))}
-              />
-              <div class="held" class:backed={block.look?.background} style:--back={block.look?.background}>
-                {@render when(block)}
-                <BlockView
-                  {block}
-                  inside={inside[block.id]}
-                  onpicture={(anchor, file) => onpicture(block, anchor, file)}
-                  onfact={() => oneMore(block)}
-                >
-                  {#snippet text(key, placeholder)}{@render string(block, key, placeholder)}{/snippet}
-                  {#snippet rich(placeholder)}{@render formatted(block, placeholder)}{/snippet}
-                  {#snippet source()}{@render html(block)}{/snippet}
-                </BlockView>
+            {#if (composing.numbers.get(block.id) ?? 0) <= drawn}
+              {#if composing.editable}<AddHere
+                  {composing}
+                  place={{ band: band.id, column: at, at: i }}
+                />{/if}
+              <div
+                class="block"
+                class:chosen={composing.chosen.includes(block.id)}
+                class:dragged={composing.dragged?.what === 'block' && composing.dragged.id === block.id}
+                data-part={block.id}
+                data-block={block.id}
+                role="group"
+                aria-label="Block {composing.numbers.get(block.id)}"
+                class:pointed={composing.pointed === block.id}
+                onpointerenter={() => (composing.pointed = block.id)}
+                onpointerleave={() => (composing.pointed = null)}
+                onfocusin={() => (composing.writing = block.id)}
+              >
+                <Handle
+                  {composing}
+                  id={block.id}
+                  what="block"
+                  label={String(composing.numbers.get(block.id))}
+                />
+                <div class="held" class:backed={block.look?.background} style:--back={block.look?.background}>
+                  {@render when(block)}
+                  <BlockView
+                    {block}
+                    inside={inside[block.id]}
+                    onpicture={(anchor, file) => onpicture(block, anchor, file)}
+                    onfact={() => oneMore(block)}
+                  >
+                    {#snippet text(key, placeholder)}{@render string(block, key, placeholder)}{/snippet}
+                    {#snippet rich(placeholder)}{@render formatted(block, placeholder)}{/snippet}
+                    {#snippet source()}{@render html(block)}{/snippet}
+                  </BlockView>
+                </div>
               </div>
-            </div>
+            {/if}
           {/each}
           {#if composing.editable && (blocks.length === 0 || bandAt === bands.length - 1 || composing.dragged)}
             <AddHere

@@ -84,6 +84,36 @@ export function readBody(design: string | null | undefined): Body {
   return design ? (JSON.parse(design) as Body) : { version: 1, bands: [] };
 }
 
+/** Bodies by how they are written, so that what did not change in one is the same thing again; the last few of them. */
+export class Bodies {
+  private readonly known = new Map<string, Body>();
+
+  read(design: string | null | undefined): Body {
+    const written = design ?? '';
+    const body = this.known.get(written) ?? readBody(written);
+    this.know(written, body);
+    return body;
+  }
+
+  /** Writes a body down. */
+  write(body: Body): string {
+    const written = JSON.stringify(body);
+    this.know(written, body);
+    return written;
+  }
+
+  private know(written: string, body: Body): void {
+    this.known.delete(written);
+    this.known.set(written, body);
+    if (this.known.size > 4) this.known.delete(this.known.keys().next().value!);
+  }
+}
+
+/** The blocks of a body by their names. */
+export function blocksById(body: Body): Map<string, Block> {
+  return new Map(blocksOf(body).map((block) => [block.id, block]));
+}
+
 /** Whether a text is a body: it can be read, and each of its parts has a name of its own. */
 export function isSound(design: string): boolean {
   try {

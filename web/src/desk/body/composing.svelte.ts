@@ -2,6 +2,7 @@ import { notify } from '../../ui/notices.svelte';
 import type { DeskState } from '../deskState.svelte';
 import {
   bandOf,
+  Bodies,
   bandStepped,
   bandWith,
   blockOf,
@@ -40,9 +41,17 @@ export class Composing {
   pointed = $state<string | null>(null);
   /** The block that has the cursor. */
   writing = $state<string | null>(null);
-  readonly body: Body = $derived.by(() => readBody(this.desk.draft?.design));
+  readonly bodies = new Bodies();
+  readonly body: Body = $derived.by(() => this.bodies.read(this.desk.draft?.design));
   readonly numbers = $derived.by(
     () => new Map(blocksOf(this.body).map((block, at) => [block.id, at + 1] as const)),
+  );
+  private readonly names = $derived.by(
+    () =>
+      new Map([
+        ...this.body.bands.map((band, at) => [band.id, `Band ${at + 1}`] as const),
+        ...blocksOf(this.body).map((block, at) => [block.id, `${kindLabel(block.kind)} ${at + 1}`] as const),
+      ]),
   );
   readonly editable = $derived.by(() => this.desk.mayChange);
   readonly banded = $derived.by(() => this.desk.draft?.mode === 'DESIGNED');
@@ -56,7 +65,7 @@ export class Composing {
 
   /** The draft with another body; one step takes it back. */
   put(body: Body, apart = true): void {
-    if (body !== this.body) this.desk.change({ design: JSON.stringify(body) }, apart);
+    if (body !== this.body) this.desk.change({ design: this.bodies.write(body) }, apart);
   }
 
   change(id: string, part: Partial<Block> | Partial<Band>, apart = false): void {
@@ -114,9 +123,7 @@ export class Composing {
 
   /** How a block or band is called. */
   called(id: string): string {
-    const block = blockOf(this.body, id);
-    if (block) return `${kindLabel(block.kind)} ${this.numbers.get(id) ?? ''}`.trim();
-    return `Band ${this.body.bands.findIndex((band) => band.id === id) + 1}`;
+    return this.names.get(id) ?? '';
   }
 
   /** Chooses one, or one more, or all from the last chosen on. */

@@ -21,11 +21,15 @@ export function richField(block: string): string {
   return `${block}#text`;
 }
 
+/** What no field has; one list for all, so that nothing is drawn again for it. */
+const NOTHING: never[] = [];
 const RUN = /^(.*)\/(\d+)\.(\d+)$/;
 
 /** Where the strings of blocks stand; made from an answer of the server. */
 export class Slots {
   private readonly stretches: Stretch[] = [];
+  /** Lists of a proof that were divided among the fields already. */
+  private readonly divided = new WeakMap<readonly object[], Map<string, object[]>>();
   /** Where a link of a run stands is shown at the run. */
   private readonly links: { slot: Slot; run: Stretch | undefined }[] = [];
 
@@ -56,22 +60,59 @@ export class Slots {
   spot(at: number): { field: string; at: number } {
     const link = this.links.find(({ slot }) => slot.start <= at && at < slot.end);
     if (link?.run) return { field: link.run.field, at: link.run.within };
-    const stretch =
-      this.stretches.findLast((one) => one.start <= at && at < one.end) ??
-      this.stretches.findLast((one) => one.start <= at);
+    const before = this.lastFrom(at);
+    let holding = before;
+    while (holding >= 0 && this.stretches[holding].start === at && this.stretches[holding].end === at)
+      holding--;
+    const inside = holding >= 0 && at < this.stretches[holding].end;
+    const stretch = this.stretches[inside ? holding : before] as Stretch | undefined;
     return { field: stretch?.field ?? '', at: stretch ? stretch.within + at - stretch.start : 0 };
   }
 
-  /** What of a proof belongs to one field, counted from where that begins. */
-  within<T extends { start: number; end: number }>(all: T[], field: string): T[] {
-    const mine = this.stretches.filter((one) => one.field === field);
-    return all.flatMap((one) => {
-      const stretch = mine.find(
-        ({ start, end }) => one.start >= start && one.start < Math.max(end, start + 1),
-      );
-      if (!stretch) return [];
-      const by = stretch.within - stretch.start;
-      return [{ ...one, start: one.start + by, end: one.end + by }];
-    });
+  /**
+   * What of a proof belongs to one field, counted from where that begins. Asked again for the same list, it gives the same
+   * answer, which is not to be changed.
+   */
+  within<T extends { start: number; end: number }>(all: readonly T[], field: string): T[] {
+    let divided = this.divided.get(all);
+    if (!divided) this.divided.set(all, (divided = this.divide(all)));
+    return (divided.get(field) ?? NOTHING) as T[];
+  }
+
+  private divide<T extends { start: number; end: number }>(all: readonly T[]): Map<string, T[]> {
+    const fields = new Map<string, T[]>();
+    for (const one of all) {
+      for (const [field, stretch] of this.holding(one.start)) {
+        const by = stretch.within - stretch.start;
+        const moved = { ...one, start: one.start + by, end: one.end + by };
+        const there = fields.get(field);
+        if (there) there.push(moved);
+        else fields.set(field, [moved]);
+      }
+    }
+    return fields;
+  }
+
+  /** The stretches that a place lies in, the first of each field; several where some are empty. */
+  private holding(at: number): Map<string, Stretch> {
+    const found = new Map<string, Stretch>();
+    for (let i = this.lastFrom(at); i >= 0; i--) {
+      const stretch = this.stretches[i];
+      if (at >= Math.max(stretch.end, stretch.start + 1)) break;
+      found.set(stretch.field, stretch);
+    }
+    return found;
+  }
+
+  /** The last stretch that begins at a place or before it; -1 when there is none. */
+  private lastFrom(at: number): number {
+    let low = 0;
+    let high = this.stretches.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (this.stretches[middle].start <= at) low = middle + 1;
+      else high = middle;
+    }
+    return low - 1;
   }
 }
