@@ -49,6 +49,7 @@
   const word = $derived(kindWords[kind]);
   /** Texts that are marked ready for the templates that have them. */
   const inTemplates = $derived(kind === 'PASSAGE' || wraps(kind));
+  let variants = $state.raw<Schemas['ShownVariant'][]>([]);
   let using = $state<Schemas['UsingTemplate'][]>([]);
   const designed = $derived(!!desk.draft?.mode && desk.draft.mode !== 'PLAIN');
 
@@ -199,7 +200,7 @@
         {others.length ? ` · ${others.join(' and ')} ${others.length > 1 ? 'are' : 'is'} here too` : ''}
         {desk.mayChange ? '' : ` · kept by ${desk.template?.ownerName}, so you can read it and use it`}
       </span>
-      {#if kind === 'TEMPLATE'}<Variants {id} mayChange={desk.mayChange} />{/if}
+      {#if kind === 'TEMPLATE'}<Variants {id} mayChange={desk.mayChange} bind:variants />{/if}
     {/if}
   {/snippet}
   {#snippet actions()}
@@ -245,6 +246,7 @@
       <ProofPane
         {desk}
         {composing}
+        {variants}
         onword={(block, word, nth) => draft?.goToWord(block, word, nth)}
         ongoto={(part, start) => draft?.goTo(part, start)}
       />

@@ -8,6 +8,9 @@
   import ProofPeople from './ProofPeople.svelte';
   import StressBar from './StressBar.svelte';
   import Why from './Why.svelte';
+  import { Beside } from './beside.svelte';
+  import type { ProofFor } from './proofOf';
+  import { onChange } from '../app/changes';
   import type { Composing } from './body/composing.svelte';
   import type { DeskState } from './deskState.svelte';
 
@@ -15,11 +18,14 @@
   let {
     desk,
     composing,
+    variants,
     ongoto,
     onword,
   }: {
     desk: DeskState;
     composing: Composing;
+    /** The languages that the template is written in. */
+    variants: Schemas['ShownVariant'][];
     /** Goes to a place of the draft. */
     ongoto: (part: Schemas['ShownNote']['part'], start: number) => void;
     /** Goes to a word of a block, the how manieth of its kind there. */
@@ -28,6 +34,32 @@
 
   const WAYS: readonly Way[] = ['wide', 'phone', 'plain', 'no pictures', 'dark'];
   const proof = $derived(desk.proof);
+  const languages = $derived(variants.flatMap((one) => (one.id ? [{ id: one.id, name: one.name }] : [])));
+  /** The template that is shown: this one, or the same in another language. */
+  let read = $derived(desk.id);
+  const beside = new Beside();
+  const other = $derived(read !== desk.id && languages.some((one) => one.id === read) ? read : null);
+  const shown = $derived((other && beside.proof) || proof);
+  const person = $derived(
+    proof &&
+      JSON.stringify({ kind: proof.person.kind, id: proof.person.id, deal: proof.person.deal || null }),
+  );
+
+  $effect(() => {
+    if (!person) return;
+    const whom = JSON.parse(person) as ProofFor;
+    const template = other;
+    void beside.show(template, whom);
+    return onChange((change) => {
+      if (template && change.what === 'template' && change.id === template) void beside.show(template, whom);
+    });
+  });
+
+  /** Goes on to the next language, at last back to this one. */
+  function nextLanguage() {
+    const at = languages.findIndex((one) => one.id === (other ?? desk.id));
+    read = languages[(at + 1) % languages.length]?.id ?? desk.id;
+  }
   let way = $state<Way>('wide');
   let whole = $state(false);
   let choosing = $state(false);
@@ -64,6 +96,7 @@
         label: 'Proof on a wide screen, a phone, as plain text …',
         run: () => (way = WAYS[(WAYS.indexOf(way) + 1) % WAYS.length]),
       },
+      { key: 'l', label: 'The same in another language, and back', run: nextLanguage },
     ]),
   );
 
@@ -86,6 +119,10 @@
   >{/snippet}
 
 {#snippet pieces(list: Piece[], part: Part)}
+  {#if other}{list.map((piece) => piece.text || piece.label).join('')}{:else}{@render marked(list, part)}{/if}
+{/snippet}
+
+{#snippet marked(list: Piece[], part: Part)}
   {#each list as piece, i (i)}{#if piece.origin === 'GAP'}{@render word(
         piece,
         part,
@@ -129,7 +166,7 @@
     <span class="of">{desk.total ? `of ${desk.total}` : ''}</span>
   </div>
   <StressBar {desk} />
-  {#if proof}
+  {#if proof && shown}
     <p class="about">
       <bdi>{proof.person.company}</bdi>
       {#if proof.person.deals.length > 1 && (desk.draft?.about === 'CONTACT' || desk.draft?.about === 'DEAL')}
@@ -143,28 +180,41 @@
         >
       {/if}
     </p>
+    {#if languages.length > 1}
+      <p class="languages">
+        <Ways
+          label="Which language is shown"
+          ways={languages.map((one) => one.id)}
+          names={Object.fromEntries(
+            languages.map((one) => [one.id, one.id === desk.id ? `${one.name}, this one` : one.name]),
+          )}
+          bind:way={read}
+        />
+      </p>
+    {/if}
+    {#if beside.failed}<p class="failed" role="alert">{beside.failed}</p>{/if}
     {#if !desk.draft?.kind || desk.draft.kind === 'TEMPLATE'}
       <div class="inbox" aria-label="As the inbox shows it">
         <b>{me().firstName} {me().lastName}</b>
-        <span class="subject">{@render pieces(proof.subject.pieces, 'SUBJECT')}</span>
+        <span class="subject">{@render pieces(shown.subject.pieces, 'SUBJECT')}</span>
         <span class="first">
-          {#if proof.rendering && proof.previewText.pieces.length}
-            {@render pieces(proof.previewText.pieces, 'PREVIEW_TEXT')}
+          {#if shown.rendering && shown.previewText.pieces.length}
+            {@render pieces(shown.previewText.pieces, 'PREVIEW_TEXT')}
           {:else}
-            {(proof.rendering?.text ?? proof.body.pieces.map((piece) => piece.text).join(''))
+            {(shown.rendering?.text ?? shown.body.pieces.map((piece) => piece.text).join(''))
               .replace(/\s+/g, ' ')
               .slice(0, 90)}
           {/if}
         </span>
       </div>
     {/if}
-    {#if proof.previewText.pieces.length && !proof.rendering}
+    {#if shown.previewText.pieces.length && !shown.rendering}
       <p class="preview">
-        Preview text: {@render pieces(proof.previewText.pieces, 'PREVIEW_TEXT')}
+        Preview text: {@render pieces(shown.previewText.pieces, 'PREVIEW_TEXT')}
         <span>A plain message shows its first words instead.</span>
       </p>
     {/if}
-    {#if proof.rendering}
+    {#if shown.rendering}
       <p class="ways">
         <Ways label="How to look at it" ways={WAYS} bind:way />
         <Button quiet title="The whole page (p)" onclick={() => (whole = !whole)}
@@ -173,15 +223,15 @@
       </p>
       {#if way === 'plain'}
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-        <pre class="mail" tabindex="0" aria-label="As plain text" lang={proof.person.language}>{proof
+        <pre class="mail" tabindex="0" aria-label="As plain text" lang={proof.person.language}>{shown
             .rendering.text}</pre>
       {:else}
         <div class="sheet">
           <MessageFrame
             bind:this={frame}
-            html={proof.rendering.html}
+            html={shown.rendering.html}
             {way}
-            title="The message"
+            title={other ? 'The message in another language' : 'The message'}
             pointed={composing.pointed}
             onpoint={(block) => (composing.pointed = block)}
             onopen={(block, word, nth) => {
@@ -191,11 +241,11 @@
           />
         </div>
       {/if}
-      {#if proof.rendering.attached.length}
-        <p class="preview">goes along: {proof.rendering.attached.join(', ')}</p>
+      {#if shown.rendering.attached.length}
+        <p class="preview">goes along: {shown.rendering.attached.join(', ')}</p>
       {/if}
     {:else}
-      <div class="mail" lang={proof.person.language}>{@render pieces(proof.body.pieces, 'BODY')}</div>
+      <div class="mail" lang={proof.person.language}>{@render pieces(shown.body.pieces, 'BODY')}</div>
     {/if}
   {/if}
   {#if desk.proofFailed}
@@ -317,6 +367,10 @@
 
   .about option {
     background: var(--sheet);
+  }
+
+  .languages {
+    padding-top: 4px;
   }
 
   .inbox {

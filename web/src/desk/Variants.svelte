@@ -7,9 +7,12 @@
   import Slip from '../ui/Slip.svelte';
 
   /** The languages a template is written in: the other desks, and one more. */
-  let { id, mayChange }: { id: string; mayChange: boolean } = $props();
+  let {
+    id,
+    mayChange,
+    variants = $bindable(),
+  }: { id: string; mayChange: boolean; variants: Schemas['ShownVariant'][] } = $props();
 
-  let variants = $state<Schemas['ShownVariant'][]>([]);
   let adding = $state(false);
   let opener = $state<HTMLButtonElement>();
   let own = $state('');

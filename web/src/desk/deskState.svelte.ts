@@ -4,6 +4,7 @@ import type { FoundField } from './finding';
 import type { Chip } from './draftText';
 import { isSound } from './body/body';
 import { notify } from '../ui/notices.svelte';
+import { proofOf, type ProofFor } from './proofOf';
 import { Steps } from './steps';
 import { Stress } from './stress.svelte';
 
@@ -51,7 +52,7 @@ export class DeskState {
   readonly met = new Map<string, Chip>();
   onproof: (read: Draft, proof: Schemas['ShownProof']) => void = () => {};
 
-  private person: { kind: Schemas['ProvedPerson']['kind']; id: string; deal: string | null } | null = null;
+  private person: ProofFor | null = null;
   version = $state(0);
   lastTest = $state<Schemas['LastTest'] | null>(null);
   /** Whether others can use it, and whether they use what it says now. */
@@ -360,24 +361,8 @@ export class DeskState {
     while (this.proofWanted && this.draft && this.person && !this.closed) {
       this.proofWanted = false;
       const draft = { ...this.draft };
-      const { about, subject, previewText, body, mode, design, houseStyle, header, footer } = draft;
       try {
-        this.proof = await ask('post', '/api/desk/proof', {
-          body: {
-            about,
-            subject,
-            previewText,
-            body,
-            mode,
-            design,
-            houseStyle,
-            header,
-            footer,
-            template: this.id,
-            kindOfText: draft.kind ?? null,
-            ...this.person,
-          },
-        });
+        this.proof = await proofOf(draft, this.id, this.person);
         this.proofFailed = '';
         for (const part of [this.proof.subject, this.proof.previewText, this.proof.body]) {
           for (const chip of part.chips) this.met.set(chip.written, chip);

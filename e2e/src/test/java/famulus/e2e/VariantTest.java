@@ -2,6 +2,7 @@ package famulus.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -30,6 +31,25 @@ class VariantTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Two tongues (German)")))
                 .isVisible();
         assertThat(languages(page).getByText("German")).hasAttribute("aria-current", "page");
+
+        // While it is translated, what it is translated from can be read beside it.
+        FrameLocator original = page.frameLocator("iframe[title='The message in another language']");
+        textbox(page, "Block 1, text").click();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("Wir kommen");
+        assertThat(message(page).getByText("Wir kommen")).isVisible();
+        page.keyboard().press("Escape");
+        textbox(page, "Block 1, text").blur();
+        page.keyboard().press("l");
+        assertThat(original.getByText("We are on our way")).isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("English").setExact(true)))
+                .hasAttribute("aria-pressed", "true");
+        original.getByText("What helps us").dblclick();
+        assertThat(textbox(page, "Block 3, text")).isFocused();
+        button(page, "German, this one").click();
+        assertThat(message(page).getByText("Wir kommen")).isVisible();
         languages(page).getByText("English").click();
         assertThat(page.getByRole(
                         AriaRole.HEADING,

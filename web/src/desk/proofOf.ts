@@ -1,0 +1,33 @@
+import { ask, type Schemas } from '../api/client';
+
+/** Whom a draft is proved with: a contact or lead, and one of their deals. */
+export interface ProofFor {
+  kind: Schemas['ProvedPerson']['kind'];
+  id: string;
+  deal: string | null;
+}
+
+/** A draft of a template merged and proofread for somebody. */
+export function proofOf(
+  draft: Schemas['Draft'],
+  template: string,
+  person: ProofFor,
+): Promise<Schemas['ShownProof']> {
+  const { about, subject, previewText, body, mode, design, houseStyle, header, footer, kind } = draft;
+  return ask('post', '/api/desk/proof', {
+    body: {
+      about,
+      subject,
+      previewText,
+      body,
+      mode,
+      design,
+      houseStyle,
+      header,
+      footer,
+      template,
+      kindOfText: kind ?? null,
+      ...person,
+    },
+  });
+}
