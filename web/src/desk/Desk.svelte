@@ -64,8 +64,8 @@
         void tick().then(() => {
           draft?.read(read, proof);
           layout++;
-          const empty = !read.subject && !read.body && !composing.body.bands.length;
-          if (!begun && opened.mayChange && empty) draft?.focusSubject();
+          // What has no subject yet has only just been begun.
+          if (!begun && opened.mayChange && !read.subject) draft?.focusSubject();
           begun = true;
         });
       };

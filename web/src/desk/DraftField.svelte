@@ -22,6 +22,7 @@
     draftSchema,
     isMark,
     pasted,
+    pastedLines,
     positionOf,
     sourceOf,
     unchippedFields,
@@ -332,9 +333,12 @@
           spellcheck: 'true',
         }),
         handleKeyDown: onKey,
-        handleTextInput: (editor, _, __, text) => {
+        handleTextInput: (editor, from, to, text) => {
           if (text === '{') asked = true;
-          return typedOnMark(editor, text);
+          // A keyboard has no control characters; what sends some anyway means the rest.
+          const clean = pastedLines(text, true)[0];
+          if (clean !== text) editor.dispatch(editor.state.tr.insertText(clean, from, to));
+          return clean !== text || typedOnMark(editor, text);
         },
         handleClickOn: (_, __, node, position, event) => {
           if (node.type.name !== 'field') return false;

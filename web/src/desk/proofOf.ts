@@ -7,10 +7,14 @@ export interface ProofFor {
   deal: string | null;
 }
 
-/** A draft of a template merged and proofread for somebody. */
+/**
+ * A draft of a template merged and proofread for somebody.
+ *
+ * @param template what it is the draft of; null while it is none yet
+ */
 export function proofOf(
   draft: Schemas['Draft'],
-  template: string,
+  template: string | null,
   person: ProofFor,
 ): Promise<Schemas['ShownProof']> {
   const { about, subject, previewText, body, mode, design, houseStyle, header, footer, kind } = draft;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import { go } from '../app/router';
@@ -10,6 +11,7 @@
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
   import Ways from '../ui/Ways.svelte';
+  import { proofOf } from '../desk/proofOf';
   import BringHtml from './BringHtml.svelte';
   import { aboutLabels, aboutOptions, modeLabels, type About } from './about';
 
@@ -94,6 +96,9 @@
     try {
       starters = [...EMPTY, ...(await ask('get', '/api/templates/starters'))];
       failed = '';
+      // The keys of the list work at once, unless somebody is typing already.
+      await tick();
+      if (document.activeElement === document.body) goTo(chosen);
     } catch (failure) {
       failed = sentence(failure);
     }
@@ -131,25 +136,8 @@
       const { person } = await ask('get', '/api/desk/people/step', {
         query: { about: draft.about, forward: true },
       });
-      const { subject, previewText, body, mode, design, houseStyle, header, footer } = draft;
-      const made = await ask('post', '/api/desk/proof', {
-        body: {
-          about: draft.about,
-          subject,
-          previewText,
-          body,
-          mode,
-          design,
-          houseStyle,
-          header,
-          footer,
-          kind: person.kind as 'contact' | 'lead',
-          id: person.id,
-          deal: person.dealId ?? null,
-          template: null,
-          kindOfText: null,
-        },
-      });
+      const kind = person.kind as 'contact' | 'lead';
+      const made = await proofOf(draft, null, { kind, id: person.id, deal: person.dealId ?? null });
       if (mine === run) proof = made;
     } catch {
       // A house without people has nobody to show it for; the design can be begun all the same.
@@ -181,13 +169,19 @@
     }
   }
 
+  /** Chooses a design and brings the focus to it. */
+  function goTo(design: Starter | undefined) {
+    if (!design) return;
+    at = design.name;
+    document.getElementById(`design-${design.name}`)?.focus();
+  }
+
   function onkeydown(event: KeyboardEvent) {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (!step || !chosen) return;
+    if (!chosen || (!step && event.key !== 'Enter')) return;
     event.preventDefault();
-    const next = found[(found.indexOf(chosen) + step + found.length) % found.length];
-    at = next.name;
-    document.getElementById(`design-${next.name}`)?.focus();
+    if (step) goTo(found[(found.indexOf(chosen) + step + found.length) % found.length]);
+    else begin();
   }
 
   $effect(() =>
@@ -213,12 +207,12 @@
     <Button bind:element={bringer} aria-expanded={bringing} onclick={() => (bringing = !bringing)}
       >Bring HTML in</Button
     >
-    <Find label="Find a design" bind:value={words} onfind={() => undefined} />
+    <Find label="Find a design" bind:value={words} onfind={() => undefined} oninto={() => goTo(found[0])} />
     <Button main bind:element={opener} disabled={!chosen} onclick={begin}>Begin with this one</Button>
   {/snippet}
   {#snippet foot()}
     <span aria-live="polite">{found.length} design{found.length === 1 ? '' : 's'}</span>
-    <span class="keys">↑ ↓ next design · m how it is looked at · ? keys</span>
+    <span class="keys">↑ ↓ next design · Enter begin · m how it is looked at · ? keys</span>
   {/snippet}
   {#if failed}
     <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>

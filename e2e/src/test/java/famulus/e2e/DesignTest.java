@@ -37,6 +37,24 @@ class DesignTest extends BrowserTest {
     }
 
     @Test
+    void aDesignIsBegunByKeysAloneAndTheCursorStandsInTheSubject() {
+        Page page = openAs("Signe", "/templates/new");
+        Locator letter = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^An empty letter")));
+        assertThat(letter).isFocused();
+        page.keyboard().press("ArrowDown");
+        assertThat(letter).not().isFocused();
+        page.keyboard().press("ArrowUp");
+        page.keyboard().press("Enter");
+        assertThat(textbox(page, "Name for colleagues")).isFocused();
+        page.keyboard().type("Blossom walk");
+        page.keyboard().press("Enter");
+        assertThat(textbox(page, "Subject")).isFocused();
+        page.keyboard().type("Walk with me");
+        assertThat(page.getByLabel("As the inbox shows it")).containsText("Walk with me");
+    }
+
+    @Test
     void theProofIsSeenOnAPhoneAsTextWithoutPicturesAndOverTheWholePage() {
         Page page = beginFrom("Signe", "Season’s greeting", "Greeting");
         Locator frame = page.locator("iframe[title='The message']");
