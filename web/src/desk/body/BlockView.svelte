@@ -5,7 +5,8 @@
   import type { Schemas } from '../../api/client';
   import { copyAddress, type Retouching } from './retouching';
   import { columnLabels, isKnown, kindLabel } from './kinds';
-  import type { Block } from './body';
+  import type { Align, Block } from './body';
+  import WidthHandle from './WidthHandle.svelte';
 
   /** A block as it stands in the draft: its words to be written in place, the rest as a sketch of what it becomes. */
   let {
@@ -15,6 +16,7 @@
     rich,
     source,
     onpicture,
+    onwidth,
     onfact,
   }: {
     block: Block;
@@ -27,11 +29,19 @@
     source: Snippet;
     /** Opens the choice of a picture, or brings one in that was dropped here. */
     onpicture: (anchor: HTMLElement, file?: File) => void;
+    /** Makes its picture wider or narrower; nothing where nothing can be changed. */
+    onwidth?: (width: number) => void;
     /** Puts one more line or link at the end. */
     onfact: () => void;
   } = $props();
 
+  /** The draft's sheet is so much narrower than the message. */
+  const SCALE = 0.8;
   let over = $state(false);
+  /** While the edge of the picture is dragged: how wide it would be. */
+  let sizing = $state<number | null>(null);
+  const width = $derived(Number(block.width ?? (block.kind === 'picture' ? 240 : 480)));
+  const align = $derived((block.align ?? 'start') as Align);
   const columns = $derived((block.columns as { is: string; label?: string }[] | undefined) ?? []);
   const facts = $derived((block.facts as string[] | undefined) ?? []);
   const links = $derived((block.links as { icon?: string }[] | undefined) ?? []);
@@ -64,6 +74,21 @@
   </button>
 {/snippet}
 
+{#snippet sized(id: unknown, retouching: unknown = undefined, drawn: string | undefined = undefined)}
+  <div class="sized" style:--wide="{(sizing ?? width) * SCALE}px">
+    {@render picture(id, retouching, drawn)}
+    {#if onwidth && id}
+      <WidthHandle
+        {width}
+        {align}
+        scale={SCALE}
+        onsizing={(to) => (sizing = to)}
+        onsized={(to) => onwidth(to)}
+      />
+    {/if}
+  </div>
+{/snippet}
+
 {#snippet line(lead: string, key: string, placeholder: string)}
   <div class="line">
     <span class="lead">{lead}</span>
@@ -74,7 +99,7 @@
 {#if block.kind === 'text'}
   {@render rich('Write here. Type { to put in a field.')}
 {:else if block.kind === 'picture'}
-  <div class="to-{String(block.align ?? 'start')}">{@render picture(block.picture, block.retouching)}</div>
+  <div class="to-{String(block.align ?? 'start')}">{@render sized(block.picture, block.retouching)}</div>
   {@render line('description', 'description', 'what it shows, for those who don’t see it')}
   {@render line('leads to', 'link', 'nowhere')}
 {:else if block.kind === 'pairing'}
@@ -120,7 +145,7 @@
   {#each facts.keys() as at (at)}{@render line('line', `fact${at}`, 'a fact')}{/each}
   <button class="more" onclick={onfact}>one more line</button>
 {:else if block.kind === 'video still'}
-  {@render picture(block.picture, undefined, 'A drawn still is shown')}
+  {@render sized(block.picture, undefined, 'A drawn still is shown')}
   {@render line('leads to', 'link', 'the address of the video’s page')}
   {@render line('description', 'description', 'what it shows')}
 {:else if block.kind === 'social links'}
@@ -211,6 +236,18 @@
     display: block;
     max-width: min(100%, 320px);
     max-height: 130px;
+  }
+
+  .sized {
+    position: relative;
+    width: fit-content;
+    max-width: 100%;
+  }
+
+  .sized img {
+    width: var(--wide);
+    max-width: 100%;
+    max-height: none;
   }
 
   .to-centre {

@@ -136,6 +136,9 @@
                     {block}
                     inside={inside[block.id]}
                     onpicture={(anchor, file) => onpicture(block, anchor, file)}
+                    onwidth={composing.editable
+                      ? (width) => composing.change(block.id, { width }, true)
+                      : undefined}
                     onfact={() => oneMore(block)}
                   >
                     {#snippet text(key, placeholder)}{@render string(block, key, placeholder)}{/snippet}

@@ -300,6 +300,17 @@ class ComposeTest extends BrowserTest {
         assertThat(message(page).getByText("What helps us")).isHidden();
     }
 
+    /** Takes an edge and moves it to the right, in pixels, without letting go. */
+    private static void dragEdge(Page page, Locator edge, int by) {
+        BoundingBox box = edge.boundingBox();
+        double x = box.x + box.width / 2;
+        double y = box.y + box.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        page.mouse().move(x + by / 2.0, y);
+        page.mouse().move(x + by, y);
+    }
+
     @Test
     void aPictureIsDroppedOnItsBlockAndWhatIsNoneIsRefused() throws IOException {
         Page page = beginFrom("Signe", "Delivery notice", "Pictured");
@@ -323,6 +334,19 @@ class ComposeTest extends BrowserTest {
         assertThat(message(page).locator("img[width='120']")).isVisible();
         page.keyboard().press("Escape");
         assertThat(page.getByText("The picture has no description")).isVisible();
+
+        // Its edge is dragged, and moved by keys; Escape leaves it as it was.
+        Locator edge = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Width of the picture"));
+        dragEdge(page, edge, 64);
+        page.mouse().up();
+        assertThat(message(page).locator("img[width='200']")).isVisible();
+        page.keyboard().press("ArrowLeft");
+        assertThat(message(page).locator("img[width='192']")).isVisible();
+        dragEdge(page, edge, 40);
+        page.keyboard().press("Escape");
+        page.mouse().up();
+        assertThat(edge).hasAttribute("aria-valuenow", "192");
+
         textbox(page, "Block 2, picture: description").fill("The gate to the long row");
         assertThat(page.getByText("The picture has no description")).isHidden();
         assertThat(message(page).locator("img[alt='The gate to the long row']")).isVisible();

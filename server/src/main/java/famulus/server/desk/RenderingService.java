@@ -12,6 +12,7 @@ import famulus.core.proof.Heavy;
 import famulus.core.proof.Note;
 import famulus.server.cupboard.PictureService;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.platform.PublicAddress;
 import famulus.server.records.DealService;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -26,9 +27,11 @@ import org.springframework.stereotype.Service;
 public class RenderingService {
     private final DealService deals;
     private final PictureService pictures;
+    private final PublicAddress address;
     private final Clock clock;
 
-    RenderingService(DealService deals, PictureService pictures, Clock clock) {
+    RenderingService(DealService deals, PictureService pictures, PublicAddress address, Clock clock) {
+        this.address = address;
         this.deals = deals;
         this.pictures = pictures;
         this.clock = clock;
@@ -67,6 +70,7 @@ public class RenderingService {
                 proof.merged().previewText().text(),
                 person.deal().map(deals::items).orElse(DealLines.NONE),
                 pictures,
+                address.known() ? address.webCopy(PublicAddress.PROOF) : "",
                 marks));
     }
 }

@@ -9,6 +9,7 @@ import java.util.Base64;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -33,6 +34,7 @@ class DeliveryController {
     private static final String COPY_POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:;"
             + " form-action 'none'; base-uri 'none'; frame-ancestors 'none'; sandbox allow-popups";
     private static final MediaType HTML = MediaType.parseMediaType("text/html;charset=UTF-8");
+    private static final MediaType CALENDAR = MediaType.parseMediaType("text/calendar;charset=UTF-8");
     /** One pixel that nobody sees. */
     private static final byte[] SEEN =
             Base64.getDecoder().decode("R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7");
@@ -53,6 +55,24 @@ class DeliveryController {
                 .map(page -> SourceText.of(page.source()))
                 .map(read -> html(HttpStatus.OK, COPY_POLICY, DeliveryPage.copy(read)))
                 .orElseGet(() -> nothing(key));
+    }
+
+    /** A calendar file that came along with the message. */
+    @GetMapping("/{name:event(?:-\\d{1,3})?\\.ics}")
+    ResponseEntity<?> calendar(@PathVariable String key, @PathVariable String name) {
+        Optional<byte[]> file = deliveries.page(key).flatMap(page -> CalendarPart.of(page.source(), name));
+        if (file.isEmpty()) {
+            return nothing(key);
+        }
+        return ResponseEntity.ok()
+                .contentType(CALENDAR)
+                .cacheControl(CacheControl.noStore())
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .header("X-Robots-Tag", "noindex")
+                .header("Referrer-Policy", "no-referrer")
+                .body(file.get());
     }
 
     /** Fetched when a message is shown; whoever asks gets the picture. */

@@ -30,7 +30,8 @@ class DeliveriesTest extends ServerTest {
                 {"text":"Hello {contact.first_name}, sent on {message.sent_date as long date}"}]}]},
               {"id":"b","kind":"button","label":"See it","link":"https://hives.example/see?a=1&b=2"},
               {"id":"c","kind":"button","label":"No rounds","link":"{message.unsubscribe_link}"},
-              {"id":"d","kind":"button","label":"Web copy","link":"{message.web_copy_link}"}]}]}]}
+              {"id":"d","kind":"button","label":"Web copy","link":"{message.web_copy_link}"},
+              {"id":"e","kind":"event","title":"Placement","day":"{today plus 3 days}","time":"05:30"}]}]}]}
             """;
 
     private UUID ines;
@@ -118,6 +119,20 @@ class DeliveriesTest extends ServerTest {
                 .get("text")
                 .asString();
         assertThat(text).contains("https://hives.example/see?a=1&b=2", PAGES + key + "/unsubscribe");
+    }
+
+    @Test
+    void anEventCanBeHadAgainForACalendar() throws Exception {
+        UUID message = sent();
+        String file = "/m/" + key(message) + "/event.ics";
+        assertThat(html(message)).contains("href=\"" + PAGES + key(message) + "/event.ics\"", "Add to my calendar");
+        MockHttpServletResponse answer = come(get(file));
+        assertThat(answer.getContentType()).startsWith("text/calendar");
+        assertThat(answer.getHeader("Content-Disposition")).contains("attachment", "event.ics");
+        assertThat(answer.getContentAsString()).startsWith("BEGIN:VCALENDAR").contains("SUMMARY:Placement");
+        assertThat(come(get("/m/" + key(message) + "/event-2.ics")).getStatus()).isEqualTo(404);
+        assertThat(come(get("/m/AAAAAAAAAAAAAAAAAAAAAA/event.ics")).getStatus()).isEqualTo(404);
+        assertThat(come(get("/m/proof/event.ics")).getContentAsString()).contains("A proof’s link");
     }
 
     @Test

@@ -104,9 +104,25 @@ final class CalendarFiles {
     /** The files of all events that are shown. */
     List<Rendering.Calendar> all() {
         List<Rendering.Calendar> files = new ArrayList<>();
-        events.forEach((id, event) -> event.ifPresent(one -> files.add(new Rendering.Calendar(
-                files.isEmpty() ? "event.ics" : "event-" + (files.size() + 1) + ".ics", file(id, one)))));
+        events.forEach((id, event) ->
+                event.ifPresent(one -> files.add(new Rendering.Calendar(name(files.size()), file(id, one)))));
         return files;
+    }
+
+    /** What the file of an event that is shown is called. */
+    String name(Block block) {
+        int before = 0;
+        for (Map.Entry<String, Optional<Event>> one : events.entrySet()) {
+            if (one.getKey().equals(block.id())) {
+                break;
+            }
+            before += one.getValue().isPresent() ? 1 : 0;
+        }
+        return name(before);
+    }
+
+    private static String name(int before) {
+        return before == 0 ? "event.ics" : "event-" + (before + 1) + ".ics";
     }
 
     private String file(String id, Event event) {

@@ -7,6 +7,7 @@ import famulus.core.message.body.Block;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.Keys;
+import famulus.core.message.body.Mode;
 import famulus.core.message.body.Retouching;
 import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Marks;
@@ -200,6 +201,12 @@ final class HtmlBlocks {
                     case CENTRE -> "margin:0 auto;";
                     case END -> "margin-inline-start:auto;";
                 };
+        button(words.address(Keys.link(id)), background, colour, margin, () -> words.inlines(
+                        Keys.label(id), Marks.NONE, "")
+                .forEach(text::inline));
+    }
+
+    private void button(String address, String background, String colour, String margin, Runnable label) {
         html.open("table", "role", "presentation", "style", "border-collapse:separate;border-spacing:0;" + margin)
                 .raw("<tr>")
                 .open(
@@ -208,14 +215,13 @@ final class HtmlBlocks {
                         "background:" + background + ";border:1px solid " + background + ";border-radius:"
                                 + style.button().corner() + "px;padding:" + style.space() * 5 / 8 + "px "
                                 + style.space() * 5 / 4 + "px;text-align:center;");
-        String address = words.address(Keys.link(id));
         html.open(
                 address.isEmpty() ? "span" : "a",
                 "href",
                 address,
                 "style",
                 "color:" + colour + ";text-decoration:none;font-weight:bold;display:inline-block;");
-        words.inlines(Keys.label(id), Marks.NONE, "").forEach(text::inline);
+        label.run();
         html.close(address.isEmpty() ? "span" : "a").raw("</td></tr></table>");
     }
 
@@ -265,6 +271,25 @@ final class HtmlBlocks {
             words.inlines(Keys.place(id), Marks.NONE, "").forEach(text::inline);
         }
         html.close("p");
+        if (!message.page().isEmpty() && calendars.event(block).isPresent()) {
+            intoCalendar(message.page() + "/" + calendars.name(block));
+        }
+    }
+
+    /** Where an event can be had again for a calendar: on a button, in a letter as an ordinary link. */
+    private void intoCalendar(String address) {
+        String says = Words.in(message.settings().locale()).of("calendar");
+        html.endLine();
+        if (message.design().mode() == Mode.LETTER) {
+            html.open("p", "style", "margin:4px 0 0;")
+                    .open("a", "href", address, "style", "color:" + style.type().linkColour() + ";")
+                    .text(says)
+                    .close("a")
+                    .close("p");
+            return;
+        }
+        String room = "margin:" + style.space() * 5 / 8 + "px 0 0;";
+        button(address, style.button().background(), style.button().colour(), room, () -> html.text(says));
     }
 
     private void card(String id, Content.Card card) {

@@ -17,6 +17,7 @@ import java.util.function.Function;
  * @param previewText merged; hidden at the top; may be empty
  * @param deal whose lines an item table shows
  * @param pictures gives the address of a picture by identifier; {@code cid:} in mail
+ * @param page where its reader can come back to the message, and to what came along; empty for nowhere
  * @param proof how pieces are marked in a proof; null for mail
  */
 public record ToRender(
@@ -28,7 +29,22 @@ public record ToRender(
         String previewText,
         DealLines deal,
         Function<String, String> pictures,
+        String page,
         ProofMarks proof) {
+
+    /** A message that has no page for its reader. */
+    public ToRender(
+            Design design,
+            BodyText text,
+            Merged merged,
+            MergeSettings settings,
+            String subject,
+            String previewText,
+            DealLines deal,
+            Function<String, String> pictures,
+            ProofMarks proof) {
+        this(design, text, merged, settings, subject, previewText, deal, pictures, "", proof);
+    }
 
     /**
      * The lines of a deal.
