@@ -124,13 +124,24 @@
 
   .landing span {
     top: -9px;
-    opacity: 0.75;
+    color: color-mix(in srgb, var(--act) 75%, var(--sheet));
     pointer-events: none;
   }
 
+  /* Its words lie over the line of the block beside it. */
   .landing.bands {
+    z-index: auto;
     padding-left: 40px;
     text-align: left;
+  }
+
+  .landing.bands span {
+    z-index: 2;
+  }
+
+  .landing.bands::before,
+  .landing.bands::after {
+    z-index: 1;
   }
 
   .over::after {
