@@ -54,8 +54,19 @@ class RequiredProperties extends RequestBodyAdviceAdapter {
         } else if (value instanceof Collection<?> several) {
             int index = 0;
             for (Object one : several) {
-                look(one, at + index++ + ".", missing);
+                entry(one, at + index++, missing);
             }
+        } else if (value instanceof Map<?, ?> named) {
+            named.forEach((name, one) -> entry(one, at + name, missing));
+        }
+    }
+
+    /** What stands in a list or under a name is never nothing. */
+    private static void entry(Object value, String at, Map<String, String> missing) {
+        if (value == null) {
+            missing.put(at, "This is missing.");
+        } else {
+            look(value, at + ".", missing);
         }
     }
 

@@ -57,8 +57,7 @@ final class HtmlDocument {
                 .line("<meta charset=\"utf-8\">")
                 .line("<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">");
         if (design.mode() == Mode.DESIGNED) {
-            // A letter or HTML that was brought in has no rules for dark screens: its colours are the mail program's to
-            // turn.
+            // Letters and HTML that was brought in know nothing of dark screens; programs turn their colours.
             html.line("<meta name=\"color-scheme\" content=\"light dark\">");
         }
         html.raw("<title>")
