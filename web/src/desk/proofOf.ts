@@ -7,6 +7,12 @@ export interface ProofFor {
   deal: string | null;
 }
 
+/** What a draft says and looks like, as it is asked about. */
+export function saidIn(draft: Schemas['Draft']) {
+  const { about, subject, previewText, body, mode, design, houseStyle, header, footer } = draft;
+  return { about, subject, previewText, body, mode, design, houseStyle, header, footer };
+}
+
 /**
  * A draft of a template merged and proofread for somebody.
  *
@@ -17,21 +23,7 @@ export function proofOf(
   template: string | null,
   person: ProofFor,
 ): Promise<Schemas['ShownProof']> {
-  const { about, subject, previewText, body, mode, design, houseStyle, header, footer, kind } = draft;
   return ask('post', '/api/desk/proof', {
-    body: {
-      about,
-      subject,
-      previewText,
-      body,
-      mode,
-      design,
-      houseStyle,
-      header,
-      footer,
-      template,
-      kindOfText: kind ?? null,
-      ...person,
-    },
+    body: { ...saidIn(draft), template, kindOfText: draft.kind ?? null, ...person },
   });
 }

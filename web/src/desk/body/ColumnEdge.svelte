@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { edge } from '../../ui/edge';
   import { sharesWith, type Band } from './body';
 
   /** The border between two columns: dragged, or moved with the arrow keys, it parts their width in another way. */
@@ -17,15 +18,15 @@
   } = $props();
 
   const STEP = 0.05;
-  let edge = $state<HTMLElement>();
+  let border = $state<HTMLElement>();
   let shares: number[] | null = null;
   const left = $derived(band.columns[column - 1].share ?? 1);
   const part = $derived(left / (left + (band.columns[column].share ?? 1)));
 
-  function onpointermove(event: PointerEvent) {
-    if (!edge?.hasPointerCapture(event.pointerId)) return;
-    const before = edge.parentElement!.previousElementSibling!.getBoundingClientRect();
-    const after = edge.parentElement!.getBoundingClientRect();
+  function moved(event: PointerEvent) {
+    const here = border!.parentElement!;
+    const before = here.previousElementSibling!.getBoundingClientRect();
+    const after = here.getBoundingClientRect();
     shares = sharesWith(band, column, (event.clientX - before.left) / (before.width + after.width));
     onsizing(shares);
   }
@@ -38,7 +39,6 @@
 
   function onkeydown(event: KeyboardEvent) {
     const way = { ArrowLeft: -STEP, ArrowRight: STEP }[event.key];
-    if (event.key === 'Escape') letGo(false);
     if (!way) return;
     event.preventDefault();
     onsized(sharesWith(band, column, part + way));
@@ -47,7 +47,7 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
 <div
-  bind:this={edge}
+  bind:this={border}
   class="edge"
   role="separator"
   aria-orientation="vertical"
@@ -57,14 +57,7 @@
   aria-valuemax="90"
   tabindex="0"
   title="Drag, or use the arrow keys"
-  onpointerdown={(event) => {
-    event.preventDefault();
-    edge?.setPointerCapture(event.pointerId);
-    edge?.focus();
-  }}
-  {onpointermove}
-  onpointerup={() => letGo(true)}
-  onpointercancel={() => letGo(false)}
+  {@attach edge({ moved, letGo })}
   {onkeydown}
 ></div>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { edge } from '../../ui/edge';
   import { copyAddress, cutTo, SIDES, type Retouching, type Side } from './retouching';
 
   /** A picture with a frame round what will be seen of it; its sides are dragged, or moved with the arrow keys. */
@@ -55,10 +56,6 @@
   function onkeydown(side: Side, event: KeyboardEvent) {
     const step = event.shiftKey ? 10 : 1;
     const way = event.key === INWARD[side] ? step : event.key === OUTWARD[side] ? -step : 0;
-    if (event.key === 'Escape' && dragged) {
-      event.stopPropagation();
-      dragged = null;
-    }
     if (!way) return;
     event.preventDefault();
     onchange(cutTo(retouching, side, (retouching[side] ?? 0) + way));
@@ -94,17 +91,7 @@
       aria-valuemax="90"
       aria-valuetext="{shown[side] ?? 0} per cent"
       title="Drag, or use the arrow keys"
-      onpointerdown={(event) => {
-        event.preventDefault();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        event.currentTarget.focus();
-      }}
-      onpointermove={(event) => {
-        if (event.currentTarget.hasPointerCapture(event.pointerId))
-          dragged = cutTo(shown, side, share(side, event));
-      }}
-      onpointerup={() => letGo(true)}
-      onpointercancel={() => letGo(false)}
+      {@attach edge({ moved: (event) => (dragged = cutTo(shown, side, share(side, event))), letGo })}
       onkeydown={(event) => onkeydown(side, event)}
     ></div>
   {/each}

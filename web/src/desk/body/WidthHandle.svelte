@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { edge } from '../../ui/edge';
   import type { Align } from './body';
   import { atWidth, NARROWEST, WIDEST } from './pictureWidth';
 
@@ -21,12 +22,10 @@
   } = $props();
 
   const STEP = 8;
-  let edge = $state<HTMLElement>();
   let from = 0;
   let wanted: number | null = null;
 
-  function onpointermove(event: PointerEvent) {
-    if (!edge?.hasPointerCapture(event.pointerId)) return;
+  function moved(event: PointerEvent) {
     wanted = atWidth(width, (event.clientX - from) / scale, align);
     onsizing(wanted);
   }
@@ -38,7 +37,6 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
-    if (event.key === 'Escape') letGo(false);
     const way = { ArrowLeft: -STEP, ArrowDown: -STEP, ArrowRight: STEP, ArrowUp: STEP }[event.key];
     if (!way || event.altKey) return;
     event.preventDefault();
@@ -47,7 +45,6 @@
 </script>
 
 <div
-  bind:this={edge}
   class="edge to-{align}"
   role="slider"
   aria-label="Width of the picture"
@@ -57,15 +54,7 @@
   aria-valuemax={WIDEST}
   tabindex="0"
   title="{width} px wide. Drag, or use the arrow keys"
-  onpointerdown={(event) => {
-    event.preventDefault();
-    from = event.clientX;
-    edge?.setPointerCapture(event.pointerId);
-    edge?.focus();
-  }}
-  {onpointermove}
-  onpointerup={() => letGo(true)}
-  onpointercancel={() => letGo(false)}
+  {@attach edge({ taken: (event) => (from = event.clientX), moved, letGo })}
   {onkeydown}
 ></div>
 

@@ -1,10 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import {
   bandStepped,
+  Bodies,
+  blocksById,
   blocksOf,
   changed,
   duplicated,
   inserted,
+  isSound,
   moved,
   placeOf,
   readBody,
@@ -152,5 +155,46 @@ describe('the strings of a block', () => {
     const after = { ...held, ...withString(held, key, 'New') };
     expect(stringAt(after, key)).toBe('New');
     expect({ ...after, ...withString(after, key, words) }).toEqual(held);
+  });
+});
+
+describe('bodies by how they are written', () => {
+  const some = body([['a', 'b', 'c']], [['d'], ['e', 'f']]);
+
+  it('are the same thing again, and so is what did not change in them', () => {
+    const bodies = new Bodies();
+    const written = JSON.stringify(some);
+    const body = bodies.read(written);
+    expect(bodies.read(written)).toBe(body);
+    const block = blocksOf(body)[0];
+    const next = changed(body, block.id, { hiddenOnSmall: true });
+    const again = bodies.read(bodies.write(next));
+    expect(again).toBe(next);
+    expect(blocksOf(again).slice(1)).toEqual(blocksOf(body).slice(1));
+    expect(blocksOf(again)[1]).toBe(blocksOf(body)[1]);
+    expect(blocksById(again).get(block.id)).not.toBe(block);
+  });
+
+  it('are forgotten when many others were read since', () => {
+    const bodies = new Bodies();
+    const first = bodies.read('{"version":1,"bands":[]}');
+    for (let i = 0; i < 5; i++)
+      bodies.read(JSON.stringify({ version: 1, bands: [], page: { width: 400 + i } }));
+    expect(bodies.read('{"version":1,"bands":[]}')).not.toBe(first);
+    expect(bodies.read('{"version":1,"bands":[]}')).toEqual(first);
+  });
+});
+
+describe('a text that is to be a body', () => {
+  it.each([
+    ['{"version":1,"bands":[]}', true],
+    ['', true],
+    ['{"version":1,"bands":[', false],
+    ['{"version":1,"bands":[{"id":"a","columns":[{"blocks":[{"id":"a","kind":"text"}]}]}]}', false],
+    ['{"version":1,"bands":[{"id":"a","columns":[{"blocks":[{"id":"b","kind":"text"}]}]}]}', true],
+    ['{"version":1,"bands":[{"id":"a","columns":[{}]},{"id":"a","columns":[{}]}]}', false],
+    ['null', false],
+  ])('%s is sound: %s', (written, sound) => {
+    expect(isSound(written)).toBe(sound);
   });
 });

@@ -1,3 +1,4 @@
+import { tick } from 'svelte';
 import { notify } from '../../ui/notices.svelte';
 import type { DeskState } from '../deskState.svelte';
 import {
@@ -261,16 +262,16 @@ function drawnAs(id: string): HTMLElement | null {
 
 /** Gives the focus to the handle of a block or band once it is drawn. */
 function focusHandle(id: string): void {
-  requestAnimationFrame(() => {
+  void tick().then(() => {
     const handle = drawnAs(id)?.querySelector<HTMLElement>('[data-handle]');
     handle?.focus();
     handle?.scrollIntoView({ block: 'nearest' });
   });
 }
 
-/** Gives the focus to the first text of a block once it is drawn, or to its handle. */
+/** Gives the focus to the first text of a block once it is drawn, or to its handle; before the next key is heard. */
 function focusInto(id: string): void {
-  requestAnimationFrame(() => {
+  void tick().then(() => {
     const block = drawnAs(id);
     const first =
       block?.querySelector<HTMLElement>('[role=textbox]') ??

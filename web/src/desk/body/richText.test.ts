@@ -84,6 +84,31 @@ describe('where strings stand', () => {
     expect(slots.spot(at)).toEqual({ field, at: within });
   });
 
+  it('finds a place at the edge of an empty string in both', () => {
+    const beside = new Slots(
+      [
+        { key: 'b1/label', start: 0, end: 0 },
+        { key: 'b2/label', start: 0, end: 4 },
+        { key: 'b3/label', start: 5, end: 5 },
+      ],
+      () => [],
+    );
+    const all = [{ start: 0, end: 0 }];
+    expect(beside.within(all, 'b1/label')).toEqual(all);
+    expect(beside.within(all, 'b2/label')).toEqual(all);
+    expect(beside.within(all, 'b3/label')).toEqual([]);
+    expect(beside.spot(0).field).toBe('b2/label');
+    expect(beside.spot(5)).toEqual({ field: 'b3/label', at: 0 });
+    expect(beside.spot(99).field).toBe('b3/label');
+    expect(new Slots([], () => []).spot(3)).toEqual({ field: '', at: 0 });
+  });
+
+  it('gives the same answer for the same list', () => {
+    const all = [{ start: 1, end: 2 }];
+    expect(slots.within(all, richField('b1'))).toBe(slots.within(all, richField('b1')));
+    expect(slots.within([], 'b2/label')).toBe(slots.within([], richField('b1')));
+  });
+
   it('counts what belongs to a field from where that begins', () => {
     const all = [
       { start: 1, end: 2 },
