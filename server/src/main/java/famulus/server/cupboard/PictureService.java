@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -81,6 +82,18 @@ public class PictureService {
                 .flatMap(key -> content(key).stream())
                 .mapToLong(picture -> picture.content().length)
                 .sum();
+    }
+
+    /**
+     * Those of some pictures that are not there, by identifier.
+     *
+     * @param wanted the keys of copies, as a rendering names them
+     */
+    public Set<String> lost(Set<String> wanted) {
+        return wanted.stream()
+                .filter(key -> content(key).isEmpty())
+                .map(key -> PictureCopy.of(key).map(PictureCopy::picture).orElse(key))
+                .collect(Collectors.toSet());
     }
 
     private static Picture picture(PictureRow row) {

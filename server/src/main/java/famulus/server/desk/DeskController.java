@@ -158,7 +158,11 @@ class DeskController {
     private ShownProof shown(Proof proof, About about, List<Waved> let) {
         Optional<Rendering> rendering = renderings.shown(proof, about);
         return ShownProof.of(
-                proof, about, rendering, rendering.map(renderings::heavy).orElse(List.of()), let);
+                proof,
+                about,
+                rendering,
+                rendering.map(one -> renderings.notes(proof, one)).orElse(List.of()),
+                let);
     }
 
     /** The fields that can be put in, with what each prints for one person. */

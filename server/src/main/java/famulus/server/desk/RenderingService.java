@@ -9,6 +9,7 @@ import famulus.core.message.render.ToRender;
 import famulus.core.message.render.ToRender.DealLines;
 import famulus.core.message.render.ToRender.ProofMarks;
 import famulus.core.proof.Heavy;
+import famulus.core.proof.LostPictures;
 import famulus.core.proof.Note;
 import famulus.server.cupboard.PictureService;
 import famulus.server.desk.ProofService.Proof;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Turns proofs of letters and designed messages into what is seen and what leaves. */
@@ -37,10 +39,15 @@ public class RenderingService {
         this.clock = clock;
     }
 
-    /** What is to be said of the weight of a message. */
-    List<Note> heavy(Rendering rendering) {
-        return Heavy.notes(
+    /** What is to be said of the weight of a message, and of pictures that are not there any more. */
+    List<Note> notes(Proof proof, Rendering rendering) {
+        List<Note> lost = proof.source()
+                .layout()
+                .map(layout -> LostPictures.notes(layout, pictures.lost(rendering.pictures())))
+                .orElse(List.of());
+        List<Note> heavy = Heavy.notes(
                 rendering.html().getBytes(StandardCharsets.UTF_8).length, pictures.weight(rendering.pictures()));
+        return Stream.concat(lost.stream(), heavy.stream()).toList();
     }
 
     /** As it is seen on the desk: what came from where is marked, and pictures come from the library. */

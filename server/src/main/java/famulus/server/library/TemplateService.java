@@ -28,6 +28,7 @@ public class TemplateService {
     private final DraftCheck check;
     private final StyleTexts inStyle;
     private final TemplateUses uses;
+    private final KeptTextService texts;
     private final HouseStyleService styles;
     private final Ids ids;
     private final Clock clock;
@@ -39,6 +40,7 @@ public class TemplateService {
             DraftCheck check,
             StyleTexts inStyle,
             TemplateUses uses,
+            KeptTextService texts,
             HouseStyleService styles,
             Ids ids,
             Clock clock,
@@ -48,6 +50,7 @@ public class TemplateService {
         this.check = check;
         this.inStyle = inStyle;
         this.uses = uses;
+        this.texts = texts;
         this.styles = styles;
         this.ids = ids;
         this.clock = clock;
@@ -157,7 +160,7 @@ public class TemplateService {
             inStyle.unwrap(template, by);
         }
         mapper.delete(id, clock.instant());
-        events.tell("template", id.toString());
+        texts.changed(id);
     }
 
     /** Brings a deleted template back. */
@@ -169,7 +172,7 @@ public class TemplateService {
         if (template.kind().wraps() && template.readyVersion() != null) {
             inStyle.wrap(forUse(id, by, by), by);
         }
-        events.tell("template", id.toString());
+        texts.changed(id);
         return get(id);
     }
 

@@ -106,6 +106,37 @@ class VersionsTest extends ServerTest {
     }
 
     @Test
+    void aVersionWhosePassagePictureOrFieldIsGoneComesBackAndSaysWhatIsMissing() throws Exception {
+        UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        Map<String, Object> passage = draft("", design("Bees stay in"));
+        passage.put("kind", "PASSAGE");
+        passage.put("name", "Frost");
+        UUID frost = UUID.fromString(done("POST", "/api/templates", passage, signe)
+                .at("/template/id")
+                .asString());
+        ready(frost, 1, signe);
+        String picture = UUID.randomUUID().toString();
+        String whole = design("Water: {contact.well_depth}")
+                .replace(
+                        "}]}]}]}]}]}",
+                        "}]}]},{\"id\":\"p\",\"kind\":\"passage\",\"passage\":\"" + frost
+                                + "\"},{\"id\":\"i\",\"kind\":\"picture\",\"width\":240,\"picture\":\"" + picture
+                                + "\",\"description\":\"A hive\"}]}]}]}");
+        JsonNode made = done("POST", "/api/templates", draft("Hives", whole), signe);
+        UUID id = UUID.fromString(made.at("/template/id").asString(""));
+        ready(id, 1, signe);
+        change(id, 1, draft("Hives", design("Without all that")), signe);
+        assertThat(done("DELETE", "/api/templates/" + frost, null, signe)).isEmpty();
+
+        JsonNode back = done("POST", "/api/templates/" + id + "/versions/1/restore", null, signe);
+        assertThat(back.at("/template/design").asString("")).contains(frost.toString(), picture, "well_depth");
+        JsonNode notes = begin(id, ines, signe).at("/proof/notes");
+        assertThat(notes.valueStream().map(one -> one.get("code").asString()))
+                .contains("passage-lost", "picture-lost", "field-unknown");
+        assertThat(notes.valueStream().map(one -> one.get("level").asString())).contains("STOP");
+    }
+
+    @Test
     void othersUseItOnlyOnceItIsReadyAndThenWhatItSaidThen() throws Exception {
         UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
         UUID id = letter("Monday");
