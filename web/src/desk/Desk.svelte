@@ -215,8 +215,8 @@
       {:else}not kept: {desk.keeping.why}{/if}
     </span>
     {#if desk.keeping.is === 'conflict'}
-      <Button quiet onclick={() => desk.choose(true)}>Keep mine there</Button>
-      <Button quiet onclick={() => desk.choose(false)}>Take theirs there</Button>
+      <Button quiet onclick={() => void desk.choose(true)}>Keep mine there</Button>
+      <Button quiet onclick={() => void desk.choose(false)}>Take theirs there</Button>
     {/if}
     {#if desk.proof}
       <span>{desk.proof.words} words</span>

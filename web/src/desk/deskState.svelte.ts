@@ -18,7 +18,7 @@ export type Keeping =
   | { is: 'keeping' }
   | { is: 'unkept'; why: string }
   | { is: 'wrong'; why: string }
-  | { is: 'conflict'; why: string; merged: Schemas['MergedDraft'] };
+  | { is: 'conflict'; why: string; merged: Schemas['MergedDraft']; mine: Draft };
 
 const KEEP_AFTER = 600;
 const TRY_AGAIN_AFTER = 3000;
@@ -63,6 +63,7 @@ export class DeskState {
   /** What the server has, as far as this browser knows. */
   private base: Draft | null = null;
   private keepTimer: ReturnType<typeof setTimeout> | undefined;
+  private keepRun: Promise<void> = Promise.resolve();
   private proofRunning = false;
   private proofWanted = false;
   private closed = false;
@@ -86,6 +87,7 @@ export class DeskState {
         this.draft = unsent.draft;
         this.version = unsent.version;
         this.base = unsent.base ?? this.base;
+        this.keeping = { is: 'keeping' };
         this.keepSoon();
       }
       this.steps.goOn({ ...this.draft });
@@ -177,8 +179,21 @@ export class DeskState {
     }, after);
   }
 
-  private async keep(): Promise<void> {
-    if (!this.draft || this.closed || this.keeping.is === 'conflict') return;
+  /** Keeps what has not been kept, one time after another: two at once would each take the other for a colleague. */
+  private keep(): Promise<void> {
+    const next = () => this.keepOnce();
+    this.keepRun = this.keepRun.then(next, next);
+    return this.keepRun;
+  }
+
+  /** Whether the draft says something else than it did. */
+  private movedOn(from: Draft): boolean {
+    const now = this.draft;
+    return !!now && (Object.keys(from) as (keyof Draft)[]).some((part) => from[part] !== now[part]);
+  }
+
+  private async keepOnce(): Promise<void> {
+    if (!this.draft || this.closed || ['kept', 'conflict'].includes(this.keeping.is)) return;
     const draft = { ...this.draft };
     try {
       const kept = await ask('put', '/api/templates/{id}', {
@@ -188,8 +203,7 @@ export class DeskState {
       this.version = kept.template.version;
       this.template = kept.template;
       this.base = draft;
-      const now = this.draft;
-      if (now && (Object.keys(draft) as (keyof Draft)[]).every((part) => draft[part] === now[part])) {
+      if (!this.movedOn(draft)) {
         dropDraft(templateKey(this.id));
         this.keeping = { is: 'kept', at: new Date(kept.template.changedAt) };
       } else {
@@ -240,9 +254,11 @@ export class DeskState {
         params: { id: this.id },
         body: { base: this.base ?? mine, mine },
       });
+      // What was written while the answer was on its way goes into it too.
+      if (this.movedOn(mine)) return await this.merge();
       if (merged.both.length) {
         const why = `${merged.by} changed ${listed(merged.both)} too.`;
-        this.keeping = { is: 'conflict', why, merged };
+        this.keeping = { is: 'conflict', why, merged, mine };
       } else {
         this.adopt(merged, merged.mineFirst);
         notify(`${merged.by} changed this template too. Both changes are in it.`);
@@ -262,7 +278,9 @@ export class DeskState {
   }
 
   /** Where both changed the same: these words, or theirs; all else of both stands. */
-  choose(mine: boolean): void {
+  async choose(mine: boolean): Promise<void> {
+    // One may have gone on writing since it was asked.
+    if (this.keeping.is === 'conflict' && this.movedOn(this.keeping.mine)) await this.merge();
     if (this.keeping.is !== 'conflict') return;
     const { merged } = this.keeping;
     this.adopt(merged, mine ? merged.mineFirst : merged.theirsFirst);

@@ -61,9 +61,13 @@ class TogetherTest extends BrowserTest {
         settled(oriel);
         signe.context().setOffline(false);
         assertThat(signe.getByText("Oriel changed block 1 too.")).isVisible();
+        // She goes on writing before she says which.
+        goToEnd(signe, textbox(signe, "Block 3, text"));
+        signe.keyboard().type(" till Friday");
         button(signe, "Keep mine there").click();
         settled(signe);
         assertThat(textbox(oriel, "Block 1, text")).containsText("he is old");
+        assertThat(textbox(oriel, "Block 3, text")).containsText("and the bees till Friday");
         link(oriel, "Templates").click();
         assertThat(signe.getByText(Pattern.compile("Oriel is here too"))).isHidden();
     }
