@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { ask, fieldsOf, sentence } from '../api/client';
   import { recordAddress } from '../app/router';
   import type { About } from '../library/about';
@@ -40,9 +41,11 @@
     }
   }
 
+  /** The chip beside this may be read anew without being another one; the lines stay as they are then. */
+  const shown = $derived(`${about} ${path}`);
   $effect(() => {
-    void path;
-    void read();
+    void shown;
+    untrack(() => void read());
   });
 
   type Lacking = Profile['missing'][number];
