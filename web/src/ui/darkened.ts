@@ -21,11 +21,10 @@ export function darkened(page: Document): void {
   style.textContent =
     `html, body { background: rgb(${GROUND.join(' ')}) }` + ` body { color: ${WORDS} } a { color: ${LINKS} }`;
   page.head.append(style);
-  for (const child of [page.body, ...page.body.children])
-    turn(child as HTMLElement, GROUND, child !== page.body);
+  turn(page.body, GROUND);
 }
 
-function turn(element: HTMLElement, under: Colour, within = true): void {
+function turn(element: HTMLElement, under: Colour): void {
   if (!element.style) return;
   let ground = under;
   const own = read(element.style.backgroundColor || element.getAttribute('bgcolor') || '');
@@ -35,10 +34,10 @@ function turn(element: HTMLElement, under: Colour, within = true): void {
     ground = own;
   }
   const words = read(element.style.color);
-  if (words && luminance(ground) < LIGHT && contrast(words, ground) < READABLE && ground === GROUND) {
-    element.style.setProperty('color', `rgb(${lighter(words, ground).join(', ')})`);
+  if (words && ground === GROUND && contrast(words, GROUND) < READABLE) {
+    element.style.setProperty('color', `rgb(${lighter(words).join(', ')})`);
   }
-  if (within) for (const child of element.children) turn(child as HTMLElement, ground);
+  for (const child of element.children) turn(child as HTMLElement, ground);
 }
 
 /** A colour as the browser writes it, or as attributes do; null for none, and for one with nothing in it. */
@@ -49,11 +48,11 @@ function read(written: string): Colour | null {
   return rgb ? (rgb.slice(1).map(Number) as Colour) : null;
 }
 
-/** The first step towards white that can be read. */
-function lighter(colour: Colour, ground: Colour): Colour {
+/** The first step towards white that can be read on the dark ground. */
+function lighter(colour: Colour): Colour {
   for (let part = 0.1; part < 1; part += 0.1) {
     const mixed = colour.map((one) => Math.round(one + (255 - one) * part)) as Colour;
-    if (contrast(mixed, ground) >= READABLE) return mixed;
+    if (contrast(mixed, GROUND) >= READABLE) return mixed;
   }
   return [255, 255, 255];
 }
