@@ -18,7 +18,7 @@ final class AskCheck implements Check {
                 notes.add(new Note(
                         "ask-open",
                         Note.Level.STOP,
-                        "“" + piece.stored().orElse("") + "” is not filled in",
+                        title(piece),
                         "Put it in for this message.",
                         part,
                         piece.span(),
@@ -26,5 +26,10 @@ final class AskCheck implements Check {
             }
         }
         return notes;
+    }
+
+    /** Says what is asked. */
+    static String title(Piece piece) {
+        return "“" + piece.stored().orElse("") + "” is not filled in";
     }
 }

@@ -1,74 +1,96 @@
 package famulus.core.proof;
 
+import famulus.core.html.HtmlCleaner;
+import famulus.core.html.HtmlWords;
 import famulus.core.message.MessagePart;
+import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.body.BodyText.Slot;
+import famulus.core.message.body.SlotPieces;
+import famulus.core.message.render.MergedHtml;
+import famulus.core.proof.Fillers.Filler;
 import famulus.core.syntax.Span;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.ResourceBundle;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.Optional;
+import java.util.function.IntPredicate;
 
 /**
- * {@code filler}: words that were to be replaced before the message leaves, and codes that other systems would have filled
- * in. What counts as filler is kept by language in {@code filler*.properties}; every language is looked for at once.
+ * {@code filler}: words that were to be replaced before the message leaves, wherever they come from: the template, a passage,
+ * a footer, or a value of the record. While a template is written, what it would say to others is read too.
  */
 final class FillerCheck implements Check {
-    private static final List<Locale> LANGUAGES = List.of(Locale.ENGLISH, Locale.GERMAN);
-    /** Letters and underscores between brackets, per cent signs or double angles. */
-    private static final Pattern CODES = Pattern.compile("\\[\\[[^\\[\\]\\n]{1,60}]]|%%?[A-Z][A-Z0-9_]{2,40}%%?"
-            + "|<<[^<>\\n]{1,60}>>|«[\\p{L}_]{2,40}»|\\$\\{[^{}\\n]{1,60}}|#[A-Z][A-Z_]{2,40}#");
-
-    /** Most texts have none of these, and need not be looked through. */
-    private static final String BEGINS_A_CODE = "[%<«$#";
-
-    private static final Pattern WORDS = words();
-
     @Override
     public List<Note> read(ProofSubject subject) {
         List<Note> notes = new ArrayList<>();
         for (MessagePart part : MessagePart.values()) {
-            String text = subject.source().text(part);
-            find(text, WORDS, part, "is still filler", "Write what belongs there, or take it out.", notes);
-            if (text.chars().anyMatch(character -> BEGINS_A_CODE.indexOf(character) >= 0)) {
-                find(text, CODES, part, "is a code that nothing fills in", "Put a field in its place.", notes);
+            Optional<Layout> layout =
+                    part == MessagePart.BODY ? subject.source().layout() : Optional.empty();
+            IntPredicate inHtml = layout.map(FillerCheck::inHtml).orElse(at -> false);
+            if (!subject.sending()) {
+                String source = subject.source().text(part);
+                Fillers.in(source).stream()
+                        .filter(one -> !inHtml.test(one.start()))
+                        .forEach(one -> notes.add(one.note(part, new Span(one.start(), one.end()), "")));
             }
+            MergedPlaces merged = new MergedPlaces(
+                    subject.merged().merged(part).pieces(),
+                    piece -> !inHtml.test(piece.span().start()));
+            Fillers.in(merged.text())
+                    .forEach(one -> add(one.note(part, merged.span(one.start(), one.end()), ""), notes));
+            layout.ifPresent(one -> html(subject, one, notes));
         }
         return notes;
     }
 
-    private static void find(
-            String text, Pattern pattern, MessagePart part, String says, String remedy, List<Note> notes) {
-        Matcher matcher = pattern.matcher(text);
-        while (matcher.find()) {
-            notes.add(new Note(
-                    "filler",
-                    Note.Level.STOP,
-                    "“" + matcher.group() + "” " + says,
-                    remedy,
-                    part,
-                    new Span(matcher.start(), matcher.end()),
-                    List.of()));
+    /** The same words found as written and as merged are one note. */
+    private static void add(Note note, List<Note> notes) {
+        if (notes.stream().noneMatch(other -> other.part() == note.part() && overlap(other.span(), note.span()))) {
+            notes.add(note);
         }
     }
 
-    private static Pattern words() {
-        List<String> all = new ArrayList<>();
-        for (Locale language : LANGUAGES) {
-            ResourceBundle bundle = bundle(language);
-            // In a group of its own, since a pattern may say that capitals don't matter.
-            bundle.keySet().stream()
-                    .sorted()
-                    .map(key -> "(?:" + bundle.getString(key) + ")")
-                    .forEach(all::add);
-        }
-        return Pattern.compile(String.join("|", all), Pattern.UNICODE_CHARACTER_CLASS);
+    private static boolean overlap(Span one, Span other) {
+        return one.start() < other.end() && other.start() < one.end();
     }
 
-    private static ResourceBundle bundle(Locale language) {
-        return ResourceBundle.getBundle(
-                "famulus.core.proof.filler",
-                language,
-                ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES));
+    private static IntPredicate inHtml(Layout layout) {
+        List<Slot> html =
+                layout.text().slots().stream().filter(slot -> ofHtml(slot)).toList();
+        return at -> html.stream().anyMatch(slot -> slot.start() <= at && at < slot.end());
+    }
+
+    private static boolean ofHtml(Slot slot) {
+        return slot.key().endsWith("/source");
+    }
+
+    /** HTML of one's own is read as its reader does: its words, the descriptions of its pictures and where its links lead. */
+    private static void html(ProofSubject subject, Layout layout, List<Note> notes) {
+        SlotPieces pieces = new SlotPieces(layout.text(), subject.merged().body());
+        for (Slot slot : layout.text().slots()) {
+            if (!ofHtml(slot)) {
+                continue;
+            }
+            String written = layout.text().source().substring(slot.start(), slot.end());
+            List<String> read = new ArrayList<>(List.of(words(MergedHtml.of(pieces.of(slot.key())))));
+            if (!subject.sending()) {
+                read.add(words(written));
+            }
+            for (String words : read) {
+                for (Filler one : Fillers.in(words)) {
+                    int at = written.indexOf(one.words());
+                    Span span = at < 0
+                            ? new Span(slot.start(), slot.end())
+                            : new Span(
+                                    slot.start() + at,
+                                    slot.start() + at + one.words().length());
+                    add(one.note(MessagePart.BODY, span, slot.owner()), notes);
+                }
+            }
+        }
+    }
+
+    /** Words, descriptions of pictures and addresses. */
+    private static String words(String html) {
+        return HtmlWords.of(HtmlCleaner.cleanSource(html).html());
     }
 }

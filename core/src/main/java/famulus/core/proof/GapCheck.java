@@ -1,5 +1,6 @@
 package famulus.core.proof;
 
+import famulus.core.field.Path;
 import famulus.core.merge.Gap;
 import famulus.core.message.MessagePart;
 import java.util.ArrayList;
@@ -18,11 +19,10 @@ final class GapCheck implements Check {
                                 problem -> problem.span().start() >= gap.span().start()
                                         && problem.span().end() <= gap.span().end());
                 if (!broken) {
-                    String label = subject.label().apply(gap.path()).toLowerCase(Locale.ROOT);
                     notes.add(new Note(
                             "gap",
                             Note.Level.STOP,
-                            whose(gap, subject) + " has no " + label,
+                            title(gap.path(), subject),
                             "Give it a fallback, or fill it in.",
                             part,
                             gap.span(),
@@ -33,12 +33,17 @@ final class GapCheck implements Check {
         return notes;
     }
 
-    /** Whoever lacks the value: what is asked of the sender or the house is not the person's to have. */
-    private static String whose(Gap gap, ProofSubject subject) {
-        return switch (gap.path().root()) {
+    /** Who lacks what. */
+    static String title(Path path, ProofSubject subject) {
+        return whose(path, subject) + " has no " + subject.label().apply(path).toLowerCase(Locale.ROOT);
+    }
+
+    /** A detail of our company or of the sender is never counted as missing for the person. */
+    private static String whose(Path path, ProofSubject subject) {
+        return switch (path.root()) {
             case "sender" -> "The sender";
             case "house" -> "The house";
-            default -> gap.path().words().contains("owner") ? "The owner" : subject.personName();
+            default -> path.words().contains("owner") ? "The owner" : subject.personName();
         };
     }
 }

@@ -1,70 +1,186 @@
 package famulus.core.proof;
 
+import famulus.core.html.HtmlWords;
+import famulus.core.merge.Piece;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.body.Band;
 import famulus.core.message.body.Block;
 import famulus.core.message.body.BodyText.Slot;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Keys;
 import famulus.core.message.body.SlotPieces;
+import famulus.core.message.render.Address;
+import famulus.core.message.render.MergedHtml;
+import famulus.core.proof.Destinations.Nowhere;
 import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 
 /**
- * {@code link-nowhere}: a button without an address, or a link whose address can't lead anywhere: none, {@code #}, a bare
- * scheme, a placeholder, one with a space in it, or of a kind that mail programs don't open.
+ * {@code link-nowhere}: a button without an address, or an address that can't lead anywhere: none, {@code #}, a bare scheme, a
+ * placeholder, one with a space in it, or of a kind that mail programs don't open. Links, links of a writer's own HTML and
+ * addresses in text are judged as they leave, with values in them escaped; so are those of headers, footers and passages.
  */
 final class LinkCheck implements Check {
-    private static final Set<String> SCHEMES = Set.of("http", "https", "mailto", "tel");
-    private static final Pattern PLACEHOLDER = Pattern.compile(
-            "(^|[/.@])(example\\.(com|net|org)|your-?(domain|company|site|website|link)\\b[^/]*|domain\\.com|test\\.com)([/:?#]|$)");
-    private static final Pattern BARE = Pattern.compile("[a-z][a-z0-9+.-]*:(//)?", Pattern.CASE_INSENSITIVE);
-    private static final Pattern HOST = Pattern.compile("[\\p{Alnum}-]+(\\.[\\p{Alnum}-]+)+([/?#:].*)?");
-
     @Override
     public List<Note> read(ProofSubject subject) {
-        return subject.source().layout().map(layout -> read(subject, layout)).orElse(List.of());
+        List<Note> notes = new ArrayList<>();
+        for (MessagePart part : MessagePart.values()) {
+            Predicate<Piece> plain = part == MessagePart.BODY
+                    ? subject.source()
+                            .layout()
+                            .<Predicate<Piece>>map(LinkCheck::inText)
+                            .orElse(piece -> true)
+                    : piece -> true;
+            MergedPlaces merged = new MergedPlaces(subject.merged().merged(part).pieces(), plain);
+            for (Nowhere one : Destinations.inText(merged.text())) {
+                notes.add(note(part, "“" + one.address() + "”", one.why(), merged.span(one.start(), one.end()), ""));
+            }
+        }
+        subject.source().layout().ifPresent(layout -> read(subject, layout, notes));
+        return notes;
     }
 
-    private static List<Note> read(ProofSubject subject, Layout layout) {
+    /** Words that are no links themselves; those of a link are judged by where it leads. */
+    private static Predicate<Piece> inText(Layout layout) {
+        Set<String> keys = layout.text().slots().stream().map(Slot::key).collect(Collectors.toSet());
+        List<Slot> aside = layout.text().slots().stream()
+                .filter(slot -> slot.key().endsWith("/link")
+                        || slot.key().endsWith("/source")
+                        || keys.contains(slot.key() + "/link"))
+                .toList();
+        return piece -> aside.stream()
+                .noneMatch(slot ->
+                        slot.start() <= piece.span().start() && piece.span().start() < slot.end());
+    }
+
+    private static void read(ProofSubject subject, Layout layout, List<Note> notes) {
         SlotPieces pieces = new SlotPieces(layout.text(), subject.merged().body());
-        List<Note> notes = new ArrayList<>();
-        layout.design().body().blocks().forEach(block -> missing(block, layout, notes));
+        Stream.of(
+                        layout.design().body().bands(),
+                        layout.design().above(),
+                        layout.design().below())
+                .flatMap(List::stream)
+                .forEach(band -> missing(band, layout, pieces, subject.sending(), notes));
         for (Slot slot : layout.text().slots()) {
-            if (!slot.key().endsWith("/link")
-                    || layout.text().ofHouseStyle(slot.start())
-                    || (subject.sending() && pieces.of(slot.key()).isEmpty())) {
+            List<Piece> merged = pieces.of(slot.key());
+            boolean shown = !merged.isEmpty();
+            if (subject.sending() && !shown) {
                 continue;
             }
             String written = layout.text().source().substring(slot.start(), slot.end());
-            boolean fields = written.indexOf('{') >= 0;
-            // Whether an address with fields in it leads somewhere can be told only where all of them are filled.
-            if (fields && (!pieces.complete(slot.key()) || pieces.of(slot.key()).isEmpty())) {
-                continue;
+            if (slot.key().endsWith("/source")) {
+                html(
+                        slot,
+                        layout,
+                        shown ? MergedHtml.of(merged) : written,
+                        shown && pieces.complete(slot.key()),
+                        notes);
+            } else if (slot.key().endsWith("/link")) {
+                link(slot, layout, written, shown && pieces.complete(slot.key()) ? merged : List.of(), notes);
             }
-            String address = (fields ? pieces.text(slot.key()) : written).strip();
-            wrong(address)
-                    .ifPresent(why -> notes.add(new Note(
-                            "link-nowhere",
-                            Note.Level.STOP,
-                            what(slot, layout) + " leads nowhere",
-                            why,
-                            MessagePart.BODY,
-                            new Span(slot.start(), slot.end()),
-                            List.of(),
-                            HOST.matcher(written.strip()).matches()
-                                    ? Optional.of(new Problem.Fix(
-                                            "Put https:// before it", new Span(slot.start(), slot.start()), "https://"))
-                                    : Optional.empty(),
-                            slot.owner())));
         }
-        return notes;
+    }
+
+    private static void link(Slot slot, Layout layout, String written, List<Piece> merged, List<Note> notes) {
+        boolean fields = written.indexOf('{') >= 0;
+        // Whether an address with fields in it leads somewhere can be told only where all of them are filled.
+        if (fields && merged.isEmpty()) {
+            return;
+        }
+        String address = fields ? Address.merged(merged) : written.strip();
+        Optional<Problem.Fix> fix = Destinations.lacksOnlyItsBeginning(written.strip())
+                ? Optional.of(
+                        new Problem.Fix("Put https:// before it", new Span(slot.start(), slot.start()), "https://"))
+                : Optional.empty();
+        Destinations.wrong(address)
+                .ifPresent(why -> notes.add(new Note(
+                        StopCode.LINK_NOWHERE.code(),
+                        Note.Level.STOP,
+                        what(slot, layout) + " leads nowhere",
+                        why,
+                        MessagePart.BODY,
+                        new Span(slot.start(), slot.end()),
+                        List.of(),
+                        fix,
+                        slot.owner())));
+    }
+
+    /** @param complete whether every field in it is filled, so that the addresses are whole */
+    private static void html(Slot slot, Layout layout, String html, boolean complete, List<Note> notes) {
+        String written = layout.text().source().substring(slot.start(), slot.end());
+        Document document = Jsoup.parse(html);
+        document.select("a[href], area[href]").forEach(link -> {
+            String address = link.attr("href").strip();
+            if (complete || address.indexOf('{') < 0) {
+                Destinations.wrong(address)
+                        .ifPresent(why -> notes.add(note(
+                                MessagePart.BODY,
+                                "The link “" + link.text() + "”",
+                                why,
+                                place(slot, written, address),
+                                slot.owner())));
+            }
+        });
+        document.select("a, script, style").remove();
+        String words = HtmlWords.of(document.body().html());
+        for (Nowhere one : Destinations.inText(words)) {
+            notes.add(note(
+                    MessagePart.BODY,
+                    "“" + one.address() + "”",
+                    one.why(),
+                    place(slot, written, one.address()),
+                    slot.owner()));
+        }
+    }
+
+    /** Where something was written, when it was written so; what a field gave stands somewhere in the whole. */
+    private static Span place(Slot slot, String written, String words) {
+        int at = words.isEmpty() ? -1 : written.indexOf(words);
+        return at < 0
+                ? new Span(slot.start(), slot.end())
+                : new Span(slot.start() + at, slot.start() + at + words.length());
+    }
+
+    private static Note note(MessagePart part, String what, String why, Span span, String block) {
+        return new Note(
+                StopCode.LINK_NOWHERE.code(),
+                Note.Level.STOP,
+                what + " leads nowhere",
+                why,
+                part,
+                span,
+                List.of(),
+                Optional.empty(),
+                block);
+    }
+
+    /** Blocks without an address, those of passages too; such as this person is not shown are not judged for them. */
+    private static void missing(Band band, Layout layout, SlotPieces pieces, boolean sending, List<Note> notes) {
+        if (sending && !shown(band.id(), band.shownWhen(), pieces)) {
+            return;
+        }
+        band.blocks()
+                .filter(block -> !sending || shown(block.id(), block.shownWhen(), pieces))
+                .forEach(block -> {
+                    missing(block, layout, notes);
+                    block.content().inside().forEach(one -> missing(one, layout, pieces, sending, notes));
+                });
+    }
+
+    private static boolean shown(String id, String shownWhen, SlotPieces pieces) {
+        return shownWhen.isBlank()
+                || pieces.of(Keys.when(id)).stream()
+                        .anyMatch(piece -> piece.origin() == famulus.core.merge.Origin.BRANCH);
     }
 
     /** Buttons, stills and social links are nothing without an address. */
@@ -93,7 +209,7 @@ final class LinkCheck implements Check {
 
     private static Note nowhere(Block block, Layout layout, String what, String near) {
         return Note.ofBlock(
-                "link-nowhere",
+                StopCode.LINK_NOWHERE.code(),
                 Note.Level.STOP,
                 what + " leads nowhere",
                 "Give it an address.",
@@ -102,6 +218,9 @@ final class LinkCheck implements Check {
     }
 
     private static String what(Slot slot, Layout layout) {
+        if (layout.text().ofHouseStyle(slot.start())) {
+            return "A link of the header, footer or small print";
+        }
         return layout.design()
                 .body()
                 .block(slot.owner())
@@ -113,33 +232,5 @@ final class LinkCheck implements Check {
                     default -> "A link";
                 })
                 .orElse("A link");
-    }
-
-    private static Optional<String> wrong(String address) {
-        String lower = address.toLowerCase(Locale.ROOT);
-        if (address.isEmpty()) {
-            return Optional.of("Nothing is left of its address for this person.");
-        }
-        if (address.startsWith("#")) {
-            return Optional.of("A mark within the page does not work in mail. Give it a whole address.");
-        }
-        if (BARE.matcher(address).matches()) {
-            return Optional.of("Only the beginning of an address is there.");
-        }
-        if (address.chars().anyMatch(Character::isWhitespace)) {
-            return Optional.of("There is a space in its address.");
-        }
-        if (PLACEHOLDER.matcher(lower).find()) {
-            return Optional.of("Its address still stands for another one: " + address + ".");
-        }
-        int colon = address.indexOf(':');
-        boolean scheme = colon > 0 && address.substring(0, colon).chars().allMatch(Character::isLetter);
-        if (!scheme) {
-            return Optional.of("Its address has no beginning such as https://.");
-        }
-        return SCHEMES.contains(lower.substring(0, colon))
-                ? Optional.empty()
-                : Optional.of(
-                        "Mail programs don’t open addresses that begin with " + address.substring(0, colon) + ":.");
     }
 }

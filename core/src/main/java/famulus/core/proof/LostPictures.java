@@ -6,10 +6,21 @@ import famulus.core.message.body.Content;
 import famulus.core.message.body.Keys;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** {@code picture-lost}: a picture that was chosen and is not there any more, as in a version that was brought back. */
 public final class LostPictures {
     private LostPictures() {}
+
+    /** The pictures that a design shows. */
+    public static Set<String> shown(Layout layout) {
+        return layout.design()
+                .body()
+                .blocks()
+                .map(block -> picture(block.content()))
+                .filter(picture -> !picture.isBlank())
+                .collect(Collectors.toSet());
+    }
 
     /**
      * Says which blocks show nothing.

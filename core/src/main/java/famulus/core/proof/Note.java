@@ -31,6 +31,9 @@ public record Note(
         String block) {
     public Note {
         nearest = List.copyOf(nearest);
+        if (level == Level.STOP && StopCode.of(code).isEmpty()) {
+            throw new IllegalArgumentException("“" + code + "” stops, and is not among the codes that do");
+        }
     }
 
     /** A note about words. */

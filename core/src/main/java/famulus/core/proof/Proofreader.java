@@ -1,11 +1,16 @@
 package famulus.core.proof;
 
 import famulus.core.message.MessagePart;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 
 /** A set of checks, read in turn. */
 public final class Proofreader {
+    /** Those about words even where they name their block. */
+    private static final Set<String> OF_WORDS = Set.of(StopCode.LINK_NOWHERE.code(), StopCode.FILLER.code());
+
     private final List<Check> checks;
 
     /** A proofreader with these checks. */
@@ -31,12 +36,48 @@ public final class Proofreader {
                 new ContrastCheck()));
     }
 
-    /** Returns all notes in the order of the message: subject, preview text, body, each from its beginning. */
+    /**
+     * Returns all notes in the order of the message: subject, preview text, body, each from its beginning. One place in the
+     * words has one note, the gravest; of several as grave the one whose check comes first.
+     */
     public List<Note> read(ProofSubject subject) {
-        return checks.stream()
-                .flatMap(check -> check.read(subject).stream())
-                .sorted(Comparator.comparing(Note::part)
-                        .thenComparingInt(note -> note.span().start()))
-                .toList();
+        List<Note> all = new ArrayList<>();
+        for (Check check : checks) {
+            for (Note note : check.read(subject)) {
+                add(note, all, subject);
+            }
+        }
+        all.sort(Comparator.comparing(Note::part)
+                .thenComparingInt(note -> note.span().start()));
+        return List.copyOf(all);
+    }
+
+    private static void add(Note note, List<Note> all, ProofSubject subject) {
+        for (int i = 0; i < all.size(); i++) {
+            Note other = all.get(i);
+            if (samePlace(note, other, subject)) {
+                if (note.stops() && !other.stops()) {
+                    all.set(i, note);
+                }
+                return;
+            }
+        }
+        all.add(note);
+    }
+
+    /** A note about a whole text, or about how a block looks, is about another thing than one about words in it. */
+    private static boolean samePlace(Note one, Note other, ProofSubject subject) {
+        return one.part() == other.part()
+                && ofWords(one, subject)
+                && ofWords(other, subject)
+                && one.span().start() < other.span().end()
+                && other.span().start() < one.span().end();
+    }
+
+    private static boolean ofWords(Note note, ProofSubject subject) {
+        boolean whole = note.span().start() == 0
+                && note.span().end() == subject.source().text(note.part()).length()
+                && !note.stops();
+        return !whole && (note.block().isEmpty() || OF_WORDS.contains(note.code()));
     }
 }

@@ -1,15 +1,31 @@
 package famulus.core.message.render;
 
+import famulus.core.merge.Origin;
+import famulus.core.merge.Piece;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 
 /** Addresses in links: only kinds that lead somewhere a recipient expects, never one that runs something. */
-final class Address {
+public final class Address {
     private static final Set<String> KINDS = Set.of("http", "https", "mailto", "tel");
     private static final String UNRESERVED = "-._~";
 
     private Address() {}
+
+    /**
+     * An address with its values: one within it is escaped, one that begins it is an address itself. E.g.
+     * {@code https://x.example/?for=} and the value {@code Ines May} give {@code https://x.example/?for=Ines%20May}.
+     */
+    public static String merged(List<Piece> pieces) {
+        StringBuilder address = new StringBuilder();
+        for (Piece piece : pieces) {
+            boolean value = piece.origin() != Origin.WRITTEN || !piece.written().isEmpty();
+            address.append(value && !address.isEmpty() ? escaped(piece.text()) : piece.text());
+        }
+        return address.toString().strip();
+    }
 
     /** The address, or nothing when it is of no kind that may be linked to. */
     static String safe(String address) {

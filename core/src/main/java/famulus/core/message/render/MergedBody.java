@@ -13,14 +13,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /** Merged pieces, sorted back to the strings they came from. */
 final class MergedBody {
-    /** An address that has been begun. */
-    private static final Pattern WITHIN_ADDRESS =
-            Pattern.compile("(?:href|src)\\s*=\\s*[\"']?[^\"'\\s>]+$", Pattern.CASE_INSENSITIVE);
-
     private final ToRender message;
     private final SlotPieces slots;
 
@@ -80,47 +75,25 @@ final class MergedBody {
         };
     }
 
-    /**
-     * HTML of a writer's own, with values put in as characters: escaped in text and attributes, and within an address as
-     * part of one.
-     */
+    /** HTML of a writer's own, with its values put in. */
     String html(String key) {
-        StringBuilder html = new StringBuilder();
-        for (Piece piece : pieces(key)) {
-            boolean open = piece.origin() == Origin.GAP || piece.origin() == Origin.ASKED;
-            boolean literal = piece.written().isEmpty();
-            boolean inTag = html.lastIndexOf("<") > html.lastIndexOf(">");
-            if (literal) {
-                html.append(piece.text());
-            } else if (inTag) {
-                String address = html.substring(html.lastIndexOf("<"));
-                boolean within = WITHIN_ADDRESS.matcher(address).find();
-                html.append(within ? Address.escaped(piece.text()) : Html.escaped(piece.text()));
-            } else if (message.proof() == null) {
-                html.append(Html.escaped(piece.text()));
-            } else {
-                String shown = !open
-                        ? piece.text()
-                        : piece.origin() == Origin.ASKED
-                                ? piece.stored().orElse("?")
-                                : piece.path().map(message.proof().gap()).orElse("?");
-                String from = open ? "gap" : from(piece).name().toLowerCase(Locale.ROOT);
-                html.append("<span class=\"from-" + from + "\">")
-                        .append(Html.escaped(shown))
-                        .append("</span>");
-            }
-        }
-        return html.toString();
+        return message.proof() == null ? MergedHtml.of(pieces(key)) : MergedHtml.of(pieces(key), this::marked);
     }
 
-    /** An address: a value within it is escaped, one that begins it is an address itself. */
+    private String marked(Piece piece) {
+        boolean open = piece.origin() == Origin.GAP || piece.origin() == Origin.ASKED;
+        String shown = !open
+                ? piece.text()
+                : piece.origin() == Origin.ASKED
+                        ? piece.stored().orElse("?")
+                        : piece.path().map(message.proof().gap()).orElse("?");
+        String from = open ? "gap" : from(piece).name().toLowerCase(Locale.ROOT);
+        return "<span class=\"from-" + from + "\">" + Html.escaped(shown) + "</span>";
+    }
+
+    /** An address that may be linked to; empty when it is none. */
     String address(String key) {
-        StringBuilder address = new StringBuilder();
-        for (Piece piece : pieces(key)) {
-            boolean value = piece.origin() != Origin.WRITTEN || !piece.written().isEmpty();
-            address.append(value && !address.isEmpty() ? Address.escaped(piece.text()) : piece.text());
-        }
-        return Address.safe(address.toString().strip());
+        return Address.safe(Address.merged(pieces(key)));
     }
 
     /** The value that the one field of a string gave. */

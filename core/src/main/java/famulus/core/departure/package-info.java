@@ -1,0 +1,13 @@
+/**
+ * What may leave. One rule for all that is sent or given to others to send: {@link famulus.core.departure.Departure} takes the
+ * notes of the proofreader about the very words that leave, and says which of them stop it. A message of which words were
+ * changed by hand is read anew where it was changed: {@link famulus.core.departure.TypedWords}.
+ *
+ * <pre>{@code
+ * List<Note> stops = Departure.stops(Leaving.SEND, notes);
+ * if (!stops.isEmpty()) { ... say stops.getFirst().title() ... }
+ * }</pre>
+ *
+ * <p>Nothing here knows who asks, or how a message travels: whoever sends, tests or marks ready asks the same question.
+ */
+package famulus.core.departure;

@@ -1,0 +1,96 @@
+package famulus.core.proof;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.ResourceBundle;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Finds words that were to be replaced, and codes that another system would have filled in. What counts as filler is kept by
+ * language in {@code filler*.properties}; every language is looked for at once.
+ */
+final class Fillers {
+    private static final List<Locale> LANGUAGES = List.of(Locale.ENGLISH, Locale.GERMAN);
+    /** Letters and underscores between brackets, per cent signs or double angles. */
+    private static final Pattern CODES = Pattern.compile("\\[\\[[^\\[\\]\\n]{1,60}]]|%%?[A-Z][A-Z0-9_]{2,40}%%?"
+            + "|<<[^<>\\n]{1,60}>>|«[\\p{L}_]{2,40}»|\\$\\{[^{}\\n]{1,60}}|#[A-Z][A-Z_]{2,40}#");
+    /** A field typed where fields are not read any more. */
+    private static final Pattern FIELDS =
+            Pattern.compile("(?<!\\$)\\{\\{?\\s*\\p{L}[^{}\\n]{0,80}\\}?}", Pattern.UNICODE_CHARACTER_CLASS);
+
+    /** Most texts have none of these, and need not be looked through. */
+    private static final String BEGINS_A_CODE = "[%<«$#";
+
+    private static final Pattern WORDS = words();
+
+    private Fillers() {}
+
+    /**
+     * Filler in a text.
+     *
+     * @param says what is wrong with it, after its words
+     */
+    record Filler(int start, int end, String words, String says, String remedy) {
+        /** The note about it, standing anywhere. */
+        Note note(famulus.core.message.MessagePart part, famulus.core.syntax.Span span, String block) {
+            return new Note(
+                    StopCode.FILLER.code(),
+                    Note.Level.STOP,
+                    "“" + words + "” " + says,
+                    remedy,
+                    part,
+                    span,
+                    List.of(),
+                    java.util.Optional.empty(),
+                    block);
+        }
+    }
+
+    /** All filler in a text, words first. */
+    static List<Filler> in(String text) {
+        List<Filler> found = new ArrayList<>();
+        find(text, WORDS, "is still filler", "Write what belongs there, or take it out.", found);
+        if (text.chars().anyMatch(character -> BEGINS_A_CODE.indexOf(character) >= 0)) {
+            find(text, CODES, "is a code that nothing fills in", "Put a field in its place.", found);
+        }
+        return found;
+    }
+
+    /** Fields in a text whose fields have been filled already, so that these would be printed as they are. */
+    static List<Filler> fields(String text) {
+        List<Filler> found = new ArrayList<>();
+        if (text.indexOf('{') >= 0) {
+            find(text, FIELDS, "is a field that nothing fills in here", "Write what belongs there.", found);
+        }
+        return found;
+    }
+
+    private static void find(String text, Pattern pattern, String says, String remedy, List<Filler> found) {
+        Matcher matcher = pattern.matcher(text);
+        while (matcher.find()) {
+            found.add(new Filler(matcher.start(), matcher.end(), matcher.group(), says, remedy));
+        }
+    }
+
+    private static Pattern words() {
+        List<String> all = new ArrayList<>();
+        for (Locale language : LANGUAGES) {
+            ResourceBundle bundle = bundle(language);
+            // In a group of its own, since a pattern may say that capitals don't matter.
+            bundle.keySet().stream()
+                    .sorted()
+                    .map(key -> "(?:" + bundle.getString(key) + ")")
+                    .forEach(all::add);
+        }
+        return Pattern.compile(String.join("|", all), Pattern.UNICODE_CHARACTER_CLASS);
+    }
+
+    private static ResourceBundle bundle(Locale language) {
+        return ResourceBundle.getBundle(
+                "famulus.core.proof.filler",
+                language,
+                ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES));
+    }
+}
