@@ -12,6 +12,7 @@
   let outbox = $state<Schemas['Outbox'] | null>(null);
   let failed = $state('');
   let opened = $state<string | null>(null);
+  let asked = $state<string | null>(null);
 
   async function read() {
     try {
@@ -36,8 +37,10 @@
 
   function where(line: Line): string {
     if (line.state === 'SENT') return `went ${dayAndTime(line.sentAt ?? line.createdAt)}`;
-    if (line.state === 'SENDING') return 'is being handed over';
-    if (line.state === 'REFUSED') return 'was refused for good';
+    if (line.state === 'SENDING') return 'is being sent';
+    if (line.state === 'NOT_SURE') return 'not sure it went';
+    if (line.state === 'REFUSED') return 'was rejected';
+    if (line.state === 'CANCELLED') return 'was cancelled';
     return line.attempts === 0
       ? 'waits'
       : `waits after ${line.attempts} ${line.attempts === 1 ? 'try' : 'tries'}, next at ${time(line.nextAttemptAt ?? line.createdAt)}`;
@@ -47,7 +50,10 @@
 <Page title="Outbox" crumb="what waits to go, and what has gone">
   {#snippet foot()}
     <span aria-live="polite"
-      >{outbox ? (outbox.waiting ? `${outbox.waiting} waiting` : 'nothing waits') : ''}</span
+        >{outbox
+        ? (outbox.waiting ? `${outbox.waiting} waiting` : 'nothing waits') +
+          (outbox.notSure ? ` · ${outbox.notSure} not sure` : '')
+        : ''}</span
     >
   {/snippet}
   {#if failed}
@@ -76,18 +82,45 @@
                   >Try now</Button
                 >
               {/if}
+              {#if line.state === 'NOT_SURE'}
+                <Button
+                  quiet
+                  aria-expanded={asked === line.id}
+                  onclick={() => (asked = asked === line.id ? null : line.id)}>Send again…</Button
+                >
+                <Button
+                  quiet
+                  onclick={() =>
+                    void act(() => ask('post', '/api/outbox/{id}/arrived', { params: { id: line.id } }))}
+                  >It arrived</Button
+                >
+              {/if}
               {#if line.state === 'WAITING' || line.state === 'REFUSED'}
                 <Button
                   quiet
                   danger
                   onclick={() =>
                     void act(() => ask('delete', '/api/outbox/{id}', { params: { id: line.id } }))}
-                  >Discard</Button
+                  >Cancel message</Button
                 >
               {/if}
             </span>
           </div>
-          {#if line.lastAnswer && line.state !== 'SENT'}<p class="answer">{line.lastAnswer}</p>{/if}
+          {#if line.lastAnswer && line.state !== 'SENT' && line.state !== 'CANCELLED'}
+            <p class="answer">{line.lastAnswer}</p>
+          {/if}
+          {#if line.state === 'NOT_SURE' && asked === line.id}
+            <p class="ask">
+              {line.toAddress} may get this message twice: the mail server may have taken it already. Ask them, or
+              look at your mailbox’s copies, if that matters.
+              <Button
+                onclick={() =>
+                  void act(() => ask('post', '/api/outbox/{id}/send-again', { params: { id: line.id } }))}
+                >Send again</Button
+              >
+              <Button quiet onclick={() => (asked = null)}>Cancel</Button>
+            </p>
+          {/if}
           {#if opened === line.id}<SentMessage id={line.id} />{/if}
         </li>
       {/each}
@@ -108,7 +141,7 @@
 
   .line {
     display: grid;
-    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) 110px minmax(0, 1.5fr) 140px;
+    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) 110px minmax(0, 1.2fr) 190px;
     gap: 16px;
     align-items: center;
     min-height: 24px;
@@ -139,8 +172,17 @@
     color: var(--ink-soft);
   }
 
+  .cancelled {
+    color: var(--ink-soft);
+  }
+
+  .ask {
+    padding: 4px 0 6px;
+  }
+
   .waiting,
   .sending,
+  .not_sure,
   .answer {
     color: var(--query);
   }

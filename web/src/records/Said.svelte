@@ -119,7 +119,8 @@
           {#if entry.state === 'WAITING' || entry.state === 'SENDING'}<span class="waits"
               >waits in the outbox</span
             >{/if}
-          {#if entry.state === 'REFUSED'}<span class="refused">was refused</span>{/if}
+          {#if entry.state === 'REFUSED'}<span class="refused">was rejected</span>{/if}
+          {#if entry.state === 'NOT_SURE'}<a class="waits" href="/outbox">not sure it went</a>{/if}
           {#if entry.openedAt || entry.clicked || entry.unsubscribed}
             <p class="became">
               {[

@@ -106,7 +106,7 @@ class WriteTest extends BrowserTest {
         page.getByText("waits in the outbox").first().waitFor();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Outbox")))
                 .click();
-        assertThat(page.getByText("The mail server can't be reached.")).isVisible();
+        assertThat(page.getByText("The mail server can’t be reached.")).isVisible();
 
         link(page, "Practice post").click();
         button(page, "Open the post").click();

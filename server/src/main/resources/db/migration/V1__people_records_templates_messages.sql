@@ -234,10 +234,13 @@ create table outgoing_message (
   body             varchar(400000) not null,
   pieces           varchar(1000000) not null,
   source           varbinary(2000000) not null,
-  state            varchar(20) not null check (state in ('WAITING', 'SENDING', 'SENT', 'REFUSED')),
+  state            varchar(20) not null check (state in ('WAITING', 'SENDING', 'SENT', 'NOT_SURE', 'REFUSED', 'CANCELLED')),
   attempts         integer not null,
+  -- Attempts less those that somebody asked for out of turn: so many and no more are made.
+  tries            integer default 0 not null,
+  by_hand          boolean default false not null,
   next_attempt_at  timestamp(3) with time zone,
-  last_answer      varchar(500),
+  last_answer      varchar(4000),
   maybe_repeated   boolean not null,
   created_at       timestamp(3) with time zone not null,
   sent_at          timestamp(3) with time zone
@@ -252,7 +255,7 @@ create table message_attempt (
   number     integer not null,
   at         timestamp(3) with time zone not null,
   outcome    varchar(20) not null,
-  answer     varchar(500),
+  answer     varchar(4000),
   primary key (message_id, number)
 );
 

@@ -68,6 +68,11 @@ public class FileService {
                         .toList();
     }
 
+    /** How many of some files are gone. */
+    public int lost(List<UUID> wanted) {
+        return wanted.isEmpty() ? 0 : wanted.size() - names(wanted).size();
+    }
+
     /** Adds a file; refused when it is empty, too large, or of a kind that runs when it is opened. */
     @Transactional
     public KeptFile add(String name, byte[] content, Colleague by) {

@@ -147,9 +147,8 @@ class DeskController {
                 : new Proof(
                         proof.person(),
                         proof.catalogue(),
-                        proof.source(),
                         proof.program(),
-                        proof.merged(),
+                        proof.subject(),
                         proof.notes().stream()
                                 .filter(note -> note.part() == MessagePart.BODY)
                                 .toList());

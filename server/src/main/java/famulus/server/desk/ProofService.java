@@ -85,18 +85,22 @@ public class ProofService {
     /**
      * A message merged for a person.
      *
-     * @param source the texts as written, with the design of a letter or designed message
      * @param program the parsed texts
-     * @param merged what the person would read
+     * @param subject what the proofreader read: the texts as written and as merged
      * @param notes what the proofreader says, in the order of the message
      */
     public record Proof(
-            Person person,
-            FieldCatalogue catalogue,
-            MessageSource source,
-            MessageProgram program,
-            MergedMessage merged,
-            List<Note> notes) {}
+            Person person, FieldCatalogue catalogue, MessageProgram program, ProofSubject subject, List<Note> notes) {
+        /** The texts as written, with the design of a letter or designed message. */
+        public MessageSource source() {
+            return subject.source();
+        }
+
+        /** What the person would read. */
+        public MergedMessage merged() {
+            return subject.merged();
+        }
+    }
 
     /**
      * Merges a message.
@@ -184,9 +188,9 @@ public class ProofService {
                     values(given.chosen(), about, catalogue),
                     answers(given.answers())));
             MergedMessage merged = program.merge(merger, person.context());
-            List<Note> notes = proofreader.read(new ProofSubject(
-                    source, problems, merged, person.name(), path -> label(catalogue, path, about), given.sending()));
-            return new Proof(person, catalogue, source, program, merged, notes);
+            ProofSubject subject = new ProofSubject(
+                    source, problems, merged, person.name(), path -> label(catalogue, path, about), given.sending());
+            return new Proof(person, catalogue, program, subject, proofreader.read(subject));
         }
     }
 

@@ -30,6 +30,7 @@ public class TemplateService {
     private final TemplateUses uses;
     private final KeptTextService texts;
     private final HouseStyleService styles;
+    private final ReadyCheck sendable;
     private final Ids ids;
     private final Clock clock;
     private final Events events;
@@ -42,6 +43,7 @@ public class TemplateService {
             TemplateUses uses,
             KeptTextService texts,
             HouseStyleService styles,
+            ReadyCheck sendable,
             Ids ids,
             Clock clock,
             Events events) {
@@ -52,6 +54,7 @@ public class TemplateService {
         this.uses = uses;
         this.texts = texts;
         this.styles = styles;
+        this.sendable = sendable;
         this.ids = ids;
         this.clock = clock;
         this.events = events;
@@ -182,9 +185,16 @@ public class TemplateService {
         mapper.keepVersion(id, version, reason.name(), clock.instant());
     }
 
-    /** Puts a template in place with its own identifier, ready for everybody; for the demo's data. */
+    /**
+     * Puts a template in place with its own identifier, and marks it ready for everybody where nothing stops it; for the
+     * demo's data.
+     */
     public void keep(UUID id, Draft draft, UUID owner, Instant at) {
-        mapper.insert(template(id, draft.kind(), draft, 1, owner, at));
+        Template kept = template(id, draft.kind(), draft, 1, owner, at);
+        mapper.insert(kept);
+        if (!sendable.stops(kept).isEmpty()) {
+            return;
+        }
         mapper.keepVersion(id, 1, TemplateVersionService.Reason.READY.name(), at);
         mapper.ready(id, 1);
     }

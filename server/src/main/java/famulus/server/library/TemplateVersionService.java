@@ -26,6 +26,7 @@ public class TemplateVersionService {
     private final DraftReader drafts;
     private final StyleTexts inStyle;
     private final KeptTextService texts;
+    private final ReadyCheck sendable;
     private final Events events;
     private final Clock clock;
 
@@ -35,8 +36,10 @@ public class TemplateVersionService {
             DraftReader drafts,
             StyleTexts inStyle,
             KeptTextService texts,
+            ReadyCheck sendable,
             Events events,
             Clock clock) {
+        this.sendable = sendable;
         this.texts = texts;
         this.mapper = mapper;
         this.drafts = drafts;
@@ -101,6 +104,7 @@ public class TemplateVersionService {
         if (now.version() != version) {
             throw Refusal.changedMeanwhile(now.changedBy() + " changed this template meanwhile.");
         }
+        sendable.mustBeSendable(now);
         mapper.keepVersion(id, version, Reason.READY.name(), clock.instant());
         mapper.reason(id, version, Reason.READY.name());
         mapper.ready(id, version);

@@ -41,7 +41,7 @@ final class People {
               select x.id from document x where x.deal_id = d.id order by x.state_on desc, x.name, x.id limit 1)
             """;
     private static final String WRITTEN =
-            "from outgoing_message m where m.person_id = p.id and m.state <> 'REFUSED' and not m.test";
+            "from outgoing_message m where m.person_id = p.id and m.state not in ('REFUSED', 'CANCELLED') and not m.test";
     private static final String READ =
             "from delivery_event e where e.person_id = p.id and not e.by_machine and e.kind = ";
     private static final String HEARD = "from history_entry h where h.record_id = p.id and h.kind = ";

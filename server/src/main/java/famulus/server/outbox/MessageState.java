@@ -8,6 +8,10 @@ public enum MessageState {
     SENDING,
     /** Taken by the mail server. */
     SENT,
+    /** Handed over, and no answer came: it may have been taken or not. It is not sent again by itself. */
+    NOT_SURE,
     /** Turned away for good. */
-    REFUSED
+    REFUSED,
+    /** Taken back by somebody before it went. */
+    CANCELLED
 }

@@ -1,5 +1,6 @@
 package famulus.server.outbox;
 
+import famulus.core.message.MessagePart;
 import famulus.server.outbox.DeliveryService.DeliveryEvent;
 import famulus.server.outbox.OutboxMapper.OutboxRow;
 import famulus.server.outbox.OutboxService.Run;
@@ -29,8 +30,15 @@ class OutboxController {
     private final TestService tests;
     private final TestListService testList;
     private final DeliveryService deliveries;
+    private final OutboxHands hands;
 
-    OutboxController(OutboxService outbox, TestService tests, TestListService testList, DeliveryService deliveries) {
+    OutboxController(
+            OutboxService outbox,
+            TestService tests,
+            TestListService testList,
+            DeliveryService deliveries,
+            OutboxHands hands) {
+        this.hands = hands;
         this.testList = testList;
         this.deliveries = deliveries;
         this.tests = tests;
@@ -69,7 +77,11 @@ class OutboxController {
             @Schema(nullable = true) Instant sentAt,
             boolean test) {}
 
-    record Outbox(int waiting, List<OutboxLine> lines) {}
+    /**
+     * @param waiting how many wait or are being sent
+     * @param notSure of how many nobody can be sure whether they went
+     */
+    record Outbox(int waiting, int notSure, List<OutboxLine> lines) {}
 
     /** A message as it was sent. */
     record SentMessage(
@@ -93,24 +105,50 @@ class OutboxController {
 
     @PostMapping("/api/messages")
     Taken send(Colleague asking, @RequestBody MessageToSend message) {
+        return new Taken(outbox.send(read(message), asking));
+    }
+
+    /**
+     * Something that stops a message.
+     *
+     * @param part which text it is about
+     * @param start where it stands: in a text whose words may be changed, among these; else in the template's
+     * @param block the block it is about; empty for words
+     */
+    record Stop(String code, String title, String remedy, MessagePart part, int start, int end, String block) {}
+
+    /** What stops a message as it is, before anybody tries to send it. */
+    @PostMapping("/api/messages/stops")
+    List<Stop> stops(Colleague asking, @RequestBody MessageToSend message) {
+        return outbox.stops(read(message), asking).stream()
+                .map(note -> new Stop(
+                        note.code(),
+                        note.title(),
+                        note.remedy(),
+                        note.part(),
+                        note.span().start(),
+                        note.span().end(),
+                        note.block()))
+                .toList();
+    }
+
+    private static ToSend read(MessageToSend message) {
         if (message.subject() == null || message.body() == null || message.kind() == null) {
             throw Refusal.because("unreadable", "This message can't be read.");
         }
-        return new Taken(outbox.send(
-                new ToSend(
-                        message.id(),
-                        message.template(),
-                        message.kind(),
-                        message.person(),
-                        message.deal(),
-                        message.address(),
-                        message.sender(),
-                        message.after(),
-                        message.chosen(),
-                        message.answers(),
-                        message.subject(),
-                        message.body()),
-                asking));
+        return new ToSend(
+                message.id(),
+                message.template(),
+                message.kind(),
+                message.person(),
+                message.deal(),
+                message.address(),
+                message.sender(),
+                message.after(),
+                message.chosen(),
+                message.answers(),
+                message.subject(),
+                message.body());
     }
 
     /**
@@ -176,6 +214,7 @@ class OutboxController {
     Outbox outbox(Colleague asking) {
         return new Outbox(
                 outbox.countWaiting(),
+                outbox.countNotSure(),
                 outbox.newest().stream().map(OutboxController::line).toList());
     }
 
@@ -197,12 +236,24 @@ class OutboxController {
 
     @PostMapping("/api/outbox/{id}/try-now")
     void tryNow(Colleague asking, @PathVariable UUID id) {
-        outbox.tryNow(id);
+        hands.tryNow(id, asking);
+    }
+
+    /** Sends a message once more of which nobody can be sure. */
+    @PostMapping("/api/outbox/{id}/send-again")
+    void sendAgain(Colleague asking, @PathVariable UUID id) {
+        hands.sendAgain(id, asking);
+    }
+
+    /** Settles that a message of which nobody could be sure has arrived. */
+    @PostMapping("/api/outbox/{id}/arrived")
+    void arrived(Colleague asking, @PathVariable UUID id) {
+        hands.arrived(id, asking);
     }
 
     @DeleteMapping("/api/outbox/{id}")
-    void discard(Colleague asking, @PathVariable UUID id) {
-        outbox.discard(id, asking);
+    void cancel(Colleague asking, @PathVariable UUID id) {
+        hands.cancel(id, asking);
     }
 
     private static OutboxLine line(OutboxRow row) {

@@ -45,28 +45,126 @@ interface OutboxMapper {
     @Select("select * from outgoing_message where id = #{id}")
     Optional<OutgoingMessage> byId(UUID id);
 
+    /**
+     * How often a message was tried.
+     *
+     * @param attempts all of them
+     * @param tries those that count, less what was asked for by hand
+     */
+    record Tried(UUID id, UUID personId, MessageState state, int attempts, int tries) {}
+
+    @Select("select id, person_id, state, attempts, tries from outgoing_message where id = #{id}")
+    Optional<Tried> tried(UUID id);
+
+    /** Whose a message is: who wrote it, and who it goes out as. */
+    record Holder(UUID id, UUID writtenBy, UUID senderId, MessageState state) {}
+
+    @Select("select id, written_by, sender_id, state from outgoing_message where id = #{id}")
+    Optional<Holder> holder(UUID id);
+
     /** Takes a message for sending; 0 when it is not waiting any more. */
     @Update(
             """
             update outgoing_message
-            set maybe_repeated = case when state = 'SENDING' then true else maybe_repeated end,
-                state = 'SENDING', attempts = attempts + 1
-            where id = #{id} and state in ('WAITING', 'SENDING')
+            set state = 'SENDING', attempts = attempts + 1,
+                tries = tries + case when by_hand then 0 else 1 end, by_hand = false
+            where id = #{id} and state = 'WAITING'
             """)
     int take(UUID id);
 
+    /** Writes down how an attempt ended; 0 when the message has gone another way since. */
     @Update(
             """
             update outgoing_message
             set state = #{state}, last_answer = #{answer}, next_attempt_at = #{next}, sent_at = #{sentAt}
-            where id = #{id}
+            where id = #{id} and attempts = #{attempt} and state in ('SENDING', 'NOT_SURE')
             """)
-    void ended(
+    int ended(
             @Param("id") UUID id,
+            @Param("attempt") int attempt,
             @Param("state") MessageState state,
             @Param("answer") String answer,
             @Param("next") Instant next,
             @Param("sentAt") Instant sentAt);
+
+    /** Has a waiting message tried at once, without counting that as a try; 0 when it does not wait. */
+    @Update(
+            """
+            update outgoing_message set by_hand = true, next_attempt_at = #{now}
+            where id = #{id} and state = 'WAITING'
+            """)
+    int hurry(@Param("id") UUID id, @Param("now") Instant now);
+
+    /** Has a message that may have gone sent once more; 0 when nobody doubts what became of it. */
+    @Update(
+            """
+            update outgoing_message
+            set state = 'WAITING', by_hand = true, maybe_repeated = true, next_attempt_at = #{now}
+            where id = #{id} and state = 'NOT_SURE'
+            """)
+    int again(@Param("id") UUID id, @Param("now") Instant now);
+
+    /** Settles that a message that may have gone has arrived; 0 when nobody doubts what became of it. */
+    @Update(
+            """
+            update outgoing_message
+            set state = 'SENT',
+                sent_at = (select max(a.at) from message_attempt a where a.message_id = #{id})
+            where id = #{id} and state = 'NOT_SURE'
+            """)
+    int arrived(UUID id);
+
+    @Select("select id from outgoing_message where state = 'SENDING'")
+    List<UUID> inHand();
+
+    /** Gives free what a process that has ended had taken from the scheduler's table. */
+    @Update(
+            """
+            update scheduled_tasks set picked = false, picked_by = null, last_heartbeat = null
+            where task_name = #{task} and picked
+            """)
+    int release(String task);
+
+    /** Waiting messages that are due later than a moment, as after a clock was set back; the first of many. */
+    @Select(
+            """
+            select id, person_id, state, attempts, tries from outgoing_message
+            where state = 'WAITING' and next_attempt_at > #{moment}
+            order by next_attempt_at desc
+            limit 500
+            """)
+    List<Tried> dueAfter(Instant moment);
+
+    /** Has a message wait no longer than until a moment; 0 when it does not. */
+    @Update(
+            """
+            update outgoing_message set next_attempt_at = #{at}
+            where id = #{id} and state = 'WAITING' and next_attempt_at > #{at}
+            """)
+    int due(@Param("id") UUID id, @Param("at") Instant at);
+
+    /** Waiting messages that the scheduler knows nothing of. */
+    @Select(
+            """
+            select m.id from outgoing_message m
+            where m.state = 'WAITING' and not exists (
+              select 1 from scheduled_tasks s where s.task_name = #{task} and s.task_instance = cast(m.id as varchar(36)))
+            limit 500
+            """)
+    List<UUID> unlined(String task);
+
+    /** Puts right what was written down of an attempt; 0 when nothing was. */
+    @Update(
+            """
+            update message_attempt set at = #{at}, outcome = #{outcome}, answer = #{answer}
+            where message_id = #{id} and number = #{number}
+            """)
+    int amend(
+            @Param("id") UUID id,
+            @Param("number") int number,
+            @Param("at") Instant at,
+            @Param("outcome") String outcome,
+            @Param("answer") String answer);
 
     @Insert(
             """
@@ -86,7 +184,7 @@ interface OutboxMapper {
                    m.attempts, m.next_attempt_at, m.last_answer, m.created_at, m.sent_at, m.test
             from outgoing_message m
             join colleague c on c.id = m.sender_id
-            order by case when m.state in ('WAITING', 'SENDING', 'REFUSED') then 0 else 1 end,
+            order by case when m.state in ('WAITING', 'SENDING', 'NOT_SURE', 'REFUSED') then 0 else 1 end,
                      m.created_at desc, m.id
             limit #{most}
             """)
@@ -98,9 +196,14 @@ interface OutboxMapper {
     @Select("select count(*) from outgoing_message where state in ('WAITING', 'SENDING')")
     int countWaiting();
 
-    @Update("delete from outgoing_message where id = #{id} and state in ('WAITING', 'REFUSED')")
-    int discard(UUID id);
+    @Select("select count(*) from outgoing_message where state = 'NOT_SURE'")
+    int countNotSure();
 
-    @Update("delete from message_attempt where message_id = #{id}")
-    void discardAttempts(UUID id);
+    /** Takes a message back that has not gone; its row stays, so that its identifier can't send again. */
+    @Update(
+            """
+            update outgoing_message set state = 'CANCELLED', next_attempt_at = null
+            where id = #{id} and state in ('WAITING', 'REFUSED')
+            """)
+    int cancel(UUID id);
 }

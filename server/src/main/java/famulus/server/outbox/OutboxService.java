@@ -1,5 +1,8 @@
 package famulus.server.outbox;
 
+import famulus.core.departure.Leaving;
+import famulus.core.departure.Stretch;
+import famulus.core.departure.TypedWords;
 import famulus.core.field.Path;
 import famulus.core.merge.Merged;
 import famulus.core.merge.Origin;
@@ -13,6 +16,7 @@ import famulus.server.cupboard.FileService;
 import famulus.server.cupboard.FileService.FileContent;
 import famulus.server.cupboard.PictureService;
 import famulus.server.cupboard.PictureService.PictureContent;
+import famulus.server.desk.DepartureService;
 import famulus.server.desk.MessageDraftService;
 import famulus.server.desk.MessageDraftService.MessageDraft;
 import famulus.server.desk.ProofService.Given;
@@ -30,12 +34,12 @@ import famulus.server.outbox.OutboxMapper.OutboxRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.FamulusProperties;
 import famulus.server.platform.Refusal;
+import famulus.server.platform.RepeatedRequests;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PersonAddress;
 import famulus.server.team.Colleague;
-import famulus.server.team.Role;
 import famulus.server.team.TeamService;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -47,7 +51,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Takes messages to be sent, keeps them whole and shows what became of them. */
@@ -71,6 +74,8 @@ public class OutboxService {
     private final Events events;
     private final Clock clock;
     private final JsonMapper json;
+    private final RepeatedRequests once;
+    private final DepartureService departures;
 
     OutboxService(
             OutboxMapper mapper,
@@ -85,7 +90,11 @@ public class OutboxService {
             DeliveryService deliveries,
             Events events,
             Clock clock,
-            JsonMapper json) {
+            JsonMapper json,
+            RepeatedRequests once,
+            DepartureService departures) {
+        this.departures = departures;
+        this.once = once;
         this.mapper = mapper;
         this.renderings = renderings;
         this.pictures = pictures;
@@ -135,12 +144,18 @@ public class OutboxService {
             List<Run> subject,
             List<Run> body) {}
 
-    /** Keeps a message and puts it in line, in one transaction; refused when it has a gap or can't be addressed. */
-    @Transactional
+    /**
+     * Keeps a message and puts it in line, in one transaction; refused when it has a gap or can't be addressed. Asked
+     * several times under one identifier, at once or later, it answers the same and sends once.
+     */
     public UUID send(ToSend message, Colleague asking) {
         if (message.id() == null) {
             throw Refusal.field("id", "A message needs an identifier.");
         }
+        return once.inOne(() -> take(message, asking));
+    }
+
+    private UUID take(ToSend message, Colleague asking) {
         Optional<OutgoingMessage> before = mapper.byId(message.id());
         if (before.isPresent()) {
             if (!before.get().writtenBy().equals(asking.id())) {
@@ -148,9 +163,7 @@ public class OutboxService {
             }
             return message.id();
         }
-        For to = new For(message.kind(), message.person(), message.deal());
-        MessageDraft draft = drafts.begin(
-                message.template(), to, message.sender(), new Given(message.chosen(), message.answers(), true), asking);
+        MessageDraft draft = begin(message, asking);
         Optional<Rendering> rendering = renderings.mail(draft.proof());
         String subject = text(message.subject()).strip();
         // A letter or designed message leaves as it is merged here; only of a plain one the words may be changed.
@@ -231,28 +244,7 @@ public class OutboxService {
     }
 
     private void check(ToSend message, MessageDraft draft, String subject, String body) {
-        boolean designed = draft.proof().source().layout().isPresent();
-        boolean open = message.subject().stream().anyMatch(Run::gap)
-                || (designed
-                        ? !draft.proof().merged().body().complete()
-                        : message.body().stream().anyMatch(Run::gap));
-        boolean broken = leftBroken(draft.proof().merged().body(), body)
-                || leftBroken(draft.proof().merged().subject(), subject);
-        if (open || broken) {
-            throw Refusal.because("gap", "Something is missing still. Fill the marked places, then send.");
-        }
-        draft.proof().notes().stream()
-                .filter(note -> note.stops() && (designed ? !note.block().isEmpty() : stillFiller(note, draft, body)))
-                .findFirst()
-                .ifPresent(note -> {
-                    throw Refusal.because(note.code(), note.title() + ". " + note.remedy());
-                });
-        if (subject.isEmpty()) {
-            throw Refusal.field("subject", "There is no subject. Say in a line what it is about.");
-        }
-        if (body.isEmpty()) {
-            throw Refusal.field("body", "There is no text yet.");
-        }
+        departures.mustBeFreeToLeave(Leaving.SEND, draft, typed(message, draft));
         PlainLine.refusal(subject, LONGEST_SUBJECT, true).ifPresent(sentence -> {
             throw Refusal.field("subject", sentence);
         });
@@ -261,18 +253,30 @@ public class OutboxService {
         });
     }
 
-    /** Whether words that were to be replaced still stand in what is sent, however it was changed by hand. */
-    private static boolean stillFiller(Note note, MessageDraft draft, String body) {
-        String text = draft.proof().source().text(note.part());
-        return note.code().equals("filler")
-                && note.part() == MessagePart.BODY
-                && body.contains(text.substring(note.span().start(), note.span().end()));
+    /** What stops a message as it is, with where; nothing when it may leave. */
+    List<Note> stops(ToSend message, Colleague asking) {
+        MessageDraft draft = begin(message, asking);
+        return departures.stops(Leaving.SEND, draft, typed(message, draft));
     }
 
-    private static boolean leftBroken(Merged merged, String text) {
-        return merged.pieces().stream()
-                .anyMatch(piece -> piece.origin() == Origin.BROKEN
-                        && text.contains(piece.text().strip()));
+    private MessageDraft begin(ToSend message, Colleague asking) {
+        For to = new For(message.kind(), message.person(), message.deal());
+        Given given = new Given(message.chosen(), message.answers(), true);
+        return drafts.begin(message.template(), to, message.sender(), given, asking);
+    }
+
+    /** The texts whose words may be changed: of a letter or designed message its subject, of a plain one both. */
+    private static List<TypedWords> typed(ToSend message, MessageDraft draft) {
+        TypedWords subject = new TypedWords(MessagePart.SUBJECT, stretches(message.subject()));
+        return draft.proof().source().layout().isPresent()
+                ? List.of(subject)
+                : List.of(subject, new TypedWords(MessagePart.BODY, stretches(message.body())));
+    }
+
+    private static List<Stretch> stretches(List<Run> runs) {
+        return runs.stream()
+                .map(run -> new Stretch(run.text(), run.written(), run.gap()))
+                .toList();
     }
 
     /** What leaves: what is rendered, or the words, with the files of the template. */
@@ -382,6 +386,11 @@ public class OutboxService {
         return mapper.countWaiting();
     }
 
+    /** Of how many nobody can be sure whether they went. */
+    int countNotSure() {
+        return mapper.countNotSure();
+    }
+
     /** One message; refused when it is not there. */
     OutgoingMessage get(UUID id) {
         return mapper.byId(id).orElseThrow(() -> Refusal.missing("This message"));
@@ -390,35 +399,6 @@ public class OutboxService {
     /** Where each stretch of a message came from. */
     List<KeptPiece> pieces(OutgoingMessage message) {
         return List.of(json.readValue(message.pieces(), KeptPiece[].class));
-    }
-
-    /** Has everything that waits tried at once, as when a mail server is back. */
-    public void tryAllNow() {
-        mapper.waiting().forEach(worker::hurry);
-    }
-
-    /** Has one message tried at once. */
-    void tryNow(UUID id) {
-        get(id);
-        worker.hurry(id);
-    }
-
-    /** Takes a message that has not gone out of the outbox; only who wrote it or an administrator may. */
-    @Transactional
-    void discard(UUID id, Colleague asking) {
-        OutgoingMessage message = get(id);
-        if (!message.writtenBy().equals(asking.id())) {
-            asking.mustBe("Only who wrote it or an administrator can discard it.", Role.ADMINISTRATOR);
-        }
-        if (message.state() != MessageState.WAITING && message.state() != MessageState.REFUSED) {
-            throw Refusal.because("gone", "This message is gone already.");
-        }
-        mapper.discardAttempts(id);
-        if (mapper.discard(id) == 0) {
-            throw Refusal.because("gone", "This message is gone already.");
-        }
-        worker.drop(id);
-        events.tell("outbox", id.toString());
     }
 
     /** Puts a message in place that went out long ago; for the demo's data. */

@@ -5,16 +5,28 @@ import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.TaskInstanceId;
 import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import famulus.server.outbox.OutboxMapper.Tried;
 import famulus.server.outbox.Postman.Answer;
 import famulus.server.outbox.Postman.Outcome;
+import famulus.server.platform.DiskSpace;
 import famulus.server.platform.Events;
+import famulus.server.platform.FamulusProperties;
+import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import javax.sql.DataSource;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
@@ -25,12 +37,16 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Sends what waits. Each message has one entry in the scheduler's table, written with it in one transaction, so that a
- * message is sent whatever happens after: when the process dies, another run finds the entry and takes it up again. A
- * message that was being handed over just then may go twice; it keeps its identifier and is marked.
+ * message is sent whatever happens after: when the process dies, the next one finds the entry and takes it up. A message
+ * that was in the mail server's hands just then is not repeated: nobody can know whether it went, and it says so.
  */
 @Component
 class OutboxWorker {
+    private static final Logger LOG = LoggerFactory.getLogger(OutboxWorker.class);
     private static final String TASK = "send-message";
+    /** So many messages are handed over at the same time, each over a connection of its own. */
+    static final int AT_ONCE = 3;
+
     private static final List<Duration> PAUSES = List.of(
             Duration.ofMinutes(1),
             Duration.ofMinutes(5),
@@ -40,49 +56,96 @@ class OutboxWorker {
             Duration.ofHours(6),
             Duration.ofHours(12),
             Duration.ofHours(24));
+    private static final Duration LONGEST_STOP = Duration.ofSeconds(10);
+    private static final Duration MENDING = Duration.ofSeconds(30);
+    /** For what could not be written down: the answer is known and kept until it can be. */
+    private static final Duration WRITING_AGAIN = Duration.ofSeconds(10);
 
     private final OutboxMapper mapper;
     private final Postman postman;
     private final Clock clock;
     private final Events events;
+    private final DiskSpace disk;
     private final TransactionTemplate transactions;
     private final CustomTask<Void> task;
     private final Scheduler scheduler;
+    private final boolean soleOwner;
+    private final Semaphore inHand = new Semaphore(AT_ONCE);
+    private final Map<UUID, Answer> unwritten = new ConcurrentHashMap<>();
+    private final ScheduledExecutorService mending = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().daemon().name("outbox-mending").factory());
 
     OutboxWorker(
             OutboxMapper mapper,
             Postman postman,
             Clock clock,
             Events events,
+            DiskSpace disk,
+            FamulusProperties properties,
             TransactionTemplate transactions,
             DataSource dataSource) {
         this.mapper = mapper;
         this.postman = postman;
         this.clock = clock;
         this.events = events;
+        this.disk = disk;
+        // A database in a file is open in one process at a time; one in memory may serve several applications.
+        this.soleOwner = !properties.inMemory();
         this.transactions = transactions;
         this.task = Tasks.custom(TASK, Void.class).execute((instance, context) -> run(instance.getId()));
         this.scheduler = Scheduler.create(new TransactionAwareDataSourceProxy(dataSource), task)
-                .threads(2)
+                .threads(AT_ONCE)
                 .pollingInterval(Duration.ofSeconds(1))
                 .heartbeatInterval(Duration.ofSeconds(10))
+                .shutdownMaxWait(LONGEST_STOP)
                 .clock(clock::instant)
                 .build();
     }
 
     @EventListener(ApplicationReadyEvent.class)
     void start() {
+        if (soleOwner) {
+            takeUp();
+        }
         scheduler.start();
+        mending.scheduleWithFixedDelay(this::mend, 1, MENDING.toSeconds(), TimeUnit.SECONDS);
     }
 
-    @jakarta.annotation.PreDestroy
+    /** Whatever is in a hand now was in the hands of a process that has ended. */
+    void takeUp() {
+        mapper.inHand().forEach(this::lost);
+        transactions.executeWithoutResult(status -> mapper.release(TASK));
+    }
+
+    @PreDestroy
     void stop() {
+        mending.shutdownNow();
         scheduler.stop();
+        // Those that still wait for an answer end as what is known of them, while there is a database to write it to.
+        postman.close();
+        boolean written = true;
+        try {
+            written = inHand.tryAcquire(AT_ONCE, LONGEST_STOP.toSeconds(), TimeUnit.SECONDS);
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+        }
+        if (!written) {
+            LOG.warn("Stopped before the mail server had answered for every message.");
+        }
     }
 
     /** Puts a message in line within the running transaction; it is looked at as soon as that has ended well. */
     void line(UUID message) {
         scheduler.schedule(task.instance(message.toString()), clock.instant());
+        look();
+    }
+
+    /** Has the line looked at now, or once the running transaction has ended well. */
+    private void look() {
+        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+            scheduler.triggerCheckForDueExecutions();
+            return;
+        }
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
@@ -91,21 +154,48 @@ class OutboxWorker {
         });
     }
 
-    /** Has a waiting message tried at once, rather than at the end of its pause. */
-    void hurry(UUID message) {
+    /** Has the entry of a waiting message due at a moment, whatever it said before. */
+    void due(UUID message, Instant at) {
         TaskInstanceId instance = TaskInstanceId.of(TASK, message.toString());
         scheduler
                 .getScheduledExecution(instance)
-                .filter(execution -> !execution.isPicked())
-                .ifPresent(execution -> scheduler.reschedule(instance, clock.instant()));
-        scheduler.triggerCheckForDueExecutions();
+                .ifPresentOrElse(
+                        execution -> {
+                            if (!execution.isPicked()) {
+                                scheduler.reschedule(instance, at);
+                            }
+                        },
+                        () -> scheduler.schedule(task.instance(message.toString()), at));
+        look();
     }
 
     /** Takes a message out of the line. */
     void drop(UUID message) {
         TaskInstanceId instance = TaskInstanceId.of(TASK, message.toString());
-        if (scheduler.getScheduledExecution(instance).isPresent()) {
-            scheduler.cancel(instance);
+        scheduler
+                .getScheduledExecution(instance)
+                .filter(execution -> !execution.isPicked())
+                .ifPresent(execution -> scheduler.cancel(instance));
+    }
+
+    /**
+     * Puts right what the line should never have come to: pauses that a clock set back has made longer than they are, and
+     * messages without an entry.
+     */
+    void mend() {
+        try {
+            transactions.executeWithoutResult(status -> {
+                Instant now = clock.instant();
+                for (Tried one : mapper.dueAfter(now)) {
+                    Instant latest = one.tries() == 0 ? now : now.plus(pause(one.tries()));
+                    if (mapper.due(one.id(), latest) > 0) {
+                        due(one.id(), latest);
+                    }
+                }
+                mapper.unlined(TASK).forEach(one -> due(one, now));
+            });
+        } catch (RuntimeException failed) {
+            LOG.error("The outbox could not be looked through", failed);
         }
     }
 
@@ -117,32 +207,99 @@ class OutboxWorker {
 
     /** Tries once; returns when to try again, if at all. */
     Optional<Instant> send(UUID id) {
-        Integer taken = transactions.execute(status -> mapper.take(id));
-        if (taken == null || taken == 0) {
-            return Optional.empty();
+        inHand.acquireUninterruptibly();
+        try {
+            Answer known = unwritten.get(id);
+            if (known != null) {
+                return settle(id, known);
+            }
+            if (!disk.hasRoom()) {
+                // What becomes of it could not be written down, so it is not begun.
+                return Optional.of(clock.instant().plus(WRITING_AGAIN));
+            }
+            Integer taken = transactions.execute(status -> mapper.take(id));
+            if (taken == null || taken == 0) {
+                lost(id);
+                return Optional.empty();
+            }
+            return settle(id, hand(id));
+        } finally {
+            inHand.release();
         }
-        OutgoingMessage message = mapper.byId(id).orElseThrow();
-        Answer answer = postman.hand(message.source(), message.fromAddress(), message.toAddress());
-        Optional<Instant> next = transactions.execute(status -> keep(message, answer));
-        events.tell("outbox", id.toString());
-        events.tell("record", message.personId().toString());
-        return next == null ? Optional.empty() : next;
     }
 
-    private Optional<Instant> keep(OutgoingMessage message, Answer answer) {
+    /** Hands over; whatever fails before is an attempt too, and is said. */
+    private Answer hand(UUID id) {
+        try {
+            OutgoingMessage message = mapper.byId(id).orElseThrow();
+            return postman.hand(message.source(), message.fromAddress(), message.toAddress());
+        } catch (RuntimeException | LinkageError failed) {
+            LOG.error("A message could not be handed over", failed);
+            return new Answer(Outcome.NOT_NOW, "Something went wrong on our side: " + failed);
+        }
+    }
+
+    private Optional<Instant> settle(UUID id, Answer answer) {
+        // Stopping interrupts whoever is at work; what the mail server said is written down all the same.
+        boolean interrupted = Thread.interrupted();
+        try {
+            Tried tried = mapper.tried(id).orElseThrow();
+            Optional<Instant> next = transactions.execute(status -> keep(tried, answer));
+            unwritten.remove(id);
+            events.tell("outbox", id.toString());
+            events.tell("record", tried.personId().toString());
+            return next == null ? Optional.empty() : next;
+        } catch (RuntimeException failed) {
+            LOG.error("What the mail server answered could not be written down yet", failed);
+            unwritten.put(id, answer);
+            return Optional.of(clock.instant().plus(WRITING_AGAIN));
+        } finally {
+            if (interrupted) {
+                Thread.currentThread().interrupt();
+            }
+        }
+    }
+
+    private Optional<Instant> keep(Tried tried, Answer answer) {
         Instant now = clock.instant();
-        boolean lastTry = message.attempts() > PAUSES.size();
-        mapper.attempt(message.id(), message.attempts(), now, answer.outcome().name(), answer.words());
-        if (answer.outcome() == Outcome.TAKEN) {
-            mapper.ended(message.id(), MessageState.SENT, "", null, now);
+        Optional<Instant> next = Optional.empty();
+        MessageState state =
+                switch (answer.outcome()) {
+                    case TAKEN -> MessageState.SENT;
+                    case NOT_SURE -> MessageState.NOT_SURE;
+                    case NEVER -> MessageState.REFUSED;
+                    case NOT_NOW -> tried.tries() > PAUSES.size() ? MessageState.REFUSED : MessageState.WAITING;
+                };
+        if (state == MessageState.WAITING) {
+            next = Optional.of(now.plus(pause(tried.tries())));
+        }
+        Instant sentAt = state == MessageState.SENT ? now : null;
+        if (mapper.ended(tried.id(), tried.attempts(), state, answer.words(), next.orElse(null), sentAt) == 0) {
             return Optional.empty();
         }
-        if (answer.outcome() == Outcome.NEVER || lastTry) {
-            mapper.ended(message.id(), MessageState.REFUSED, answer.words(), null, null);
-            return Optional.empty();
+        attempted(tried, now, answer);
+        return next;
+    }
+
+    private void attempted(Tried tried, Instant at, Answer answer) {
+        String outcome = answer.outcome().name();
+        if (mapper.amend(tried.id(), tried.attempts(), at, outcome, answer.words()) == 0) {
+            mapper.attempt(tried.id(), tried.attempts(), at, outcome, answer.words());
         }
-        Instant next = now.plus(PAUSES.get(message.attempts() - 1));
-        mapper.ended(message.id(), MessageState.WAITING, answer.words(), next, null);
-        return Optional.of(next);
+    }
+
+    private static Duration pause(int tries) {
+        return PAUSES.get(Math.clamp(tries - 1L, 0, PAUSES.size() - 1));
+    }
+
+    /** Writes down of a message that nobody has in hand any more that it may have gone. */
+    private void lost(UUID id) {
+        Answer answer = new Answer(
+                Outcome.NOT_SURE, "Famulus was stopped while this message was being handed over to the mail server.");
+        mapper.tried(id).filter(tried -> tried.state() == MessageState.SENDING).ifPresent(tried -> {
+            transactions.execute(status -> keep(tried, answer));
+            events.tell("outbox", id.toString());
+            events.tell("record", tried.personId().toString());
+        });
     }
 }

@@ -1,6 +1,7 @@
 package famulus.server.outbox;
 
-import famulus.core.proof.Note;
+import famulus.core.departure.Leaving;
+import famulus.server.desk.DepartureService;
 import famulus.server.desk.MessageDraftService;
 import famulus.server.desk.MessageDraftService.MessageDraft;
 import famulus.server.desk.RenderingService;
@@ -38,6 +39,7 @@ class TestService {
     private final OutboxWorker worker;
     private final OutboxService outbox;
     private final MessageDraftService drafts;
+    private final DepartureService departures;
     private final RenderingService renderings;
     private final TemplateService templates;
     private final TeamService team;
@@ -51,6 +53,7 @@ class TestService {
             OutboxWorker worker,
             OutboxService outbox,
             MessageDraftService drafts,
+            DepartureService departures,
             RenderingService renderings,
             TemplateService templates,
             TeamService team,
@@ -62,6 +65,7 @@ class TestService {
         this.worker = worker;
         this.outbox = outbox;
         this.drafts = drafts;
+        this.departures = departures;
         this.renderings = renderings;
         this.templates = templates;
         this.team = team;
@@ -88,9 +92,7 @@ class TestService {
         }
         List<Mailbox> inboxes = inboxes(to, list);
         MessageDraft draft = drafts.test(id, merged, asking);
-        draft.proof().notes().stream().filter(Note::stops).findFirst().ifPresent(note -> {
-            throw Refusal.because(note.code(), "It could not leave like this: " + note.title() + ". " + note.remedy());
-        });
+        departures.mustBeFreeToLeave(Leaving.TEST, draft, List.of());
         templates.keepVersion(id, version, Reason.TESTED);
         Words words = outbox.words(
                 draft,

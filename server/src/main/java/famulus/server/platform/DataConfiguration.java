@@ -14,17 +14,29 @@ class DataConfiguration {
     /** Each connection keeps the statements it has read; a proof takes a dozen, and reading one takes as long as doing it. */
     private static final String KEPT_STATEMENTS = ";QUERY_CACHE_SIZE=200";
 
+    /**
+     * A commit is in the file before it returns, so that a killed process loses nothing of it. A thread that is
+     * interrupted while it reads or writes does not close the file for all others ({@code retry:}). The application
+     * closes the database itself once everything that uses it has stopped: closed by H2's own shutdown hook, it would be
+     * gone while answers of the mail server are still to be written down. What was overwritten is given free after a
+     * second: kept for H2's usual 45, the file grows by gigabytes when a commit is written at once.
+     */
+    private static final String DURABLE = ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=1000";
+
     @Bean
-    DataSource dataSource(FamulusProperties properties) {
+    DataSource dataSource(FamulusProperties properties, Ending ending) {
         HikariConfig pool = new HikariConfig();
-        pool.setJdbcUrl((properties.data().equals("memory")
+        pool.setJdbcUrl((properties.inMemory()
                         ? "jdbc:h2:mem:" + Integer.toHexString(System.identityHashCode(pool)) + ";DB_CLOSE_DELAY=-1"
-                        : "jdbc:h2:file:"
-                                + Path.of(properties.data(), "famulus").toAbsolutePath())
+                        : "jdbc:h2:retry:"
+                                + Path.of(properties.data(), "famulus").toAbsolutePath() + DURABLE)
                 + KEPT_STATEMENTS);
         pool.setUsername("famulus");
         pool.setPassword("");
         pool.setMaximumPoolSize(CONNECTIONS);
+        if (!properties.inMemory()) {
+            pool.setExceptionOverride(new LostDatabase(ending::end));
+        }
         return new HikariDataSource(pool);
     }
 }

@@ -57,11 +57,19 @@ class ErrorAnswers {
             return problem(status, "unreadable", "This request can't be read.", Map.of());
         }
         LOG.error("A request failed", failure);
+        if (LostDatabase.is(failure)) {
+            return problem(HttpStatus.INSUFFICIENT_STORAGE, "disk", DiskSpace.FULL);
+        }
         return problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "failed",
                 "Something went wrong on our side. Nothing was changed; try again.",
                 Map.of());
+    }
+
+    /** A problem that is about no field. */
+    static ProblemDetail problem(HttpStatus status, String code, String sentence) {
+        return problem(status, code, sentence, Map.of());
     }
 
     private static ProblemDetail problem(HttpStatus status, String code, String sentence, Map<String, String> fields) {

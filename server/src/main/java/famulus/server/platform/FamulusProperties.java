@@ -22,4 +22,10 @@ public record FamulusProperties(
         Instant now,
         @DefaultValue("0") int practicePostPort,
         @DefaultValue("") String mailDomain,
-        @DefaultValue("") String publicAddress) {}
+        @DefaultValue("") String publicAddress) {
+
+    /** Whether the data are in memory, and go with the process. */
+    public boolean inMemory() {
+        return data.equals("memory");
+    }
+}

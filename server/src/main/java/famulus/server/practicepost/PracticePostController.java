@@ -1,6 +1,6 @@
 package famulus.server.practicepost;
 
-import famulus.server.outbox.OutboxService;
+import famulus.server.outbox.OutboxHands;
 import famulus.server.outbox.SourceText;
 import famulus.server.platform.Refusal;
 import famulus.server.practicepost.PracticePostMapper.Inbox;
@@ -28,9 +28,9 @@ class PracticePostController {
 
     private final PracticePost post;
     private final PracticePostMapper mapper;
-    private final OutboxService outbox;
+    private final OutboxHands outbox;
 
-    PracticePostController(PracticePost post, PracticePostMapper mapper, OutboxService outbox) {
+    PracticePostController(PracticePost post, PracticePostMapper mapper, OutboxHands outbox) {
         this.post = post;
         this.mapper = mapper;
         this.outbox = outbox;

@@ -47,7 +47,7 @@ public class HistoryService {
      * @param words a message's subject, or what was noted
      * @param person to whom, on pages that gather several people; may be empty
      * @param template what a message was written from; may be empty
-     * @param state of a message: WAITING, SENDING, SENT or REFUSED; else empty
+     * @param state of a message: WAITING, SENDING, SENT, NOT_SURE or REFUSED; else empty
      * @param openedAt when a message was opened last, as far as it is known; null when it is not
      * @param clicked the link of a message that was followed last; empty when none was
      * @param unsubscribed whether the message made its reader want no rounds

@@ -124,7 +124,11 @@ class VersionsTest extends ServerTest {
                                 + "\",\"description\":\"A hive\"}]}]}]}");
         JsonNode made = done("POST", "/api/templates", draft("Hives", whole), signe);
         UUID id = UUID.fromString(made.at("/template/id").asString(""));
-        ready(id, 1, signe);
+        // Not ready: what would stop everybody is not given to others. Gone on with after a while, it is kept all the
+        // same.
+        JsonNode refused = ready(id, 1, signe);
+        assertThat(refused.get("code").asString()).isIn("field-unknown", "picture-lost");
+        clock.forward(java.time.Duration.ofHours(2));
         change(id, 1, draft("Hives", design("Without all that")), signe);
         assertThat(done("DELETE", "/api/templates/" + frost, null, signe)).isEmpty();
 

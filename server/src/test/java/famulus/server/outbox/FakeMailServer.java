@@ -8,23 +8,48 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.atomic.AtomicInteger;
 
-/** A mail server that answers as it is told: takes messages, refuses them for now or for good, or hangs up. */
+/** A mail server that answers as it is told at every step: with words, by hanging up, or not at all. */
 final class FakeMailServer implements MailRoute, AutoCloseable {
+    /** What is done at a step in place of an answer. */
+    private static final String HANG_UP = "hang up";
+
+    private static final String RESET = "reset";
+    private static final String SAY_NOTHING = "say nothing";
+
     private final ServerSocket socket;
     private final BlockingQueue<String> taken = new LinkedBlockingQueue<>();
-    private volatile String answerToRecipient = "250 fine";
-    private volatile boolean hangUp;
+    private final AtomicInteger connections = new AtomicInteger();
+    private final Map<Step, String> answers = new ConcurrentHashMap<>();
+    private volatile boolean brokenRoute;
+
+    /** Where in a conversation. */
+    enum Step {
+        GREETING,
+        MAIL,
+        RECIPIENT,
+        DATA,
+        IN_THE_DATA,
+        DOT,
+        RESET,
+        QUIT
+    }
 
     FakeMailServer() throws IOException {
-        socket = new ServerSocket(0, 10, InetAddress.getLoopbackAddress());
+        socket = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
         Thread.ofVirtual().start(this::serve);
     }
 
     @Override
     public String host() {
+        if (brokenRoute) {
+            throw new IllegalStateException("There is no way to the post");
+        }
         return "127.0.0.1";
     }
 
@@ -33,12 +58,36 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
         return socket.getLocalPort();
     }
 
-    void answerToRecipient(String answer) {
-        answerToRecipient = answer;
+    /** Forgets all it was told and all it took. */
+    void behave() {
+        answers.clear();
+        taken.clear();
+        connections.set(0);
+        brokenRoute = false;
     }
 
-    void hangUp(boolean inTheMiddle) {
-        hangUp = inTheMiddle;
+    void answer(Step step, String words) {
+        answers.put(step, words);
+    }
+
+    /** Ends the connection at a step, in order (FIN) after what it has said before. */
+    void hangUp(Step step) {
+        answers.put(step, HANG_UP);
+    }
+
+    /** Breaks the connection at a step (RST). */
+    void reset(Step step) {
+        answers.put(step, RESET);
+    }
+
+    /** Stays silent at a step and keeps the connection. */
+    void sayNothing(Step step) {
+        answers.put(step, SAY_NOTHING);
+    }
+
+    /** Makes the way to the server fail before it is reached. */
+    void breakRoute() {
+        brokenRoute = true;
     }
 
     /** The messages taken so far, as they came over the line. */
@@ -46,39 +95,81 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
         return taken;
     }
 
+    int connections() {
+        return connections.get();
+    }
+
     private void serve() {
         while (!socket.isClosed()) {
-            try (Socket caller = socket.accept()) {
-                talk(caller);
-            } catch (IOException gone) {
-                // The caller hung up, or the test is over.
+            try {
+                Socket caller = socket.accept();
+                connections.incrementAndGet();
+                Thread.ofVirtual().start(() -> answer(caller));
+            } catch (IOException over) {
+                // The test is over.
             }
+        }
+    }
+
+    private void answer(Socket caller) {
+        try (caller) {
+            talk(caller);
+        } catch (IOException gone) {
+            // The caller hung up, or was hung up on.
         }
     }
 
     private void talk(Socket caller) throws IOException {
         BufferedReader in = new BufferedReader(new InputStreamReader(caller.getInputStream(), StandardCharsets.UTF_8));
-        say(caller, "220 ready");
+        say(caller, Step.GREETING, "220 ready");
         for (String line = in.readLine(); line != null; line = in.readLine()) {
-            if (line.startsWith("RCPT")) {
-                say(caller, answerToRecipient);
+            if (line.startsWith("MAIL")) {
+                say(caller, Step.MAIL, "250 fine");
+            } else if (line.startsWith("RCPT")) {
+                say(caller, Step.RECIPIENT, "250 fine");
             } else if (line.equals("DATA")) {
-                say(caller, "354 go on");
-                if (hangUp) {
-                    return;
+                String answer = answers.getOrDefault(Step.DATA, "354 go on");
+                say(caller, Step.DATA, "354 go on");
+                if (answer.startsWith("3")) {
+                    take(caller, in);
                 }
-                StringBuilder message = new StringBuilder();
-                for (String part = in.readLine(); !part.equals("."); part = in.readLine()) {
-                    message.append(part).append("\r\n");
-                }
-                taken.add(message.toString());
-                say(caller, "250 taken");
+            } else if (line.equals("RSET")) {
+                say(caller, Step.RESET, "250 fine");
             } else if (line.equals("QUIT")) {
-                say(caller, "221 bye");
+                say(caller, Step.QUIT, "221 bye");
                 return;
             } else {
                 say(caller, "250 fine");
             }
+        }
+    }
+
+    private void take(Socket caller, BufferedReader in) throws IOException {
+        if (answers.containsKey(Step.IN_THE_DATA)) {
+            in.readLine();
+            say(caller, Step.IN_THE_DATA, "");
+        }
+        StringBuilder message = new StringBuilder();
+        for (String part = in.readLine(); !part.equals("."); part = in.readLine()) {
+            message.append(part).append("\r\n");
+        }
+        if (answers.getOrDefault(Step.DOT, "250 taken").startsWith("2")) {
+            taken.add(message.toString());
+        }
+        say(caller, Step.DOT, "250 taken");
+    }
+
+    private void say(Socket caller, Step step, String usual) throws IOException {
+        String answer = answers.getOrDefault(step, usual);
+        switch (answer) {
+            case HANG_UP -> throw new IOException("Hung up as told");
+            case RESET -> {
+                // A connection that is closed without lingering is broken, not ended.
+                caller.setSoLinger(true, 0);
+                throw new IOException("Broken as told");
+            }
+            case SAY_NOTHING -> {}
+            default -> say(caller, answer);
         }
     }
 

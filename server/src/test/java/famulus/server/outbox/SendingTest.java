@@ -4,14 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import famulus.server.ServerTest;
+import famulus.server.outbox.FakeMailServer.Step;
 import famulus.server.team.Colleague;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -42,9 +48,7 @@ class SendingTest extends ServerTest {
 
     @BeforeEach
     void somebodyToWriteTo() throws Exception {
-        post.answerToRecipient("250 fine");
-        post.hangUp(false);
-        post.taken().clear();
+        post.behave();
         ines = contact("Ines", "Okafor", "ines@larkfield.example");
         template = template(
                 "CONTACT",
@@ -163,7 +167,7 @@ class SendingTest extends ServerTest {
 
     @Test
     void waitsAndTriesAgainWhenRefusedForNow() throws Exception {
-        post.answerToRecipient("451 come back later");
+        post.answer(Step.RECIPIENT, "451 come back later");
         UUID id = UUID.randomUUID();
         send(message(id), signe);
         await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
@@ -172,7 +176,7 @@ class SendingTest extends ServerTest {
         assertThat(line.get("lastAnswer").asString()).contains("come back later");
         assertThat(line.get("nextAttemptAt").asString()).isEqualTo("2026-05-04T09:01:00Z");
 
-        post.answerToRecipient("250 fine");
+        post.behave();
         clock.forward(Duration.ofMinutes(2));
         reaches(id, "SENT");
         assertThat(post.taken()).hasSize(1);
@@ -184,30 +188,200 @@ class SendingTest extends ServerTest {
 
     /** As a process leaves it that dies with a message in its hands. */
     @Test
-    void aMessageThatWasBeingHandedOverIsTakenUpAgainAndMarked() throws Exception {
-        post.answerToRecipient("451 come back later");
+    void aMessageThatWasBeingHandedOverIsNotRepeatedByItself() throws Exception {
+        UUID id = waiting();
+        sql.update("update outgoing_message set state = 'SENDING' where id = ?", id);
+        post.behave();
+
+        worker.takeUp();
+        worker.send(id);
+
+        assertThat(state(id)).isEqualTo("NOT_SURE");
+        assertThat(post.taken()).isEmpty();
+        assertThat(line(id).get("lastAnswer").asString()).startsWith("Famulus was stopped");
+        assertThat(done("POST", "/api/outbox/" + id + "/try-now", null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("not-waiting");
+    }
+
+    /** With a second application on one database, the scheduler finds out that the first has gone. */
+    @Test
+    void aMessageThatTheSchedulerGivesBackIsNotSureEither() throws Exception {
+        UUID id = waiting();
+        sql.update("update outgoing_message set state = 'SENDING' where id = ?", id);
+
+        assertThat(worker.send(id)).isEmpty();
+
+        assertThat(state(id)).isEqualTo("NOT_SURE");
+    }
+
+    @Test
+    void whatIsNotSureIsSentAgainWhenSomebodySaysSo() throws Exception {
+        post.hangUp(Step.DOT);
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        reaches(id, "NOT_SURE");
+        String before = sql.queryForObject("select message_id from outgoing_message where id = ?", String.class, id);
+        clock.forward(Duration.ofDays(2));
+        worker.mend();
+        assertThat(state(id)).isEqualTo("NOT_SURE");
+        post.behave();
+
+        assertThat(done("POST", "/api/outbox/" + id + "/send-again", null, dov)
+                        .get("code")
+                        .asString())
+                .isEqualTo("forbidden");
+        done("POST", "/api/outbox/" + id + "/send-again", null, signe);
+        reaches(id, "SENT");
+
+        assertThat(post.taken().remove()).contains("Message-ID: " + before);
+        JsonNode sent = done("GET", "/api/messages/" + id, null, signe);
+        assertThat(sent.get("maybeRepeated").asBoolean()).isTrue();
+        assertThat(done("POST", "/api/outbox/" + id + "/send-again", null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("not-waiting");
+    }
+
+    @Test
+    void whatIsNotSureIsSentWhenItIsKnownToHaveArrived() throws Exception {
+        post.hangUp(Step.DOT);
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        reaches(id, "NOT_SURE");
+
+        done("POST", "/api/outbox/" + id + "/arrived", null, signe);
+
+        assertThat(line(id).get("state").asString()).isEqualTo("SENT");
+        assertThat(line(id).get("sentAt").asString()).isEqualTo("2026-05-04T09:00:00Z");
+        assertThat(done("POST", "/api/outbox/" + id + "/arrived", null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("not-waiting");
+    }
+
+    /** A message that was refused for now and waits for its next try. */
+    private UUID waiting() throws Exception {
+        post.answer(Step.RECIPIENT, "451 come back later");
         UUID id = UUID.randomUUID();
         send(message(id), signe);
         await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
-        String before = sql.queryForObject("select message_id from outgoing_message where id = ?", String.class, id);
-        sql.update("update outgoing_message set state = 'SENDING' where id = ?", id);
+        return id;
+    }
 
-        post.answerToRecipient("250 fine");
+    private JsonNode line(UUID id) throws Exception {
+        return done("GET", "/api/outbox", null, signe)
+                .get("lines")
+                .valueStream()
+                .filter(one -> one.get("id").asString().equals(id.toString()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aClockThatWasSetBackStopsNothing() throws Exception {
+        UUID id = waiting();
+        clock.forward(Duration.ofHours(-5));
+        post.behave();
+
+        worker.mend();
+        assertThat(line(id).get("nextAttemptAt").asString()).isEqualTo("2026-05-04T04:01:00Z");
+        clock.forward(Duration.ofMinutes(2));
+        reaches(id, "SENT");
+    }
+
+    @Test
+    void aMessageWithoutAnEntryIsPutInLineAgain() throws Exception {
+        UUID id = waiting();
+        sql.update("delete from scheduled_tasks where task_instance = ?", id.toString());
+        post.behave();
+
+        worker.mend();
+
+        reaches(id, "SENT");
+    }
+
+    @Test
+    void anErrorOfOursIsAnAttemptWithItsWords() throws Exception {
+        post.breakRoute();
+        UUID id = UUID.randomUUID();
+        send(message(id), signe);
+        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
+
+        assertThat(line(id).get("lastAnswer").asString())
+                .contains("Something went wrong on our side", "There is no way to the post");
+        assertThat(tries(id)).isEqualTo(1);
+        post.behave();
+        clock.forward(Duration.ofMinutes(2));
+        reaches(id, "SENT");
+    }
+
+    private int tries(UUID id) {
+        return sql.queryForObject("select tries from outgoing_message where id = ?", Integer.class, id);
+    }
+
+    @Test
+    void tryingNowUsesUpNoTriesAndAnswersHonestly() throws Exception {
+        UUID id = waiting();
+        for (int times = 2; times <= 12; times++) {
+            int attempts = times;
+            done("POST", "/api/outbox/" + id + "/try-now", null, signe);
+            await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == attempts);
+        }
+        assertThat(tries(id)).isEqualTo(1);
+        assertThat(line(id).get("nextAttemptAt").asString()).isEqualTo("2026-05-04T09:01:00Z");
+
+        post.behave();
+        done("POST", "/api/outbox/" + id + "/try-now", null, signe);
+        reaches(id, "SENT");
+        JsonNode refused = done("POST", "/api/outbox/" + id + "/try-now", null, signe);
+        assertThat(refused.get("code").asString()).isEqualTo("not-waiting");
+        assertThat(refused.get("detail").asString()).isEqualTo("This message has been sent already.");
+    }
+
+    @Test
+    void theSameIdentifierFourTimesAtOnceGoesOnceAndAnswersTheSame() throws Exception {
+        for (int round = 0; round < 10; round++) {
+            UUID id = UUID.randomUUID();
+            List<String> answers;
+            try (ExecutorService callers = Executors.newFixedThreadPool(4)) {
+                List<Future<String>> asked = callers.invokeAll(Collections.nCopies(
+                        4, () -> send(message(id), signe).get("id").asString()));
+                answers = new ArrayList<>();
+                for (Future<String> one : asked) {
+                    answers.add(one.get());
+                }
+            }
+            assertThat(answers).hasSize(4).containsOnly(id.toString());
+            reaches(id, "SENT");
+        }
+        assertThat(post.taken()).hasSize(10);
+    }
+
+    @Test
+    void whatWasCancelledStaysAndItsIdentifierSendsNothing() throws Exception {
+        UUID id = waiting();
+        done("DELETE", "/api/outbox/" + id, null, signe);
+        post.behave();
+
+        send(message(id), signe);
+        worker.mend();
         worker.send(id);
 
-        assertThat(state(id)).isEqualTo("SENT");
-        JsonNode sent = done("GET", "/api/messages/" + id, null, signe);
-        assertThat(sent.get("maybeRepeated").asBoolean()).isTrue();
-        assertThat(post.taken().remove()).contains("Message-ID: " + before);
-        assertThat(worker.send(id))
-                .as("a message that has gone is not taken again")
-                .isEmpty();
+        assertThat(state(id)).isEqualTo("CANCELLED");
         assertThat(post.taken()).isEmpty();
+        assertThat(done("GET", "/api/records/contact/" + ines, null, signe).get("said"))
+                .isEmpty();
+        assertThat(done("POST", "/api/outbox/" + id + "/try-now", null, signe)
+                        .get("detail")
+                        .asString())
+                .isEqualTo("This message was cancelled.");
     }
 
     @Test
     void pausesGrowAndEndSomeday() throws Exception {
-        post.hangUp(true);
+        post.hangUp(Step.DATA);
         UUID id = UUID.randomUUID();
         send(message(id), signe);
         await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
@@ -223,7 +397,7 @@ class SendingTest extends ServerTest {
 
     @Test
     void endsWhenRefusedForGood() throws Exception {
-        post.answerToRecipient("550 nobody of that name");
+        post.answer(Step.RECIPIENT, "550 nobody of that name");
         UUID id = UUID.randomUUID();
         send(message(id), signe);
         reaches(id, "REFUSED");
@@ -231,7 +405,7 @@ class SendingTest extends ServerTest {
         assertThat(done("DELETE", "/api/outbox/" + id, null, dov).get("code").asString())
                 .isEqualTo("forbidden");
         done("DELETE", "/api/outbox/" + id, null, signe);
-        assertThat(done("GET", "/api/outbox", null, signe).get("lines")).isEmpty();
+        assertThat(state(id)).isEqualTo("CANCELLED");
     }
 
     @Test

@@ -84,7 +84,7 @@ class PracticePostTest extends ServerTest {
                 .get(0)
                 .get("lastAnswer")
                 .asString()
-                .contains("can't be reached"));
+                .contains("can’t be reached"));
         assertThat(state(id)).isEqualTo("WAITING");
 
         done("PUT", "/api/practice-post", Map.of("open", true), signe);

@@ -1,0 +1,176 @@
+package famulus.e2e.killed;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+
+/** The application as it ships, in a process of its own that can be ended in every way there is. */
+final class Application {
+    private static final Path JAR = Path.of("..", "server", "target", "famulus-app.jar");
+    private static final String JAVA =
+            Path.of(System.getProperty("java.home"), "bin", "java").toString();
+
+    private final Path folder;
+    private final int mailPort;
+    private final int port;
+    private final List<String> said = new ArrayList<>();
+    private Process process;
+    private boolean up;
+
+    /**
+     * @param folder for its data and what the JVM keeps
+     * @param mailPort where its mail server listens on this machine
+     */
+    Application(Path folder, int mailPort) throws IOException {
+        this.folder = folder;
+        this.mailPort = mailPort;
+        try (ServerSocket free = new ServerSocket(0)) {
+            this.port = free.getLocalPort();
+        }
+    }
+
+    String address() {
+        return "http://localhost:" + port;
+    }
+
+    /** Starts it, and returns once it answers. */
+    void start() throws IOException {
+        String archive = folder.resolve("classes.jsa").toString();
+        ProcessBuilder builder = new ProcessBuilder(
+                JAVA,
+                "-Xmx512m",
+                "-XX:+UseSerialGC",
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+AutoCreateSharedArchive",
+                "-XX:SharedArchiveFile=" + archive,
+                "-Xlog:disable",
+                "--enable-native-access=ALL-UNNAMED",
+                "-jar",
+                JAR.toString(),
+                "run",
+                "--port",
+                Integer.toString(port),
+                "--data",
+                data().toString());
+        builder.environment()
+                .putAll(Map.of(
+                        "FAMULUS_SMTP_HOST",
+                        "127.0.0.1",
+                        "FAMULUS_SMTP_PORT",
+                        Integer.toString(mailPort),
+                        "FAMULUS_SMTP_AUTH",
+                        "false",
+                        "FAMULUS_SMTP_STARTTLS",
+                        "false"));
+        process = builder.redirectErrorStream(true).start();
+        BufferedReader out =
+                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+        for (String line = out.readLine(); line != null; line = out.readLine()) {
+            note(line);
+            if (line.contains("ready at")) {
+                Thread.ofVirtual().start(() -> drain(out));
+                isUp(true);
+                return;
+            }
+        }
+        throw new IllegalStateException("It did not start: " + said());
+    }
+
+    private synchronized void isUp(boolean now) {
+        up = now;
+        notifyAll();
+    }
+
+    /** Waits until it answers, while it is down. */
+    synchronized void untilUp() {
+        try {
+            while (!up) {
+                wait();
+            }
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private void drain(BufferedReader out) {
+        try {
+            for (String line = out.readLine(); line != null; line = out.readLine()) {
+                note(line);
+            }
+        } catch (IOException ended) {
+            // Its process has ended.
+        }
+    }
+
+    private synchronized void note(String line) {
+        said.add(line);
+    }
+
+    /** All it has printed. */
+    synchronized String said() {
+        return String.join("\n", said);
+    }
+
+    Path data() {
+        return folder.resolve("data");
+    }
+
+    long pid() {
+        return process.pid();
+    }
+
+    /** Lets it run for a while; whether it has ended by itself meanwhile. */
+    boolean endsWithin(long milliseconds) throws InterruptedException {
+        return process.waitFor(milliseconds, TimeUnit.MILLISECONDS);
+    }
+
+    /** Ends it without a word to it, as {@code kill -9} does. */
+    void kill() throws InterruptedException {
+        isUp(false);
+        process.destroyForcibly().waitFor();
+    }
+
+    /** Asks it to end, as Ctrl-C and {@code kill} do; its exit code. */
+    int stop() throws InterruptedException {
+        isUp(false);
+        process.destroy();
+        return process.waitFor();
+    }
+
+    /** Starts a helper of this package in a process of its own, and reads the first line that it prints. */
+    static Helper helper(Class<?> main, String... arguments) throws IOException {
+        List<String> command = new ArrayList<>(List.of(
+                JAVA, "-Xmx64m", "-cp", Path.of("target", "test-classes").toString(), main.getName()));
+        command.addAll(List.of(arguments));
+        Process process = new ProcessBuilder(command)
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
+                .start();
+        BufferedReader out = process.inputReader(StandardCharsets.UTF_8);
+        return new Helper(process, out.readLine());
+    }
+
+    /** A helper that runs until it is closed. */
+    record Helper(Process process, String firstLine) implements AutoCloseable {
+        @Override
+        public void close() {
+            process.destroyForcibly();
+        }
+    }
+
+    static List<String> lines(Path file) {
+        try {
+            return Files.exists(file) ? Files.readAllLines(file) : List.of();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+}

@@ -1,0 +1,108 @@
+package famulus.server.outbox;
+
+import famulus.server.outbox.OutboxMapper.Holder;
+import famulus.server.platform.Events;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import java.time.Clock;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What a person may do with a message on its way; only who wrote it, who it goes out as, or an administrator may. */
+@Service
+public class OutboxHands {
+    private final OutboxMapper mapper;
+    private final OutboxWorker worker;
+    private final Events events;
+    private final Clock clock;
+
+    OutboxHands(OutboxMapper mapper, OutboxWorker worker, Events events, Clock clock) {
+        this.mapper = mapper;
+        this.worker = worker;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** Has everything that waits tried at once, as when a mail server is back. */
+    @Transactional
+    public void tryAllNow() {
+        mapper.waiting().forEach(this::hurry);
+    }
+
+    /** Has one message tried at once; that is no try of those it has. Refused when it does not wait. */
+    @Transactional
+    void tryNow(UUID id, Colleague asking) {
+        Holder message = held(id, asking);
+        if (!hurry(id)) {
+            throw Refusal.because("not-waiting", whyNot(message.state()));
+        }
+    }
+
+    private boolean hurry(UUID id) {
+        if (mapper.hurry(id, clock.instant()) == 0) {
+            return false;
+        }
+        worker.due(id, clock.instant());
+        events.tell("outbox", id.toString());
+        return true;
+    }
+
+    private static String whyNot(MessageState state) {
+        return switch (state) {
+            case WAITING -> "This message has just been taken up. Look again in a moment.";
+            case SENDING -> "This message is being sent at this moment.";
+            case SENT -> "This message has been sent already.";
+            case NOT_SURE -> "Nobody can be sure whether this message went. “Send again” sends it once more.";
+            case REFUSED -> "The mail server rejected this message for good. Write a new one.";
+            case CANCELLED -> "This message was cancelled.";
+        };
+    }
+
+    /** Sends a message once more that may have gone; the person may have it twice then, under one identifier. */
+    @Transactional
+    void sendAgain(UUID id, Colleague asking) {
+        held(id, asking);
+        if (mapper.again(id, clock.instant()) == 0) {
+            throw Refusal.because("not-waiting", "Only a message that may not have gone can be sent again.");
+        }
+        worker.due(id, clock.instant());
+        told(id);
+    }
+
+    /** Settles that a message that may have gone has arrived. */
+    @Transactional
+    void arrived(UUID id, Colleague asking) {
+        held(id, asking);
+        if (mapper.arrived(id) == 0) {
+            throw Refusal.because("not-waiting", "Nobody doubts what became of this message.");
+        }
+        told(id);
+    }
+
+    /** Takes a message back that has not gone. Its row stays as cancelled. */
+    @Transactional
+    void cancel(UUID id, Colleague asking) {
+        held(id, asking);
+        if (mapper.cancel(id) == 0) {
+            throw Refusal.because("gone", "This message can’t be taken back any more.");
+        }
+        worker.drop(id);
+        told(id);
+    }
+
+    private Holder held(UUID id, Colleague asking) {
+        Holder message = mapper.holder(id).orElseThrow(() -> Refusal.missing("This message"));
+        if (!message.writtenBy().equals(asking.id()) && !message.senderId().equals(asking.id())) {
+            asking.mustBe(
+                    "Only who wrote this message, its sender or an administrator can do that.", Role.ADMINISTRATOR);
+        }
+        return message;
+    }
+
+    private void told(UUID id) {
+        events.tell("outbox", id.toString());
+        mapper.tried(id).ifPresent(one -> events.tell("record", one.personId().toString()));
+    }
+}
