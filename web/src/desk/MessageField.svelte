@@ -5,7 +5,7 @@
   import { keymap } from 'prosemirror-keymap';
   import { Fragment, Node, Slice } from 'prosemirror-model';
   import { EditorState, Plugin, TextSelection } from 'prosemirror-state';
-  import { EditorView } from 'prosemirror-view';
+  import { Decoration, DecorationSet, EditorView } from 'prosemirror-view';
   import { pastedLines } from './draftText';
   import {
     asksOf,
@@ -15,6 +15,7 @@
     keepsValuesHonest,
     messageOf,
     messageSchema,
+    positionOf,
     runsOf,
     type Piece,
     type Run,
@@ -26,6 +27,7 @@
     pieces,
     kept = null,
     oneLine = false,
+    marked = [],
     onchange,
     ongap,
   }: {
@@ -34,6 +36,8 @@
     /** The document as it was kept in the browser, instead of the pieces. */
     kept?: unknown;
     oneLine?: boolean;
+    /** The places that stop the message, in the text as it is. */
+    marked?: { start: number; end: number }[];
     onchange: () => void;
     ongap: (piece: Piece, anchor: HTMLElement) => void;
   } = $props();
@@ -83,6 +87,17 @@
           'aria-multiline': String(!oneLine),
           spellcheck: 'true',
         },
+        decorations: (state) =>
+          DecorationSet.create(
+            state.doc,
+            marked
+              .filter((one) => one.end > one.start)
+              .map((one) =>
+                Decoration.inline(positionOf(state.doc, one.start), positionOf(state.doc, one.end), {
+                  class: 'stopped',
+                }),
+              ),
+          ),
         handleClickOn: (_, __, node, ___, event) => {
           if (node.type.name !== 'gap') return false;
           ongap(node.attrs.piece as Piece, (event.target as HTMLElement).closest('.gap') as HTMLElement);
@@ -101,6 +116,22 @@
       },
     );
     return () => view?.destroy();
+  }
+
+  // What is marked is drawn anew when the view is, not when the property changes.
+  $effect(() => {
+    void marked;
+    view?.updateState(view.state);
+  });
+
+  /** Goes to a place of the text. */
+  export function show(start: number, end: number): void {
+    if (!view) return;
+    view.focus();
+    const [from, to] = [positionOf(view.state.doc, start), positionOf(view.state.doc, end)];
+    view.dispatch(
+      view.state.tr.setSelection(TextSelection.create(view.state.doc, from, to)).scrollIntoView(),
+    );
   }
 
   export function runs(): Run[] {
@@ -208,6 +239,11 @@
 
   .text :global(.mine) {
     background: var(--mine);
+  }
+
+  .text :global(.stopped) {
+    text-decoration: underline wavy var(--stop) 1px;
+    text-underline-offset: 3px;
   }
 
   .text :global(.gap) {

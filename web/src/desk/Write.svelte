@@ -74,7 +74,9 @@
   let subject = $state<MessageField>();
   let body = $state<MessageField>();
   let sendButton = $state<HTMLButtonElement>();
-  let gaps = $state(0);
+  let stops = $state<Schemas['Stop'][]>([]);
+  let pointed = $state<string | null>(null);
+  let frame = $state<MessageFrame>();
 
   const about = $derived<Schemas['TemplateLine']['about']>(
     onDeal ? 'DEAL' : kind === 'lead' ? 'LEAD' : 'CONTACT',
@@ -168,22 +170,67 @@
     try {
       take(await request());
       await tick();
-      count();
+      check();
     } catch (failure) {
       wrong = sentence(failure);
     }
   }
 
-  function count() {
-    const runs = [...(subject?.runs() ?? []), ...(body?.runs() ?? [])];
-    const inDesign = message?.proof.rendering
-      ? message.proof.body.pieces.filter((piece) => piece.origin === 'GAP' || piece.origin === 'ASKED')
-      : [];
-    gaps = runs.filter((run) => run.gap).length + inDesign.length;
+  const CHECK_AFTER_MS = 300;
+  let soon: ReturnType<typeof setTimeout> | undefined;
+  let checks = 0;
+
+  /** Asks, once nothing has changed for a moment, what stops the message; only the newest answer is shown. */
+  function check() {
+    clearTimeout(soon);
+    soon = setTimeout(() => void checkNow(), CHECK_AFTER_MS);
+  }
+
+  async function checkNow() {
+    const mine = ++checks;
+    if (!message) return;
+    try {
+      const found = await ask('post', '/api/messages/stops', { body: asItIs() });
+      if (mine === checks) stops = found;
+    } catch {
+      // Without an answer nothing is known to be wrong; sending asks again.
+      if (mine === checks) stops = [];
+    }
+  }
+
+  /** Goes to what stops it. */
+  function goTo(stop: Schemas['Stop']) {
+    if (stop.part === 'SUBJECT') subject?.show(stop.start, stop.end);
+    else if (stop.part === 'BODY' && body) body.show(stop.start, stop.end);
+    else {
+      pointed = stop.block || null;
+      if (stop.block) frame?.show(stop.block);
+    }
+  }
+
+  function placesIn(part: Schemas['Stop']['part']) {
+    return stops.filter((one) => one.part === part);
+  }
+
+  function asItIs() {
+    return {
+      id,
+      template,
+      kind,
+      person,
+      deal,
+      address: address || null,
+      sender: sender || null,
+      after: follows?.id ?? null,
+      chosen,
+      answers,
+      subject: subject?.runs() ?? [],
+      body: body?.runs() ?? [],
+    };
   }
 
   function keep() {
-    count();
+    check();
     const kept: Kept = {
       id,
       template,
@@ -270,22 +317,7 @@
     sending = true;
     wrong = '';
     try {
-      await ask('post', '/api/messages', {
-        body: {
-          id,
-          template,
-          kind,
-          person,
-          deal,
-          address: address || null,
-          sender: sender || null,
-          after: follows?.id ?? null,
-          chosen,
-          answers,
-          subject: subject!.runs(),
-          body: body?.runs() ?? [],
-        },
-      });
+      await ask('post', '/api/messages', { body: asItIs() });
       dropDraft(key);
       notify(`On its way to ${message!.proof.person.name}.`);
       onsent();
@@ -369,18 +401,25 @@
             pieces={untrack(() => opening(message!))}
             kept={before?.subject}
             oneLine
+            marked={placesIn('SUBJECT')}
             onchange={keep}
             ongap={open}
           />
         </div>
         <div class="body" class:blank={!template} class:framed={!!message.proof.rendering}>
           {#if message.proof.rendering}
-            <MessageFrame html={message.proof.rendering.html} title="The message" />
+            <MessageFrame
+              bind:this={frame}
+              html={message.proof.rendering.html}
+              title="The message"
+              {pointed}
+            />
           {:else}<MessageField
               bind:this={body}
               label="Text of this message"
               pieces={untrack(() => message!.proof.body.pieces)}
               kept={before?.body}
+              marked={placesIn('BODY')}
               onchange={keep}
               ongap={open}
             />{/if}
@@ -393,8 +432,6 @@
         {sending ? 'Sending …' : 'Send now'}
       </Button>
       <Button quiet onclick={discard}>Discard</Button>
-      {#if gaps}<span class="gaps" role="status">{gaps === 1 ? 'one place' : `${gaps} places`} to fill</span
-        >{/if}
       <Route
         {message}
         {contacts}
@@ -410,6 +447,21 @@
         ondeal={(to) => change(() => (deal = to))}
       />
     </div>
+  {/if}
+  {#if message && stops.length}
+    <section class="stops" aria-label="Must fix">
+      <p role="status">
+        {stops.length === 1 ? 'One thing' : `${stops.length} things`} to fix before this message can go:
+      </p>
+      <ol>
+        {#each stops as stop, i (i)}
+          <li>
+            <button onclick={() => goTo(stop)}>{stop.title}</button>
+            <span>{stop.remedy}</span>
+          </li>
+        {/each}
+      </ol>
+    </section>
   {/if}
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 </section>
@@ -489,7 +541,39 @@
     font-size: 12.5px;
   }
 
-  .gaps,
+  .stops {
+    margin-top: 10px;
+    padding-left: 12px;
+    border-left: 2px solid var(--stop);
+    font-size: 13px;
+  }
+
+  .stops ol {
+    margin: 4px 0 0;
+    padding-left: 20px;
+  }
+
+  .stops li {
+    margin: 2px 0;
+  }
+
+  .stops button {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--stop);
+    font: inherit;
+    font-weight: 600;
+    text-align: left;
+    text-decoration: underline;
+    text-underline-offset: 2px;
+    cursor: pointer;
+  }
+
+  .stops span {
+    color: var(--ink-soft);
+  }
+
   .wrong {
     color: var(--stop);
   }

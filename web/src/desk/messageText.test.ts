@@ -6,6 +6,7 @@ import {
   keepsValuesHonest,
   messageOf,
   messageSchema,
+  positionOf,
   runsOf,
   type Piece,
 } from './messageText';
@@ -41,6 +42,19 @@ describe('a message open for change', () => {
     expect(runs.map((run) => run.text).join('')).toBe('Dear Ines,\nKind regards\nSigne\nAgent');
     expect(runs.find((run) => run.written === '{sender.signature}')?.text).toBe('Signe\nAgent');
     expect(isChanged(messageOf(pieces))).toBe(false);
+  });
+
+  it('finds every character of its text in the document', () => {
+    const doc = messageOf([...pieces.slice(0, 2), piece('', 'GAP', '{person.title}'), ...pieces.slice(2)]);
+    const text = runsOf(doc)
+      .map((run) => run.text)
+      .join('');
+    for (let i = 0; i < text.length; i++) {
+      if (text[i] === '\n') continue;
+      const at = positionOf(doc, i);
+      expect(doc.textBetween(at, at + 1)).toBe(text[i]);
+    }
+    expect(positionOf(doc, text.length)).toBe(doc.content.size - 1);
   });
 
   it('keeps gaps as gaps', () => {

@@ -146,6 +146,36 @@ function isMine(node: Node): boolean {
   return node.marks.some((mark) => mark.type.name === 'mine');
 }
 
+/** Where a place of the text that the runs make lies in the document; a place still to be filled has no length there. */
+export function positionOf(doc: Node, offset: number): number {
+  let left = offset;
+  let found = Math.max(1, doc.content.size - 1);
+  let done = false;
+  doc.forEach((paragraph, start, index) => {
+    if (done) return;
+    if (index > 0) left -= 1;
+    const length = paragraph.textContent.length;
+    if (left > length) {
+      left -= length;
+      return;
+    }
+    let at = start + 1;
+    paragraph.forEach((node) => {
+      if (done) return;
+      if (node.isText && left < node.text!.length) {
+        found = at + left;
+        done = true;
+        return;
+      }
+      left -= node.text?.length ?? 0;
+      at += node.nodeSize;
+    });
+    if (!done) found = at;
+    done = true;
+  });
+  return found;
+}
+
 /** Whether anything in the message was written for it alone. */
 export function isChanged(doc: Node): boolean {
   let changed = false;

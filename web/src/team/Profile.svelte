@@ -16,6 +16,7 @@
   });
   let answersTo = $state('');
   let password = $state('');
+  let old = $state('');
   let wrong = $state<Record<string, string>>({});
 
   ask('get', '/api/profile/answers')
@@ -38,8 +39,9 @@
   async function change(event: SubmitEvent) {
     event.preventDefault();
     try {
-      await ask('put', '/api/team/{id}/password', { params: { id: who.id }, body: { password } });
+      await ask('put', '/api/team/{id}/password', { params: { id: who.id }, body: { password, old } });
       password = '';
+      old = '';
       wrong = {};
       notify('Your password is changed.');
     } catch (failure) {
@@ -68,6 +70,13 @@
     </form>
     {#if !session.now?.demo}
       <form onsubmit={change}>
+        <Field
+          label="Your password now"
+          type="password"
+          autocomplete="current-password"
+          bind:value={old}
+          error={wrong.old}
+        />
         <Field
           label="New password"
           type="password"

@@ -67,7 +67,8 @@ class WriteTest extends BrowserTest {
         title.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put on the record"))
                 .click();
         assertThat(textbox(page, "Subject of this message")).hasText("For Dr Okafor");
-        assertThat(page.getByText("one place to fill")).isVisible();
+        assertThat(page.getByText("One thing to fix before this message can go:"))
+                .isVisible();
 
         button(page, "Send now").click();
         Locator mobile = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Mobile is missing"));
@@ -79,6 +80,29 @@ class WriteTest extends BrowserTest {
         textbox(page, "Mobile").press("Enter");
         assertThat(textbox(page, "Text of this message")).hasText("Call +44 1632 960500, Dr.");
 
+        button(page, "Send now").click();
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
+    }
+
+    @Test
+    void whatStopsAMessageIsShownWhereItStands() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        choose(page, "After a call");
+        Locator text = textbox(page, "Text of this message");
+        goToEnd(page, text);
+        page.keyboard().type("PS: the price is TBC");
+
+        Locator stops = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Must fix"));
+        assertThat(stops).containsText("“TBC” is still filler");
+        assertThat(text.locator(".stopped")).hasText("TBC");
+        button(page, "Send now").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("“TBC” is still filler");
+
+        stops.getByRole(AriaRole.BUTTON).click();
+        page.keyboard().type("120 pounds");
+        assertThat(stops).hasCount(0);
+        assertThat(text).containsText("PS: the price is 120 pounds");
         button(page, "Send now").click();
         assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
     }

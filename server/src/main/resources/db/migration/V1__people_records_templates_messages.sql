@@ -27,15 +27,21 @@ create table colleague (
   signature     varchar(1000),
   password_hash varchar(120),
   active        boolean not null,
+  -- Counts up when all sessions of theirs are to end.
+  access        integer default 0 not null,
   created_at    timestamp(3) with time zone not null
 );
 
--- Failed attempts to sign in; counted per address written in, so that guessing is slow whoever asks.
+-- Failed attempts to sign in; counted per address written in, so that guessing is slow whoever asks, and per network
+-- address they came from, so that it is slow for whoever tries many addresses.
 create table failed_sign_in (
-  email varchar(254) not null,
-  at    timestamp(3) with time zone not null
+  email  varchar(254) not null,
+  source varchar(45) not null,
+  at     timestamp(3) with time zone not null
 );
 create index failed_sign_in_email on failed_sign_in (email, at);
+create index failed_sign_in_source on failed_sign_in (source, at);
+create index failed_sign_in_at on failed_sign_in (at);
 
 -- Counts changes of the catalogue, so that what was read of it can be kept until the next one.
 create table field_catalogue (

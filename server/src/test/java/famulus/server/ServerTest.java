@@ -66,7 +66,7 @@ public abstract class ServerTest {
 
     /** Empties what a test before may have left, and lets the made-up team in. */
     @BeforeEach
-    void startFromNothing() {
+    protected void startFromNothing() {
         sql.execute("set referential_integrity false");
         for (String table : List.of(
                 "colleague",
@@ -150,7 +150,7 @@ public abstract class ServerTest {
     /** Signs a request in. */
     protected static RequestPostProcessor as(Colleague colleague) {
         return SecurityMockMvcRequestPostProcessors.authentication(
-                UsernamePasswordAuthenticationToken.authenticated(new SignedIn(colleague.id()), null, List.of()));
+                UsernamePasswordAuthenticationToken.authenticated(new SignedIn(colleague.id(), 0), null, List.of()));
     }
 
     /** A request with a body, signed in and with its token. */

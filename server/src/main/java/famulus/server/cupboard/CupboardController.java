@@ -93,7 +93,7 @@ class CupboardController {
 
     @GetMapping("/house-styles/{id}/using")
     List<StyledTemplate> using(Colleague asking, @PathVariable UUID id) {
-        return styles.using(id);
+        return styles.using(id, asking);
     }
 
     @GetMapping("/pictures")

@@ -1,5 +1,6 @@
 package famulus.server.cupboard;
 
+import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -56,13 +57,6 @@ interface HouseStyleMapper {
     @Update("update house_style set usual = (id = #{id})")
     void makeUsual(UUID id);
 
-    @Select(
-            """
-            select id, name, about
-            from template
-            where deleted_at is null and kind = 'TEMPLATE' and mode <> 'PLAIN'
-              and (house_style_id = #{id} or (house_style_id is null and #{usual}))
-            order by name, id
-            """)
-    List<UsingRow> using(@Param("id") UUID id, @Param("usual") boolean usual);
+    /** The templates in a style that somebody may see. */
+    List<UsingRow> using(@Param("id") UUID id, @Param("usual") boolean usual, @Param("asking") Colleague asking);
 }

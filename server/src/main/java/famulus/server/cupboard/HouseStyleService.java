@@ -103,8 +103,8 @@ public class HouseStyleService {
     public record StyledTemplate(UUID id, String name, String about) {}
 
     /** The templates that would change with a style. */
-    public List<StyledTemplate> using(UUID id) {
-        return mapper.using(id, get(id).usual()).stream()
+    public List<StyledTemplate> using(UUID id, Colleague asking) {
+        return mapper.using(id, get(id).usual(), asking).stream()
                 .map(row -> new StyledTemplate(row.id(), row.name(), row.about()))
                 .toList();
     }

@@ -13,7 +13,7 @@ import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.RenderingService;
 import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
-import famulus.server.library.KeptTextService;
+import famulus.server.library.SignatureService;
 import famulus.server.library.StarterService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
@@ -85,7 +85,7 @@ class DemoData implements ApplicationRunner {
     private final HistoryService history;
     private final TemplateService templates;
     private final DraftReader reader;
-    private final KeptTextService texts;
+    private final SignatureService signatures;
     private final FeedService feeds;
     private final VariantService variants;
     private final ProofService proofs;
@@ -108,7 +108,7 @@ class DemoData implements ApplicationRunner {
             HistoryService history,
             TemplateService templates,
             DraftReader reader,
-            KeptTextService texts,
+            SignatureService signatures,
             FeedService feeds,
             VariantService variants,
             ProofService proofs,
@@ -129,7 +129,7 @@ class DemoData implements ApplicationRunner {
         this.history = history;
         this.templates = templates;
         this.reader = reader;
-        this.texts = texts;
+        this.signatures = signatures;
         this.feeds = feeds;
         this.variants = variants;
         this.proofs = proofs;
@@ -184,7 +184,7 @@ class DemoData implements ApplicationRunner {
         templates.keep(
                 own.id(), DemoKeptTexts.terms(payment, frost), people.signe().id(), made.ago(100));
         feeds.keep(own.id(), resource("/feeds/blossom-watch.xml"), people.oriel(), made.ago(2));
-        texts.choose(signature, false, people.oriel());
+        signatures.choose(signature, false, people.oriel());
         variants.join(named("After a call", drafts, kept), "en", named("Nach dem Telefonat", drafts, kept), "de");
         facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
         facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110)));
@@ -194,7 +194,7 @@ class DemoData implements ApplicationRunner {
         facts.add(new TypedFact(
                 "Booking calendar", FieldType.LINK, "https://brindlewing.example/calendar", day(now, 60)));
         List<Template> usable =
-                kept.stream().limit(USED_SO_FAR).map(templates::get).toList();
+                kept.stream().limit(USED_SO_FAR).map(templates::any).toList();
         Grower first = made.growers().getFirst();
         List<Wish> wishes = new ArrayList<>();
         wishes.add(new Wish(chance.id(), usable.get(2), first, null, made.ago(20)));
@@ -207,7 +207,7 @@ class DemoData implements ApplicationRunner {
         Seeded readers = new Seeded(SEED + 3);
         DemoReadings readings = new DemoReadings(deliveries, readers, now);
         List<Template> designed = Stream.of("Welcome", "Long time no word", "Season’s greeting")
-                .map(name -> templates.get(named(name, drafts, kept)))
+                .map(name -> templates.any(named(name, drafts, kept)))
                 .toList();
         List<Wish> designedWishes = new ArrayList<>();
         designedWishes.add(new Wish(readers.id(), designed.getFirst(), first, null, made.ago(9)));
@@ -296,7 +296,7 @@ class DemoData implements ApplicationRunner {
                     proof.merged().subject().text(),
                     proof.merged().previewText().text(),
                     proof.merged().body(),
-                    renderings.mail(proof),
+                    renderings.mail(proof, proof.merged().subject().text()),
                     wish.at());
         }
         return could;

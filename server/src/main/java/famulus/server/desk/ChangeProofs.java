@@ -76,15 +76,17 @@ class ChangeProofs {
     TemplatesChange style(Colleague asking, @PathVariable UUID id, @RequestBody Look look) {
         HouseStyle changed = styles.read(look.look());
         HouseStyle kept = styles.get(id).style();
-        List<UUID> using = styles.using(id).stream().map(one -> one.id()).toList();
+        List<UUID> using =
+                styles.using(id, asking).stream().map(one -> one.id()).toList();
         return change(using, template -> dressed(template, kept), template -> dressed(template, changed), asking);
     }
 
     /** What marking a passage, header or footer ready would change. */
     @GetMapping("/api/desk/templates/{id}/change")
     TemplatesChange text(Colleague asking, @PathVariable UUID id) {
-        Template text = templates.get(id);
-        List<UUID> using = uses.using(id).stream().map(UsingTemplate::id).toList();
+        Template text = templates.get(id, asking);
+        List<UUID> using =
+                uses.using(id, asking).seen().stream().map(UsingTemplate::id).toList();
         return change(using, drafts::source, template -> whenReady.source(template, text), asking);
     }
 
@@ -95,7 +97,7 @@ class ChangeProofs {
             Colleague asking) {
         List<BeforeAndAfter> shown = using.stream()
                 .limit(MOST_SHOWN)
-                .map(templates::get)
+                .map(one -> templates.get(one, asking))
                 .map(one -> beforeAndAfter(one, before.apply(one), after.apply(one), asking))
                 .toList();
         return new TemplatesChange(using.size(), shown);

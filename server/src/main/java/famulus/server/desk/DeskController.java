@@ -136,7 +136,7 @@ class DeskController {
                 null));
         For to = new For(request.kind(), request.id(), request.deal());
         Proof proof = proofs.proof(source, request.about(), to, asking, Given.NOTHING);
-        List<Waved> let = request.template() == null ? List.of() : waved.all(request.template());
+        List<Waved> let = request.template() == null ? List.of() : waved.all(request.template(), asking);
         return shown(ofKind(proof, request.kindOfText()), request.about(), let);
     }
 
@@ -214,7 +214,7 @@ class DeskController {
                         draft.proof(),
                         draft.about(),
                         draft.template()
-                                .map(template -> waved.all(template.id()))
+                                .map(template -> waved.all(template.id(), asking))
                                 .orElse(List.of())),
                 draft.template().map(template -> template.name()).orElse(""),
                 draft.template().map(template -> template.version()).orElse(0),

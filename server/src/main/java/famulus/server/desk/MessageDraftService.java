@@ -70,7 +70,7 @@ public class MessageDraftService {
 
     /** Merges a template for a person as it would leave, to be looked at by colleagues; it goes out as whoever asks. */
     public MessageDraft test(UUID templateId, For to, Colleague asking) {
-        Template template = templates.get(templateId);
+        Template template = templates.get(templateId, asking);
         Proof proof = proofs.proof(drafts.source(template), template.about(), to, asking, Given.NOTHING);
         return new MessageDraft(proof, Optional.of(template), template.about(), asking);
     }

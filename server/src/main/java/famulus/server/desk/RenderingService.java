@@ -53,19 +53,25 @@ public class RenderingService {
     /** As it is seen on the desk: what came from where is marked, and pictures come from the library. */
     Optional<Rendering> shown(Proof proof, About about) {
         ProofMarks marks = new ProofMarks(path -> ProofService.label(proof.catalogue(), path, about) + "?");
-        return rendered(proof, picture -> "/api/cupboard/pictures/" + picture, marks);
+        return rendered(proof, proof.merged().subject().text(), picture -> "/api/cupboard/pictures/" + picture, marks);
     }
 
-    /** As it leaves: pictures are parts of the message, by content identifier (RFC 2392). */
-    public Optional<Rendering> mail(Proof proof) {
-        return rendered(proof, picture -> "cid:" + picture + "@famulus", null);
+    /**
+     * As it leaves: pictures are parts of the message, by content identifier (RFC 2392).
+     *
+     * @param subject as it leaves, which its sender may have changed
+     */
+    public Optional<Rendering> mail(Proof proof, String subject) {
+        return rendered(proof, subject, picture -> "cid:" + picture + "@famulus", null);
     }
 
-    private Optional<Rendering> rendered(Proof proof, Function<String, String> pictures, ProofMarks marks) {
-        return proof.source().layout().map(layout -> rendered(proof, layout, pictures, marks));
+    private Optional<Rendering> rendered(
+            Proof proof, String subject, Function<String, String> pictures, ProofMarks marks) {
+        return proof.source().layout().map(layout -> rendered(proof, layout, subject, pictures, marks));
     }
 
-    private Rendering rendered(Proof proof, Layout layout, Function<String, String> pictures, ProofMarks marks) {
+    private Rendering rendered(
+            Proof proof, Layout layout, String subject, Function<String, String> pictures, ProofMarks marks) {
         var person = proof.person();
         return Renderer.render(new ToRender(
                 layout.design(),
@@ -73,7 +79,7 @@ public class RenderingService {
                 proof.merged().body(),
                 new MergeSettings(
                         person.locale(), person.zone(), clock.instant(), person.workingDays(), Map.of(), Map.of()),
-                proof.merged().subject().text(),
+                subject,
                 proof.merged().previewText().text(),
                 person.deal().map(deals::items).orElse(DealLines.NONE),
                 pictures,

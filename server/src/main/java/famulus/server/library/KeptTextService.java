@@ -9,36 +9,30 @@ import famulus.core.message.body.UnreadableBody;
 import famulus.server.cupboard.FeedService;
 import famulus.server.cupboard.KeptTexts;
 import famulus.server.library.TemplateMapper.ReadyText;
-import famulus.server.platform.Events;
-import famulus.server.platform.Refusal;
 import famulus.server.platform.Revisions;
 import famulus.server.team.Colleague;
-import famulus.server.team.Role;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** What passages and designed signatures say in the messages that use them: what they said when they were marked ready. */
 @Service
 public class KeptTextService implements KeptTexts {
     private static final String REVISION = "kept-texts";
-    private static final String TEAM = "team";
+    static final String TEAM = "team";
 
     private final TemplateMapper mapper;
     private final FeedService feeds;
     private final Revisions revisions;
-    private final Events events;
     private final Supplier<Kept> kept;
 
-    KeptTextService(TemplateMapper mapper, FeedService feeds, Revisions revisions, Events events) {
+    KeptTextService(TemplateMapper mapper, FeedService feeds, Revisions revisions) {
         this.feeds = feeds;
         this.mapper = mapper;
         this.revisions = revisions;
-        this.events = events;
         this.kept = revisions.keep(REVISION, this::read);
     }
 
@@ -87,50 +81,13 @@ public class KeptTextService implements KeptTexts {
         return Inserts.has(body, Content.Feed.class) ? Inserts.feeds(body, feeds::entries) : body;
     }
 
-    /**
-     * Which designed signatures are in use.
-     *
-     * @param mine whoever asks has chosen this one; null for none
-     * @param team who has chosen none has this one; null for none
-     */
-    public record SignatureChoice(UUID mine, UUID team) {}
-
-    /** The signatures in use. */
-    public SignatureChoice signatures(Colleague asking) {
-        Map<String, UUID> chosen = kept.get().signatures();
-        return new SignatureChoice(chosen.get(asking.id().toString()), chosen.get(TEAM));
+    /** Who has chosen which signature, by identifier; the team's under {@value #TEAM}. */
+    Map<String, UUID> signatures() {
+        return kept.get().signatures();
     }
 
-    /**
-     * Chooses a signature.
-     *
-     * @param template null for none
-     * @param team for everybody who has chosen none; keepers and administrators only
-     */
-    @Transactional
-    public void choose(UUID template, boolean team, Colleague by) {
-        if (team) {
-            by.mustBe("Keepers and administrators choose everybody’s signature.", Role.KEEPER, Role.ADMINISTRATOR);
-        }
-        if (template != null) {
-            Template chosen = mapper.byId(template, false)
-                    .filter(one -> one.kind() == TemplateKind.SIGNATURE)
-                    .orElseThrow(() -> Refusal.missing("This signature"));
-            if (chosen.readyVersion() == null) {
-                throw Refusal.because("not-ready", "Mark “" + chosen.name() + "” ready first.");
-            }
-        }
-        String whose = team ? TEAM : by.id().toString();
-        mapper.forgetSignature(whose);
-        if (template != null) {
-            mapper.chooseSignature(whose, template);
-        }
-        changed(template);
-    }
-
-    /** What a passage or signature says has changed for those that use it. */
-    void changed(UUID id) {
+    /** What a passage or signature says, or who signs with which, has changed for those that use it. */
+    void changed() {
         revisions.changed(REVISION);
-        events.tell("template", String.valueOf(id));
     }
 }

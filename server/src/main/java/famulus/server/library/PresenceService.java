@@ -1,6 +1,5 @@
 package famulus.server.library;
 
-import famulus.server.platform.Events;
 import famulus.server.team.Colleague;
 import java.time.Clock;
 import java.time.Duration;
@@ -17,10 +16,10 @@ public class PresenceService {
 
     private final PresenceMapper mapper;
     private final TemplateService templates;
-    private final Events events;
+    private final TemplateEvents events;
     private final Clock clock;
 
-    PresenceService(PresenceMapper mapper, TemplateService templates, Events events, Clock clock) {
+    PresenceService(PresenceMapper mapper, TemplateService templates, TemplateEvents events, Clock clock) {
         this.mapper = mapper;
         this.templates = templates;
         this.events = events;
@@ -29,7 +28,7 @@ public class PresenceService {
 
     /** Somebody has a template on the desk; returns the first names of the others who do. */
     public List<String> here(UUID id, Colleague who) {
-        templates.get(id);
+        templates.get(id, who);
         Instant now = clock.instant();
         if (mapper.renew(id, who.id(), now) == 0) {
             try {
@@ -37,14 +36,15 @@ public class PresenceService {
             } catch (DuplicateKeyException cameTwice) {
                 mapper.renew(id, who.id(), now);
             }
-            events.tell("presence", id.toString());
+            events.presence(id);
         }
         return mapper.others(id, who.id(), now.minus(SILENT));
     }
 
     /** Somebody has put a template away. */
     public void leave(UUID id, Colleague who) {
+        templates.get(id, who);
         mapper.leave(id, who.id());
-        events.tell("presence", id.toString());
+        events.presence(id);
     }
 }

@@ -3,7 +3,7 @@ package famulus.server.library;
 import famulus.core.field.About;
 import famulus.core.field.RecordKind;
 import famulus.core.message.compare.Change;
-import famulus.server.library.KeptTextService.SignatureChoice;
+import famulus.server.library.SignatureService.SignatureChoice;
 import famulus.server.library.StarterService.Starter;
 import famulus.server.library.TemplateLines.TemplateLine;
 import famulus.server.library.TemplateUses.UsingTemplate;
@@ -34,9 +34,10 @@ class TemplateController {
     private final TemplateUses uses;
     private final StarterService starters;
     private final TemplateVersionService versions;
-    private final KeptTextService texts;
+    private final SignatureService signatures;
     private final VariantService variants;
     private final WrappingService wrappings;
+    private final TemplateRights rights;
 
     TemplateController(
             TemplateService templates,
@@ -44,12 +45,14 @@ class TemplateController {
             TemplateUses uses,
             StarterService starters,
             TemplateVersionService versions,
-            KeptTextService texts,
+            SignatureService signatures,
             VariantService variants,
-            WrappingService wrappings) {
+            WrappingService wrappings,
+            TemplateRights rights) {
+        this.rights = rights;
         this.wrappings = wrappings;
         this.variants = variants;
-        this.texts = texts;
+        this.signatures = signatures;
         this.templates = templates;
         this.lines = lines;
         this.uses = uses;
@@ -92,30 +95,30 @@ class TemplateController {
     /** The templates that use a field, in their texts or their conditions. */
     @GetMapping("/using")
     List<UsingTemplate> using(Colleague asking, @RequestParam CrmKind kind, @RequestParam String field) {
-        return uses.using(kind.core(), field);
+        return uses.using(kind.core(), field, asking);
     }
 
     /** The templates that use a fact of the house, such as a saved link. */
     @GetMapping("/using-fact")
     List<UsingTemplate> using(Colleague asking, @RequestParam String name) {
-        return uses.using(RecordKind.HOUSE, name);
+        return uses.using(RecordKind.HOUSE, name, asking);
     }
 
     @GetMapping("/{id}")
     OpenTemplate get(Colleague asking, @PathVariable UUID id) {
-        return open(templates.get(id), asking);
+        return open(templates.get(id, asking), asking);
     }
 
     /** The templates that a passage is used in. */
     @GetMapping("/{id}/using")
     List<UsingTemplate> using(Colleague asking, @PathVariable UUID id) {
-        return uses.using(id);
+        return uses.using(id, asking).seen();
     }
 
     /** The headers and footers of a house style. */
     @GetMapping("/wrappings")
     List<ShownWrapping> wrappings(Colleague asking, @RequestParam UUID style) {
-        return wrappings.of(style);
+        return wrappings.of(style, asking);
     }
 
     /** A header or footer of a house style that is to be written on. */
@@ -130,13 +133,13 @@ class TemplateController {
     /** The designed signatures in use: of whoever asks, and of everybody who has chosen none. */
     @GetMapping("/signatures")
     ChosenSignatures signatures(Colleague asking) {
-        SignatureChoice choice = texts.signatures(asking);
+        SignatureChoice choice = signatures.signatures(asking);
         return new ChosenSignatures(choice.mine(), choice.team());
     }
 
     @PutMapping("/signatures")
     void chooseSignature(Colleague asking, @RequestBody SignatureWish wish) {
-        texts.choose(wish.template(), wish.team(), asking);
+        signatures.choose(wish.template(), wish.team(), asking);
     }
 
     @PostMapping
@@ -152,7 +155,7 @@ class TemplateController {
 
     @GetMapping("/{id}/variants")
     List<ShownVariant> variants(Colleague asking, @PathVariable UUID id) {
-        return variants.of(id).stream()
+        return variants.of(id, asking).stream()
                 .map(one -> new ShownVariant(one.language(), one.name(), one.id(), one.ready()))
                 .toList();
     }
@@ -185,13 +188,13 @@ class TemplateController {
     /** The kept versions, newest first. */
     @GetMapping("/{id}/versions")
     List<Version> versions(Colleague asking, @PathVariable UUID id) {
-        return versions.all(id);
+        return versions.all(id, asking);
     }
 
     /** What has changed since a version, block by block and word by word. */
     @GetMapping("/{id}/versions/{version}/changes")
     List<Change> changes(Colleague asking, @PathVariable UUID id, @PathVariable int version) {
-        return versions.changes(id, version);
+        return versions.changes(id, version, asking);
     }
 
     @PostMapping("/{id}/versions/{version}/restore")
@@ -208,7 +211,7 @@ class TemplateController {
     private OpenTemplate open(Template template, Colleague asking) {
         return new OpenTemplate(
                 template,
-                templates.mayChange(template, asking),
+                rights.mayChange(template, asking),
                 versions.lastTest(template.id()).orElse(null));
     }
 }

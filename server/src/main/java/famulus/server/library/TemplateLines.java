@@ -77,7 +77,7 @@ public class TemplateLines {
 
     /** Templates, passages or signatures in which all of the words occur, by name. */
     public List<TemplateLine> lines(TemplateKind kind, String search, Colleague asking) {
-        return mapper.lines(kind.name(), SearchWords.of(search), asking.id()).stream()
+        return mapper.lines(kind.name(), SearchWords.of(search), asking, false).stream()
                 .map(line -> line(line, asking))
                 .toList();
     }
@@ -87,9 +87,8 @@ public class TemplateLines {
      * the ones used last by whoever asks, then the others by name. Those that don't fit are left out.
      */
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
-        return mapper.lines(TemplateKind.TEMPLATE.name(), SearchWords.of(search), asking.id()).stream()
+        return mapper.lines(TemplateKind.TEMPLATE.name(), SearchWords.of(search), asking, true).stream()
                 .filter(line -> fits(About.valueOf(line.about()), about))
-                .filter(line -> line.readyVersion() != null || line.ownerId().equals(asking.id()))
                 .sorted(Comparator.comparing((TemplateRow line) -> !named(line, search))
                         .thenComparing(line -> !line.about().equals(about.name()))
                         .thenComparing(TemplateRow::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()))
@@ -127,7 +126,7 @@ public class TemplateLines {
                         : Stream.of(line.languages().split(","))
                                 .map(code -> Locale.of(code).getDisplayLanguage(Locale.ENGLISH))
                                 .toList(),
-                TemplateService.mayChange(line.ownerId(), asking),
+                TemplateRights.mayChange(line.ownerId(), asking),
                 line.ownerId().equals(asking.id()));
     }
 

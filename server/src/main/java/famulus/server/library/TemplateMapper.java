@@ -1,5 +1,6 @@
 package famulus.server.library;
 
+import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +32,16 @@ interface TemplateMapper {
             String languages,
             Instant lastUsedByMe) {}
 
-    List<TemplateRow> lines(@Param("kind") String kind, @Param("words") List<String> words, @Param("me") UUID me);
+    /**
+     * The lines that somebody may see.
+     *
+     * @param usable whether only those that they may write from
+     */
+    List<TemplateRow> lines(
+            @Param("kind") String kind,
+            @Param("words") List<String> words,
+            @Param("asking") Colleague asking,
+            @Param("usable") boolean usable);
 
     /** A passage or signature as others use it. */
     record ReadyText(UUID id, String name, String design) {}
@@ -62,17 +72,10 @@ interface TemplateMapper {
             """)
     int variants(UUID id);
 
-    /** A template that has a passage in it. */
-    record UsingRow(UUID id, String name) {}
+    /** A template that uses something; {@code seen} tells whether whoever asks may see it. */
+    record UsingRow(UUID id, String name, boolean seen) {}
 
-    @Select(
-            """
-            select id, name
-            from template
-            where deleted_at is null and design like concat('%"passage":"', #{id}, '"%')
-            order by name, id
-            """)
-    List<UsingRow> usingPassage(String id);
+    List<UsingRow> usingPassage(@Param("id") String id, @Param("asking") Colleague asking);
 
     /** A header or footer of a house style as it stands on the desk. */
     record WrappingRow(UUID id, String kind, String name, int version, Integer readyVersion) {}
@@ -87,26 +90,18 @@ interface TemplateMapper {
     List<WrappingRow> wrappings(UUID style);
 
     /** The templates in a style, designed or written as source, that have named one of its headers or footers; the first one's name is empty. */
-    @Select(
-            """
-            select id, name
-            from template
-            where deleted_at is null and kind = 'TEMPLATE' and mode in ('DESIGNED', 'SOURCE')
-              and (house_style_id = #{style} or (house_style_id is null and #{usual}))
-              and case when #{above} then header else footer end = #{name}
-            order by name, id
-            """)
     List<UsingRow> wrapped(
             @Param("style") UUID style,
             @Param("usual") boolean usual,
             @Param("above") boolean above,
-            @Param("name") String name);
+            @Param("name") String name,
+            @Param("asking") Colleague asking);
 
     /** What a template says. */
     record TemplateText(UUID id, String name, String subject, String previewText, String body) {}
 
-    @Select("select id, name, subject, preview_text, body from template where deleted_at is null order by name, id")
-    List<TemplateText> texts();
+    /** Those that somebody may see. */
+    List<TemplateText> texts(@Param("asking") Colleague asking);
 
     Optional<Template> byId(@Param("id") UUID id, @Param("deleted") boolean deletedToo);
 

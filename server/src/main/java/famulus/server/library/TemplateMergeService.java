@@ -18,8 +18,10 @@ import org.springframework.stereotype.Service;
 @Service
 public class TemplateMergeService {
     private final TemplateService templates;
+    private final TemplateRights rights;
 
-    TemplateMergeService(TemplateService templates) {
+    TemplateMergeService(TemplateService templates, TemplateRights rights) {
+        this.rights = rights;
         this.templates = templates;
     }
 
@@ -43,8 +45,8 @@ public class TemplateMergeService {
      * @param mine what they made of it
      */
     public MergedDraft merge(UUID id, Draft base, Draft mine, Colleague by) {
-        Template now = templates.get(id);
-        templates.mustBeAllowed(now, by);
+        Template now = templates.get(id, by);
+        rights.mustBeChangeable(now, by);
         Draft theirs = Draft.of(now);
         List<String> both = new ArrayList<>();
         Draft first = merge(base, mine, theirs, true, both);

@@ -3,22 +3,18 @@ package famulus.server.library;
 import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Design;
 import famulus.server.cupboard.HouseStyleService;
-import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
-import famulus.server.team.Role;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps templates. Everybody may use all of them; whose they are and the keepers may change them. */
+/** Keeps templates. Who may do what with one is asked of {@link TemplateRights}. */
 @Service
 public class TemplateService {
     private static final Duration SITTING = Duration.ofHours(1);
@@ -33,7 +29,8 @@ public class TemplateService {
     private final ReadyCheck sendable;
     private final Ids ids;
     private final Clock clock;
-    private final Events events;
+    private final TemplateRights rights;
+    private final TemplateEvents events;
 
     TemplateService(
             TemplateMapper mapper,
@@ -46,7 +43,9 @@ public class TemplateService {
             ReadyCheck sendable,
             Ids ids,
             Clock clock,
-            Events events) {
+            TemplateEvents events,
+            TemplateRights rights) {
+        this.rights = rights;
         this.mapper = mapper;
         this.drafts = drafts;
         this.check = check;
@@ -60,8 +59,13 @@ public class TemplateService {
         this.events = events;
     }
 
-    /** One template; refused when it is not there or has been deleted. */
-    public Template get(UUID id) {
+    /** One template; refused when it is not there, has been deleted, or is not for whoever asks to see. */
+    public Template get(UUID id, Colleague asking) {
+        return rights.mustBeSeen(mapper.byId(id, false), asking);
+    }
+
+    /** One template, whoever asks; for what has asked for the right to it before. */
+    public Template any(UUID id) {
         return mapper.byId(id, false).orElseThrow(() -> Refusal.missing("This template"));
     }
 
@@ -72,8 +76,8 @@ public class TemplateService {
      * @param sender who the message goes out as; what is theirs may be used for them as it is now
      */
     public Template forUse(UUID id, Colleague asking, Colleague sender) {
-        Template template = get(id);
-        if (template.ownerId().equals(asking.id()) || template.ownerId().equals(sender.id())) {
+        Template template = get(id, asking);
+        if (rights.mayUseAsItIs(template, asking, sender)) {
             return template;
         }
         if (template.readyVersion() == null) {
@@ -81,18 +85,7 @@ public class TemplateService {
         }
         return template.readyVersion() == template.version()
                 ? template
-                : mapper.version(id, template.readyVersion()).orElse(template);
-    }
-
-    /** Whether somebody may change a template; what belongs to a house style is changed by whoever may change that. */
-    boolean mayChange(Template template, Colleague who) {
-        return template.kind().wraps()
-                ? styles.mayChange(template.houseStyle(), who)
-                : mayChange(template.ownerId(), who);
-    }
-
-    static boolean mayChange(UUID owner, Colleague who) {
-        return owner.equals(who.id()) || who.is(Role.KEEPER, Role.ADMINISTRATOR);
+                : mapper.version(id, template.readyVersion()).orElseThrow(() -> Refusal.missing("This template"));
     }
 
     /** Adds a template of somebody's own. */
@@ -104,14 +97,14 @@ public class TemplateService {
         }
         UUID id = ids.next();
         mapper.insert(template(id, draft.kind(), draft, 1, by.id(), clock.instant()));
-        events.tell("template", id.toString());
-        return get(id);
+        events.changed(id);
+        return any(id);
     }
 
     /** Adds a copy of a template, which belongs to who asked for it. */
     @Transactional
     public Template duplicate(UUID id, Colleague by) {
-        Template original = get(id);
+        Template original = get(id, by);
         String name = original.name() + " (copy)";
         return add(Draft.of(original).named(name.substring(0, Math.min(name.length(), 120))), by);
     }
@@ -123,8 +116,8 @@ public class TemplateService {
      */
     @Transactional
     public Template change(UUID id, int version, Draft draft, Colleague by) {
-        Template before = get(id);
-        mustBeAllowed(before, by);
+        Template before = get(id, by);
+        rights.mustBeChangeable(before, by);
         Draft of = before.kind().wraps() ? Draft.of(before).saying(draft) : draft.of(before.kind());
         check.mustBeSound(of);
         Instant now = clock.instant();
@@ -135,23 +128,18 @@ public class TemplateService {
         if (mapper.update(template(id, before.kind(), of, version, before.ownerId(), now), by.id()) == 0) {
             throw Refusal.changedMeanwhile(before.changedBy() + " changed this template meanwhile.");
         }
-        events.tell("template", id.toString());
-        return get(id);
+        events.changed(id);
+        return any(id);
     }
 
     /** Puts a template aside; {@link #restore} brings it back. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        Template template = get(id);
-        mustBeAllowed(template, by);
-        List<TemplateUses.UsingTemplate> using = template.kind().wraps() ? uses.named(template) : uses.using(id);
-        if (!using.isEmpty()) {
-            throw Refusal.because(
-                    "in-use",
-                    "It is used in “"
-                            + using.stream()
-                                    .map(TemplateUses.UsingTemplate::name)
-                                    .collect(Collectors.joining("”, “")) + "”.");
+        Template template = get(id, by);
+        rights.mustBeChangeable(template, by);
+        TemplateUses.Used using = uses.losing(template, by);
+        if (!using.nowhere()) {
+            throw Refusal.because("in-use", "It is used in " + using.words() + ".");
         }
         if (mapper.variants(id) > 0) {
             throw Refusal.because("in-use", "It has variants in other languages. Delete those first.");
@@ -163,20 +151,22 @@ public class TemplateService {
             inStyle.unwrap(template, by);
         }
         mapper.delete(id, clock.instant());
-        texts.changed(id);
+        texts.changed();
+        events.changed(id);
     }
 
     /** Brings a deleted template back. */
     @Transactional
     public Template restore(UUID id, Colleague by) {
-        Template template = mapper.byId(id, true).orElseThrow(() -> Refusal.missing("This template"));
-        mustBeAllowed(template, by);
+        Template template = rights.mustBeSeen(mapper.byId(id, true), by);
+        rights.mustBeChangeable(template, by);
         mapper.restore(id);
         if (template.kind().wraps() && template.readyVersion() != null) {
             inStyle.wrap(forUse(id, by, by), by);
         }
-        texts.changed(id);
-        return get(id);
+        texts.changed();
+        events.changed(id);
+        return any(id);
     }
 
     /** Keeps what a template says, because a message is about to be written from it, or has been. */
@@ -197,15 +187,6 @@ public class TemplateService {
         }
         mapper.keepVersion(id, 1, TemplateVersionService.Reason.READY.name(), at);
         mapper.ready(id, 1);
-    }
-
-    void mustBeAllowed(Template template, Colleague by) {
-        if (template.kind().wraps()) {
-            styles.mustBeAllowed(template.houseStyle(), by);
-        } else if (!mayChange(template.ownerId(), by)) {
-            throw Refusal.forbidden(
-                    "This is " + template.ownerName() + "’s template. Duplicate it to make it your own.");
-        }
     }
 
     private Template template(UUID id, TemplateKind kind, Draft draft, int version, UUID owner, Instant at) {

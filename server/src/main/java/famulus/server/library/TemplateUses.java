@@ -7,9 +7,11 @@ import famulus.core.merge.MergeParser;
 import famulus.core.message.body.HouseStyle;
 import famulus.server.cupboard.HouseStyleService;
 import famulus.server.cupboard.HouseStyleService.KeptStyle;
+import famulus.server.library.TemplateMapper.UsingRow;
+import famulus.server.team.Colleague;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -18,8 +20,10 @@ import org.springframework.stereotype.Service;
 public class TemplateUses {
     private final TemplateMapper mapper;
     private final HouseStyleService styles;
+    private final TemplateRights rights;
 
-    TemplateUses(TemplateMapper mapper, HouseStyleService styles) {
+    TemplateUses(TemplateMapper mapper, HouseStyleService styles, TemplateRights rights) {
+        this.rights = rights;
         this.mapper = mapper;
         this.styles = styles;
     }
@@ -27,9 +31,36 @@ public class TemplateUses {
     /** A template that uses something. */
     public record UsingTemplate(UUID id, String name) {}
 
-    /** The templates that name a field of a kind of record, in use or retired, by name. */
-    public List<UsingTemplate> using(RecordKind kind, String field) {
-        return mapper.texts().stream()
+    /**
+     * Where something is used.
+     *
+     * @param seen the templates that whoever asks may see, by name
+     * @param others how many more there are
+     */
+    public record Used(List<UsingTemplate> seen, int others) {
+        boolean nowhere() {
+            return seen.isEmpty() && others == 0;
+        }
+
+        /** In words, after “It is used in”. */
+        String words() {
+            String names = seen.stream().map(one -> "“" + one.name() + "”").collect(Collectors.joining(", "));
+            String more = others == 1 ? "one template of a colleague" : others + " templates of colleagues";
+            return seen.isEmpty() ? more : others == 0 ? names : names + " and " + more;
+        }
+    }
+
+    private static Used used(List<UsingRow> rows) {
+        List<UsingTemplate> seen = rows.stream()
+                .filter(UsingRow::seen)
+                .map(row -> new UsingTemplate(row.id(), row.name()))
+                .toList();
+        return new Used(seen, rows.size() - seen.size());
+    }
+
+    /** The templates that name a field of a kind of record, in use or retired, by name; those that somebody may see. */
+    public List<UsingTemplate> using(RecordKind kind, String field, Colleague asking) {
+        return mapper.texts(asking).stream()
                 .filter(text -> Stream.of(text.subject(), text.previewText(), text.body())
                         .flatMap(part -> MergeParser.parse(part).paths().stream())
                         .anyMatch(path -> names(path, kind, field)))
@@ -46,37 +77,39 @@ public class TemplateUses {
     }
 
     /** The templates that have chosen a header or footer by its name. */
-    List<UsingTemplate> named(Template template) {
-        return wrapped(template, template.name());
+    private List<UsingRow> named(Template template, Colleague asking) {
+        return wrapped(template, template.name(), asking);
     }
 
-    private List<UsingTemplate> wrapped(Template template, String name) {
+    private List<UsingRow> wrapped(Template template, String name, Colleague asking) {
         KeptStyle style = styles.get(template.houseStyle());
-        return mapper.wrapped(style.id(), style.usual(), template.kind() == TemplateKind.HEADER, name).stream()
-                .map(row -> new UsingTemplate(row.id(), row.name()))
-                .toList();
+        return mapper.wrapped(style.id(), style.usual(), template.kind() == TemplateKind.HEADER, name, asking);
     }
 
     /** The templates that have a header or footer: by its name, or because it is the first one of their style. */
-    private List<UsingTemplate> wrapped(Template template) {
+    private List<UsingRow> wrapped(Template template, Colleague asking) {
         HouseStyle style = styles.get(template.houseStyle()).style();
         boolean above = template.kind() == TemplateKind.HEADER;
         boolean first = (above ? style.header("") : style.footer(""))
                 .filter(one -> !one.name().equals(template.name()))
                 .isEmpty();
-        return Stream.concat(named(template).stream(), first ? wrapped(template, "").stream() : Stream.empty())
+        return Stream.concat(
+                        named(template, asking).stream(),
+                        first ? wrapped(template, "", asking).stream() : Stream.empty())
                 .toList();
     }
 
     /** The templates that a passage, header or footer is used in, by name; none for anything else. */
-    public List<UsingTemplate> using(UUID id) {
-        Optional<Template> wrapping =
-                mapper.byId(id, false).filter(one -> one.kind().wraps());
-        if (wrapping.isPresent()) {
-            return wrapped(wrapping.get());
-        }
-        return mapper.usingPassage(id.toString()).stream()
-                .map(row -> new UsingTemplate(row.id(), row.name()))
-                .toList();
+    public Used using(UUID id, Colleague asking) {
+        Template template = rights.mustBeSeen(mapper.byId(id, false), asking);
+        return used(template.kind().wraps() ? wrapped(template, asking) : mapper.usingPassage(id.toString(), asking));
+    }
+
+    /** The templates that would lose something with a passage, header or footer: those that have chosen it. */
+    Used losing(Template template, Colleague asking) {
+        return used(
+                template.kind().wraps()
+                        ? named(template, asking)
+                        : mapper.usingPassage(template.id().toString(), asking));
     }
 }

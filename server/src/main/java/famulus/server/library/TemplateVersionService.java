@@ -3,7 +3,6 @@ package famulus.server.library;
 import famulus.core.message.compare.Change;
 import famulus.core.message.compare.Comparison;
 import famulus.server.library.TemplateMapper.TestRow;
-import famulus.server.platform.Events;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import java.time.Clock;
@@ -27,7 +26,8 @@ public class TemplateVersionService {
     private final StyleTexts inStyle;
     private final KeptTextService texts;
     private final ReadyCheck sendable;
-    private final Events events;
+    private final TemplateEvents events;
+    private final TemplateRights rights;
     private final Clock clock;
 
     TemplateVersionService(
@@ -37,8 +37,10 @@ public class TemplateVersionService {
             StyleTexts inStyle,
             KeptTextService texts,
             ReadyCheck sendable,
-            Events events,
+            TemplateEvents events,
+            TemplateRights rights,
             Clock clock) {
+        this.rights = rights;
         this.sendable = sendable;
         this.texts = texts;
         this.mapper = mapper;
@@ -69,8 +71,8 @@ public class TemplateVersionService {
     public record LastTest(int version, Instant at, String by) {}
 
     /** The kept versions, newest first. */
-    public List<Version> all(UUID id) {
-        Template now = templates.get(id);
+    public List<Version> all(UUID id, Colleague asking) {
+        Template now = templates.get(id, asking);
         return mapper.versions(id).stream()
                 .map(row -> new Version(
                         row.version(),
@@ -82,9 +84,9 @@ public class TemplateVersionService {
     }
 
     /** What has changed from a version to what the template says now. */
-    public List<Change> changes(UUID id, int version) {
+    public List<Change> changes(UUID id, int version, Colleague asking) {
+        Template now = templates.get(id, asking);
         Template before = version(id, version);
-        Template now = templates.get(id);
         List<Change> changes = new ArrayList<>(Comparison.of(drafts.source(before), drafts.source(now)));
         if (!before.files().equals(now.files())) {
             changes.add(new Change(Change.Kind.CHANGED, "Files", List.of(), true));
@@ -99,8 +101,8 @@ public class TemplateVersionService {
      */
     @Transactional
     public Template ready(UUID id, int version, Colleague by) {
-        Template now = templates.get(id);
-        templates.mustBeAllowed(now, by);
+        Template now = templates.get(id, by);
+        rights.mustBeChangeable(now, by);
         if (now.version() != version) {
             throw Refusal.changedMeanwhile(now.changedBy() + " changed this template meanwhile.");
         }
@@ -111,17 +113,17 @@ public class TemplateVersionService {
         if (now.kind().wraps()) {
             inStyle.wrap(now, by);
         } else if (now.kind() != TemplateKind.TEMPLATE) {
-            texts.changed(id);
+            texts.changed();
         }
-        events.tell("template", id.toString());
-        return templates.get(id);
+        events.changed(id);
+        return templates.any(id);
     }
 
     /** Brings a version back, as a change of its own. What the template said is kept before. */
     @Transactional
     public Template restore(UUID id, int version, Colleague by) {
-        Template now = templates.get(id);
-        templates.mustBeAllowed(now, by);
+        Template now = templates.get(id, by);
+        rights.mustBeChangeable(now, by);
         Template old = version(id, version);
         mapper.keepVersion(id, now.version(), Reason.REPLACED.name(), clock.instant());
         return templates.change(id, now.version(), Draft.of(old), by);

@@ -2,7 +2,6 @@ package famulus.server.library;
 
 import famulus.core.field.RecordKind;
 import famulus.server.library.VariantMapper.VariantRow;
-import famulus.server.platform.Events;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
 import famulus.server.team.Colleague;
@@ -25,14 +24,17 @@ public class VariantService {
     private final TemplateService templates;
     private final CatalogueService catalogues;
     private final TeamService team;
-    private final Events events;
+    private final TemplateEvents events;
+    private final TemplateRights rights;
 
     VariantService(
             VariantMapper mapper,
             TemplateService templates,
             CatalogueService catalogues,
             TeamService team,
-            Events events) {
+            TemplateEvents events,
+            TemplateRights rights) {
+        this.rights = rights;
         this.mapper = mapper;
         this.templates = templates;
         this.catalogues = catalogues;
@@ -51,9 +53,11 @@ public class VariantService {
     public record Variant(String language, String name, UUID id, boolean ready) {}
 
     /** The languages people are written to in, each with the variant there is; the template's own first. */
-    public List<Variant> of(UUID id) {
-        Template template = templates.get(id);
-        List<VariantRow> rows = mapper.of(id);
+    public List<Variant> of(UUID id, Colleague asking) {
+        Template template = templates.get(id, asking);
+        List<VariantRow> rows = mapper.of(id).stream()
+                .filter(row -> row.templateId().equals(id) || rights.maySee(templates.any(row.templateId()), asking))
+                .toList();
         List<Variant> there = rows.isEmpty()
                 ? List.of(new Variant(
                         team.house().language(), name(team.house().language()), id, template.readyVersion() != null))
@@ -88,8 +92,8 @@ public class VariantService {
      */
     @Transactional
     public Template add(UUID id, String language, String own, Colleague by) {
-        Template original = templates.get(id);
-        templates.mustBeAllowed(original, by);
+        Template original = templates.get(id, by);
+        rights.mustBeChangeable(original, by);
         if (original.kind() != TemplateKind.TEMPLATE) {
             throw Refusal.because("no-template", "Only templates have variants.");
         }
@@ -111,7 +115,7 @@ public class VariantService {
         String name = original.name() + " (" + name(language) + ")";
         Template variant = templates.add(Draft.of(original).named(name.substring(0, Math.min(120, name.length()))), by);
         mapper.insert(variant.id(), root, language);
-        events.tell("template", root.toString());
+        events.changed(root);
         return variant;
     }
 

@@ -18,9 +18,11 @@ public class WavedNoteService {
 
     private final WavedNoteMapper mapper;
     private final TemplateService templates;
+    private final TemplateRights rights;
     private final Clock clock;
 
-    WavedNoteService(WavedNoteMapper mapper, TemplateService templates, Clock clock) {
+    WavedNoteService(WavedNoteMapper mapper, TemplateService templates, TemplateRights rights, Clock clock) {
+        this.rights = rights;
         this.mapper = mapper;
         this.templates = templates;
         this.clock = clock;
@@ -34,15 +36,16 @@ public class WavedNoteService {
      */
     public record Waved(String code, String words, String reason, String by) {}
 
-    /** All of a template. */
-    public List<Waved> all(UUID template) {
+    /** All of a template that whoever asks may see. */
+    public List<Waved> all(UUID template, Colleague asking) {
+        templates.get(template, asking);
         return mapper.all(template);
     }
 
     /** Lets a query pass. */
     @Transactional
     public void wave(UUID template, String code, String words, String reason, Colleague by) {
-        templates.mustBeAllowed(templates.get(template), by);
+        rights.mustBeChangeable(templates.get(template, by), by);
         PlainLine.refusal(reason, LONGEST_REASON, true).ifPresent(sentence -> {
             throw Refusal.field("reason", sentence);
         });
@@ -56,7 +59,7 @@ public class WavedNoteService {
     /** Has a query asked again. */
     @Transactional
     public void takeBack(UUID template, String code, String words, Colleague by) {
-        templates.mustBeAllowed(templates.get(template), by);
+        rights.mustBeChangeable(templates.get(template, by), by);
         mapper.takeBack(template, code, words);
     }
 }

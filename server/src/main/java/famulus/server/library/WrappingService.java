@@ -54,9 +54,13 @@ class WrappingService {
     record ShownWrapping(TemplateKind kind, String name, @Schema(nullable = true) UUID id, boolean inStyle) {}
 
     /** Those of a house style in its order, then those that are not ready yet. */
-    List<ShownWrapping> of(UUID style) {
+    List<ShownWrapping> of(UUID style, Colleague asking) {
         HouseStyle look = styles.get(style).style();
-        List<WrappingRow> rows = mapper.wrappings(style);
+        // One that was never ready is there for those who may change the style.
+        boolean all = styles.mayChange(style, asking);
+        List<WrappingRow> rows = mapper.wrappings(style).stream()
+                .filter(row -> all || row.readyVersion() != null)
+                .toList();
         List<ShownWrapping> shown = new ArrayList<>();
         shown(TemplateKind.HEADER, look.headers(), rows, shown);
         shown(TemplateKind.FOOTER, look.footers(), rows, shown);
@@ -101,7 +105,7 @@ class WrappingService {
         if (row.isEmpty()) {
             return ready(templates.add(draft, by));
         }
-        Template there = templates.get(row.get().id());
+        Template there = templates.any(row.get().id());
         return asInStyle(there, wrapping) ? there : ready(templates.change(there.id(), there.version(), draft, by));
     }
 
@@ -119,6 +123,6 @@ class WrappingService {
     private Template ready(Template template) {
         mapper.keepVersion(template.id(), template.version(), Reason.READY.name(), clock.instant());
         mapper.ready(template.id(), template.version());
-        return templates.get(template.id());
+        return templates.any(template.id());
     }
 }

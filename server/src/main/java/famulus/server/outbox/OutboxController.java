@@ -113,7 +113,7 @@ class OutboxController {
      *
      * @param part which text it is about
      * @param start where it stands: in a text whose words may be changed, among these; else in the template's
-     * @param block the block it is about; empty for words
+     * @param block the block it is about, or that its words stand in; empty in a text whose words may be changed
      */
     record Stop(String code, String title, String remedy, MessagePart part, int start, int end, String block) {}
 
@@ -121,14 +121,14 @@ class OutboxController {
     @PostMapping("/api/messages/stops")
     List<Stop> stops(Colleague asking, @RequestBody MessageToSend message) {
         return outbox.stops(read(message), asking).stream()
-                .map(note -> new Stop(
-                        note.code(),
-                        note.title(),
-                        note.remedy(),
-                        note.part(),
-                        note.span().start(),
-                        note.span().end(),
-                        note.block()))
+                .map(stop -> new Stop(
+                        stop.note().code(),
+                        stop.note().title(),
+                        stop.note().remedy(),
+                        stop.note().part(),
+                        stop.note().span().start(),
+                        stop.note().span().end(),
+                        stop.block()))
                 .toList();
     }
 
@@ -190,7 +190,7 @@ class OutboxController {
 
     @GetMapping("/api/messages/{id}")
     SentMessage message(Colleague asking, @PathVariable UUID id) {
-        OutgoingMessage message = outbox.get(id);
+        OutgoingMessage message = outbox.get(id, asking);
         SourceText read = SourceText.of(message.source());
         return new SentMessage(
                 id,
@@ -213,9 +213,9 @@ class OutboxController {
     @GetMapping("/api/outbox")
     Outbox outbox(Colleague asking) {
         return new Outbox(
-                outbox.countWaiting(),
-                outbox.countNotSure(),
-                outbox.newest().stream().map(OutboxController::line).toList());
+                outbox.countWaiting(asking),
+                outbox.countNotSure(asking),
+                outbox.newest(asking).stream().map(OutboxController::line).toList());
     }
 
     record Counting(boolean counts) {}

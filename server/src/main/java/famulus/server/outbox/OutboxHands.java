@@ -93,7 +93,11 @@ public class OutboxHands {
     }
 
     private Holder held(UUID id, Colleague asking) {
-        Holder message = mapper.holder(id).orElseThrow(() -> Refusal.missing("This message"));
+        Holder message = mapper.holder(id)
+                .filter(one -> !one.test()
+                        || one.writtenBy().equals(asking.id())
+                        || asking.is(Role.KEEPER, Role.ADMINISTRATOR))
+                .orElseThrow(() -> Refusal.missing("This message"));
         if (!message.writtenBy().equals(asking.id()) && !message.senderId().equals(asking.id())) {
             asking.mustBe(
                     "Only who wrote this message, its sender or an administrator can do that.", Role.ADMINISTRATOR);

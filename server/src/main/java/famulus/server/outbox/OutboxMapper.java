@@ -1,5 +1,6 @@
 package famulus.server.outbox;
 
+import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -57,9 +58,9 @@ interface OutboxMapper {
     Optional<Tried> tried(UUID id);
 
     /** Whose a message is: who wrote it, and who it goes out as. */
-    record Holder(UUID id, UUID writtenBy, UUID senderId, MessageState state) {}
+    record Holder(UUID id, UUID writtenBy, UUID senderId, MessageState state, boolean test) {}
 
-    @Select("select id, written_by, sender_id, state from outgoing_message where id = #{id}")
+    @Select("select id, written_by, sender_id, state, test from outgoing_message where id = #{id}")
     Optional<Holder> holder(UUID id);
 
     /** Takes a message for sending; 0 when it is not waiting any more. */
@@ -184,20 +185,29 @@ interface OutboxMapper {
                    m.attempts, m.next_attempt_at, m.last_answer, m.created_at, m.sent_at, m.test
             from outgoing_message m
             join colleague c on c.id = m.sender_id
+            where not m.test or m.written_by = #{asking.id} or #{all}
             order by case when m.state in ('WAITING', 'SENDING', 'NOT_SURE', 'REFUSED') then 0 else 1 end,
                      m.created_at desc, m.id
             limit #{most}
             """)
-    List<OutboxRow> newest(int most);
+    List<OutboxRow> newest(@Param("most") int most, @Param("asking") Colleague asking, @Param("all") boolean all);
 
     @Select("select id from outgoing_message where state = 'WAITING' order by created_at limit 1000")
     List<UUID> waiting();
 
-    @Select("select count(*) from outgoing_message where state in ('WAITING', 'SENDING')")
-    int countWaiting();
+    @Select(
+            """
+            select count(*) from outgoing_message
+            where state in ('WAITING', 'SENDING') and (not test or written_by = #{asking.id} or #{all})
+            """)
+    int countWaiting(@Param("asking") Colleague asking, @Param("all") boolean all);
 
-    @Select("select count(*) from outgoing_message where state = 'NOT_SURE'")
-    int countNotSure();
+    @Select(
+            """
+            select count(*) from outgoing_message
+            where state = 'NOT_SURE' and (not test or written_by = #{asking.id} or #{all})
+            """)
+    int countNotSure(@Param("asking") Colleague asking, @Param("all") boolean all);
 
     /** Takes a message back that has not gone; its row stays, so that its identifier can't send again. */
     @Update(

@@ -8,6 +8,9 @@ import famulus.core.merge.Merged;
 import famulus.core.merge.Origin;
 import famulus.core.merge.Piece;
 import famulus.core.message.MessagePart;
+import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.body.BodyText;
+import famulus.core.message.body.BodyText.Slot;
 import famulus.core.message.render.Rendering;
 import famulus.core.proof.Note;
 import famulus.core.record.EmailAddress;
@@ -40,6 +43,7 @@ import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PersonAddress;
 import famulus.server.team.Colleague;
+import famulus.server.team.Role;
 import famulus.server.team.TeamService;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -164,8 +168,8 @@ public class OutboxService {
             return message.id();
         }
         MessageDraft draft = begin(message, asking);
-        Optional<Rendering> rendering = renderings.mail(draft.proof());
         String subject = text(message.subject()).strip();
+        Optional<Rendering> rendering = renderings.mail(draft.proof(), subject);
         // A letter or designed message leaves as it is merged here; only of a plain one the words may be changed.
         String body = rendering
                 .map(Rendering::text)
@@ -253,10 +257,26 @@ public class OutboxService {
         });
     }
 
+    /**
+     * Something that stops a message.
+     *
+     * @param block the block it is about, or that its words stand in; empty in a text whose words may be changed
+     */
+    record Stopped(Note note, String block) {}
+
     /** What stops a message as it is, with where; nothing when it may leave. */
-    List<Note> stops(ToSend message, Colleague asking) {
+    List<Stopped> stops(ToSend message, Colleague asking) {
         MessageDraft draft = begin(message, asking);
-        return departures.stops(Leaving.SEND, draft, typed(message, draft));
+        Optional<BodyText> body = draft.proof().source().layout().map(Layout::text);
+        return departures.stops(Leaving.SEND, draft, typed(message, draft)).stream()
+                .map(note -> new Stopped(
+                        note,
+                        note.block().isEmpty() && note.part() == MessagePart.BODY
+                                ? body.flatMap(text -> text.slotAt(note.span().start()))
+                                        .map(Slot::owner)
+                                        .orElse("")
+                                : note.block()))
+                .toList();
     }
 
     private MessageDraft begin(ToSend message, Colleague asking) {
@@ -376,24 +396,31 @@ public class OutboxService {
         return properties.mailDomain().isEmpty() ? team.house().domain() : properties.mailDomain();
     }
 
-    /** What waits and what was refused, then the newest that went. */
-    List<OutboxRow> newest() {
-        return mapper.newest(MOST_SHOWN);
+    /** What waits and what was refused, then the newest that went; of tests those that somebody may see. */
+    List<OutboxRow> newest(Colleague asking) {
+        return mapper.newest(MOST_SHOWN, asking, seesTests(asking));
     }
 
     /** How many wait. */
-    int countWaiting() {
-        return mapper.countWaiting();
+    int countWaiting(Colleague asking) {
+        return mapper.countWaiting(asking, seesTests(asking));
     }
 
     /** Of how many nobody can be sure whether they went. */
-    int countNotSure() {
-        return mapper.countNotSure();
+    int countNotSure(Colleague asking) {
+        return mapper.countNotSure(asking, seesTests(asking));
     }
 
-    /** One message; refused when it is not there. */
-    OutgoingMessage get(UUID id) {
-        return mapper.byId(id).orElseThrow(() -> Refusal.missing("This message"));
+    /** What is tested may not be ready for others: a test is seen by who sent it, and by those who may change all templates. */
+    private static boolean seesTests(Colleague asking) {
+        return asking.is(Role.KEEPER, Role.ADMINISTRATOR);
+    }
+
+    /** One message; refused when it is not there, or a test that is not for whoever asks to see. */
+    OutgoingMessage get(UUID id, Colleague asking) {
+        return mapper.byId(id)
+                .filter(one -> !one.test() || one.writtenBy().equals(asking.id()) || seesTests(asking))
+                .orElseThrow(() -> Refusal.missing("This message"));
     }
 
     /** Where each stretch of a message came from. */

@@ -6,6 +6,8 @@ import famulus.server.desk.MessageDraftService;
 import famulus.server.desk.MessageDraftService.MessageDraft;
 import famulus.server.desk.RenderingService;
 import famulus.server.library.Template;
+import famulus.server.library.TemplateEvents;
+import famulus.server.library.TemplateRights;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.outbox.MimeWriter.Mailbox;
@@ -45,6 +47,8 @@ class TestService {
     private final TeamService team;
     private final TestListService testList;
     private final Events events;
+    private final TemplateEvents changes;
+    private final TemplateRights rights;
     private final Clock clock;
     private final Ids ids;
 
@@ -59,6 +63,8 @@ class TestService {
             TeamService team,
             TestListService testList,
             Events events,
+            TemplateEvents changes,
+            TemplateRights rights,
             Clock clock,
             Ids ids) {
         this.mapper = mapper;
@@ -71,6 +77,8 @@ class TestService {
         this.team = team;
         this.testList = testList;
         this.events = events;
+        this.changes = changes;
+        this.rights = rights;
         this.clock = clock;
         this.ids = ids;
     }
@@ -86,24 +94,30 @@ class TestService {
      */
     @Transactional
     public int send(UUID id, int version, For merged, List<UUID> to, boolean list, Colleague asking) {
-        Template template = templates.get(id);
+        Template template = templates.get(id, asking);
         if (template.version() != version) {
             throw Refusal.changedMeanwhile(template.changedBy() + " changed this template meanwhile.");
         }
         List<Mailbox> inboxes = inboxes(to, list);
         MessageDraft draft = drafts.test(id, merged, asking);
         departures.mustBeFreeToLeave(Leaving.TEST, draft, List.of());
-        templates.keepVersion(id, version, Reason.TESTED);
+        if (rights.mayChange(template, asking)) {
+            templates.keepVersion(id, version, Reason.TESTED);
+        } else if (!Integer.valueOf(version).equals(template.readyVersion())) {
+            throw Refusal.because(
+                    "not-ready",
+                    template.ownerName() + " is changing this template. Test it once it is marked ready again.");
+        }
         Words words = outbox.words(
                 draft,
-                renderings.mail(draft.proof()),
+                renderings.mail(draft.proof(), draft.proof().merged().subject().text()),
                 draft.proof().merged().body().text().strip());
         List<UUID> made = new ArrayList<>();
         for (Mailbox inbox : inboxes) {
             made.add(keep(template, draft, inbox, words, asking));
         }
         made.forEach(worker::line);
-        events.tell("template", id.toString());
+        changes.changed(id);
         made.forEach(one -> events.tell("outbox", one.toString()));
         return made.size();
     }

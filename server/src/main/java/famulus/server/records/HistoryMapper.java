@@ -1,5 +1,6 @@
 package famulus.server.records;
 
+import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -39,7 +40,11 @@ interface HistoryMapper {
             Integer minutes,
             String words) {}
 
-    List<EntryRow> entries(@Param("kind") String kind, @Param("id") UUID id, @Param("most") int most);
+    List<EntryRow> entries(
+            @Param("kind") String kind,
+            @Param("id") UUID id,
+            @Param("most") int most,
+            @Param("asking") Colleague asking);
 
     @Select("select count(*) > 0 from unsubscribed where person_id = #{person}")
     boolean wantsNoRounds(UUID person);

@@ -70,7 +70,7 @@ public class HistoryService {
 
     /** What was said to a record, newest first. */
     public List<Said> said(CrmKind kind, UUID id, Colleague asking) {
-        return mapper.entries(kind.word(), id, MOST_ENTRIES).stream()
+        return mapper.entries(kind.word(), id, MOST_ENTRIES, asking).stream()
                 .map(row -> said(row, asking))
                 .toList();
     }
@@ -89,7 +89,7 @@ public class HistoryService {
                 row.openedAt(),
                 row.clicked() == null ? "" : row.clicked(),
                 row.unsubscribed(),
-                asking != null && row.byId().equals(asking.id()));
+                row.byId().equals(asking.id()));
     }
 
     /** Whether a person said that they want no rounds. */

@@ -37,9 +37,9 @@ class AskingColleague implements HandlerMethodArgumentResolver {
             WebDataBinderFactory binders) {
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
         if (authentication != null && authentication.getPrincipal() instanceof SignedIn signedIn) {
-            return mapper.byId(signedIn.id())
+            return mapper.bySession(signedIn)
                     .filter(Colleague::active)
-                    .orElseThrow(() -> Refusal.unknownPerson("Your access has ended. Ask your administrator."));
+                    .orElseThrow(() -> Refusal.unknownPerson("Your session has ended. Sign in again."));
         }
         throw Refusal.unknownPerson("Sign in first.");
     }

@@ -10,11 +10,8 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -26,19 +23,15 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
     private final TeamService team;
     private final SignInService signIn;
-    private final SecurityContextRepository contexts;
+    private final Sessions sessions;
     private final FamulusProperties properties;
     private final Clock clock;
 
     SessionController(
-            TeamService team,
-            SignInService signIn,
-            SecurityContextRepository contexts,
-            FamulusProperties properties,
-            Clock clock) {
+            TeamService team, SignInService signIn, Sessions sessions, FamulusProperties properties, Clock clock) {
         this.team = team;
         this.signIn = signIn;
-        this.contexts = contexts;
+        this.sessions = sessions;
         this.properties = properties;
         this.clock = clock;
     }
@@ -80,7 +73,7 @@ class SessionController {
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
         Colleague who = null;
         if (authentication != null && authentication.getPrincipal() instanceof SignedIn signedIn) {
-            who = team.find(signedIn.id()).filter(Colleague::active).orElse(null);
+            who = team.signedIn(signedIn).orElse(null);
         }
         boolean firstRun = team.firstRun();
         List<DemoPerson> people = !properties.demo() || firstRun
@@ -98,7 +91,8 @@ class SessionController {
         if (credentials.email() == null || credentials.password() == null) {
             throw Refusal.field("email", "Write your address and password.");
         }
-        return open(signIn.signIn(credentials.email(), credentials.password()), request, response);
+        return sessions.open(
+                signIn.signIn(credentials.email(), credentials.password(), request.getRemoteAddr()), request, response);
     }
 
     /** One click in the demo; refused anywhere else. */
@@ -109,7 +103,7 @@ class SessionController {
         }
         Colleague colleague =
                 team.find(who.id()).filter(Colleague::active).orElseThrow(() -> Refusal.missing("This colleague"));
-        return open(colleague, request, response);
+        return sessions.open(colleague, request, response);
     }
 
     @PostMapping("/api/first-run")
@@ -118,7 +112,7 @@ class SessionController {
         House house = FirstHouse.of(first.houseName(), domain, first.country(), first.timeZone(), first.currency());
         Colleague administrator = new Colleague(
                 null, first.email(), first.firstName(), first.lastName(), Role.ADMINISTRATOR, "", "", "", true);
-        return open(team.setUp(house, administrator, first.password()), request, response);
+        return sessions.open(team.setUp(house, administrator, first.password()), request, response);
     }
 
     @DeleteMapping("/api/session")
@@ -128,18 +122,5 @@ class SessionController {
             session.invalidate();
         }
         SecurityContextHolder.clearContext();
-    }
-
-    private Colleague open(Colleague colleague, HttpServletRequest request, HttpServletResponse response) {
-        if (request.getSession(false) != null) {
-            // A session from before signing in could have been planted.
-            request.changeSessionId();
-        }
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(
-                UsernamePasswordAuthenticationToken.authenticated(new SignedIn(colleague.id()), null, List.of()));
-        SecurityContextHolder.setContext(context);
-        contexts.saveContext(context, request, response);
-        return colleague;
     }
 }

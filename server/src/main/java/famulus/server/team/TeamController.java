@@ -1,6 +1,9 @@
 package famulus.server.team;
 
 import famulus.server.platform.Refusal;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,8 +19,10 @@ class TeamController {
     private static final String ADMINISTRATORS_ONLY = "Only an administrator changes the team.";
 
     private final TeamService team;
+    private final Sessions sessions;
 
-    TeamController(TeamService team) {
+    TeamController(TeamService team, Sessions sessions) {
+        this.sessions = sessions;
         this.team = team;
     }
 
@@ -27,7 +32,12 @@ class TeamController {
 
     record Profile(String firstName, String lastName, String jobTitle, String phone, String signature) {}
 
-    record NewPassword(String password) {}
+    /**
+     * A new password.
+     *
+     * @param old the one before; asked of whoever changes their own, null where an administrator gives somebody a new one
+     */
+    record NewPassword(String password, @Schema(nullable = true) String old) {}
 
     @GetMapping("/api/team")
     List<Colleague> team(Colleague asking) {
@@ -68,12 +78,25 @@ class TeamController {
     }
 
     @PutMapping("/api/team/{id}/password")
-    void password(Colleague asking, @PathVariable UUID id, @RequestBody NewPassword password) {
-        if (!asking.id().equals(id)) {
+    void password(
+            Colleague asking,
+            @PathVariable UUID id,
+            @RequestBody NewPassword password,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        boolean own = asking.id().equals(id);
+        if (!own) {
             asking.mustBe(ADMINISTRATORS_ONLY, Role.ADMINISTRATOR);
         }
         team.find(id).orElseThrow(() -> Refusal.missing("This colleague"));
+        if (own && !team.knowsPassword(id, password.old())) {
+            throw Refusal.field("old", "This is not your password.");
+        }
         team.password(id, password.password());
+        if (own) {
+            // The session it was changed in goes on; all others have ended.
+            sessions.open(asking, request, response);
+        }
     }
 
     /** One's own name, phone and signature. */

@@ -26,6 +26,17 @@ interface TeamMapper {
     @Select("select " + COLUMNS + " from colleague where email = #{email}")
     Optional<Colleague> byEmail(String email);
 
+    @Select("select " + COLUMNS + " from colleague where id = #{id} and access = #{access}")
+    Optional<Colleague> bySession(SignedIn session);
+
+    /** Which access of theirs is valid. */
+    @Select("select access from colleague where id = #{id}")
+    Optional<Integer> access(UUID id);
+
+    /** Makes all their sessions void. */
+    @Update("update colleague set access = access + 1 where id = #{id}")
+    void endSessions(UUID id);
+
     @Select("select password_hash from colleague where id = #{id}")
     String passwordHash(UUID id);
 
@@ -76,8 +87,14 @@ interface TeamMapper {
             """)
     void insertHouse(House house);
 
-    @Insert("insert into failed_sign_in (email, at) values (#{email}, #{at})")
-    void failed(@Param("email") String email, @Param("at") Instant at);
+    @Insert("insert into failed_sign_in (email, source, at) values (#{email}, #{source}, #{at})")
+    void failed(@Param("email") String email, @Param("source") String source, @Param("at") Instant at);
+
+    @Select("select count(*) from failed_sign_in where source = #{source} and at > #{since}")
+    int failuresFrom(@Param("source") String source, @Param("since") Instant since);
+
+    @Delete("delete from failed_sign_in where at < #{before}")
+    void forgetOldFailures(Instant before);
 
     @Select("select count(*) from failed_sign_in where email = #{email} and at > #{since}")
     int failures(@Param("email") String email, @Param("since") Instant since);

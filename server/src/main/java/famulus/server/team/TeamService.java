@@ -2,6 +2,7 @@ package famulus.server.team;
 
 import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
+import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import java.time.Clock;
@@ -26,9 +27,11 @@ public class TeamService {
     private final TeamMapper mapper;
     private final PasswordEncoder passwords;
     private final Ids ids;
+    private final Events events;
     private final Clock clock;
 
-    TeamService(TeamMapper mapper, PasswordEncoder passwords, Ids ids, Clock clock) {
+    TeamService(TeamMapper mapper, PasswordEncoder passwords, Ids ids, Events events, Clock clock) {
+        this.events = events;
         this.mapper = mapper;
         this.passwords = passwords;
         this.ids = ids;
@@ -125,6 +128,9 @@ public class TeamService {
             throw Refusal.fields(wrong);
         }
         mapper.update(colleague);
+        if (before.active() && !colleague.active()) {
+            endSessions(colleague.id());
+        }
         return find(colleague.id()).orElseThrow();
     }
 
@@ -152,13 +158,31 @@ public class TeamService {
         }
     }
 
-    /** Gives a colleague a new password. */
+    /** Who has a session, while it is valid and they may still work here. */
+    Optional<Colleague> signedIn(SignedIn session) {
+        return mapper.bySession(session).filter(Colleague::active);
+    }
+
+    private void endSessions(UUID id) {
+        mapper.endSessions(id);
+        events.end(id);
+    }
+
+    /** Whether somebody knows their own password. */
+    boolean knowsPassword(UUID id, String password) {
+        String hash = mapper.passwordHash(id);
+        // Only the demo lets people in who have none.
+        return hash == null || password != null && passwords.matches(password, hash);
+    }
+
+    /** Gives a colleague a new password; every session they had before ends. */
     @Transactional
     public void password(UUID id, String password) {
         checkPassword(password).ifPresent(sentence -> {
             throw Refusal.field("password", sentence);
         });
         mapper.password(id, passwords.encode(password));
+        endSessions(id);
     }
 
     private static Map<String, String> check(Colleague colleague) {

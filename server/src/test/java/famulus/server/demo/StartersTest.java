@@ -93,7 +93,9 @@ class StartersTest {
     }
 
     private Rendering mail(Proof proof) {
-        return context.getBean(RenderingService.class).mail(proof).orElseThrow();
+        return context.getBean(RenderingService.class)
+                .mail(proof, proof.merged().subject().text())
+                .orElseThrow();
     }
 
     @Test

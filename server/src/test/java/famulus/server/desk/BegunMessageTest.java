@@ -56,8 +56,7 @@ class BegunMessageTest extends ServerTest {
     void anothersTemplateIsUsedAsItWasMarkedReadyAndOnesOwnAsItIs() throws Exception {
         UUID template = template("CONTACT", "Hives", "Bees for {contact.first_name}");
         assertThat(body(begin(template, signe))).isEqualTo("Bees for Ines");
-        assertThat(begin(template, dov).get("code").asString()).isEqualTo("not-ready");
-        assertThat(begin(template, dov).get("detail").asString()).contains("Signe");
+        assertThat(begin(template, dov).get("code").asString()).isEqualTo("missing");
         ready(template);
 
         Map<String, Object> draft = new HashMap<>();

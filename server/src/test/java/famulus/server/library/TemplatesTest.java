@@ -47,6 +47,11 @@ class TemplatesTest extends ServerTest {
     @Test
     void isChangedByItsOwnerAndTheKeepers() throws Exception {
         UUID id = template("CONTACT", "Hives", "Text");
+        assertThat(change(id, 1, "x", dov).get("code").asString())
+                .as("not ready")
+                .isEqualTo("missing");
+        assertThat(change(id, 1, "x", petra).get("code").asString()).isEqualTo("forbidden");
+        done("POST", "/api/templates/" + id + "/ready", Map.of("version", 1), signe);
 
         assertThat(change(id, 1, "x", dov).get("code").asString()).isEqualTo("forbidden");
         assertThat(change(id, 1, "x", petra).get("code").asString()).isEqualTo("forbidden");
@@ -73,6 +78,7 @@ class TemplatesTest extends ServerTest {
     @Test
     void aDuplicateBelongsToWhoMadeIt() throws Exception {
         UUID id = template("CONTACT", "Hives for {person.first_name}", "Text");
+        done("POST", "/api/templates/" + id + "/ready", Map.of("version", 1), signe);
 
         JsonNode copy = done("POST", "/api/templates/" + id + "/duplicate", null, dov);
 

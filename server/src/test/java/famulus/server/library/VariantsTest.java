@@ -78,7 +78,7 @@ class VariantsTest extends ServerTest {
         assertThat(done("GET", "/api/templates?search=german", null, signe))
                 .as("who looks for words finds the variant that has them")
                 .hasSize(1);
-        JsonNode variants = done("GET", "/api/templates/" + german + "/variants", null, dov);
+        JsonNode variants = done("GET", "/api/templates/" + german + "/variants", null, signe);
         assertThat(variants.valueStream().map(one -> one.get("name").asString()))
                 .containsExactly("English", "German", "French");
         assertThat(variants.get(1).get("id").asString()).isEqualTo(german.toString());
@@ -107,7 +107,7 @@ class VariantsTest extends ServerTest {
                 .contains("already");
         assertThat(add(english, "xx", null, signe).at("/fields/language").asString())
                 .contains("not written to");
-        assertThat(add(english, "fr", null, dov).get("code").asString()).isEqualTo("forbidden");
+        assertThat(add(english, "fr", null, dov).get("code").asString()).isEqualTo("missing");
         assertThat(done("GET", "/api/templates/" + english + "/variants", null, signe)
                         .valueStream()
                         .filter(one -> !one.get("id").isNull()))

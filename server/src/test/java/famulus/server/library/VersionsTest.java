@@ -54,7 +54,7 @@ class VersionsTest extends ServerTest {
     }
 
     private JsonNode versions(UUID id) throws Exception {
-        return done("GET", "/api/templates/" + id + "/versions", null, dov);
+        return done("GET", "/api/templates/" + id + "/versions", null, signe);
     }
 
     private JsonNode begin(UUID id, UUID person, Colleague as) throws Exception {
@@ -144,14 +144,14 @@ class VersionsTest extends ServerTest {
     void othersUseItOnlyOnceItIsReadyAndThenWhatItSaidThen() throws Exception {
         UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
         UUID id = letter("Monday");
-        assertThat(begin(id, ines, dov).get("code").asString()).isEqualTo("not-ready");
+        assertThat(begin(id, ines, dov).get("code").asString()).isEqualTo("missing");
         assertThat(done("GET", "/api/templates/fitting?about=CONTACT", null, dov))
                 .isEmpty();
         assertThat(done("GET", "/api/templates/fitting?about=CONTACT", null, signe))
                 .hasSize(1);
 
         assertThat(ready(id, 7, signe).get("code").asString()).isEqualTo("changed-meanwhile");
-        assertThat(ready(id, 1, dov).get("code").asString()).isEqualTo("forbidden");
+        assertThat(ready(id, 1, dov).get("code").asString()).isEqualTo("missing");
         assertThat(ready(id, 1, signe).get("template").get("readyVersion").asInt())
                 .isEqualTo(1);
         change(id, 1, draft("Hives", design("Tuesday")), signe);
@@ -268,7 +268,7 @@ class VersionsTest extends ServerTest {
         assertThat(done("POST", "/api/templates/" + id + "/merge", drafts, dov)
                         .get("code")
                         .asString())
-                .isEqualTo("forbidden");
+                .isEqualTo("missing");
         drafts.put("mine", draft("Hives", "{\"version\":1,\"bands\":["));
         assertThat(done("POST", "/api/templates/" + id + "/merge", drafts, signe)
                         .at("/fields/design")
@@ -303,7 +303,7 @@ class VersionsTest extends ServerTest {
         assertThat(done("POST", waved, wave, signe).at("/fields/reason").isMissingNode())
                 .isFalse();
         wave.put("reason", "It has to be that long");
-        assertThat(done("POST", waved, wave, dov).get("code").asString()).isEqualTo("forbidden");
+        assertThat(done("POST", waved, wave, dov).get("code").asString()).isEqualTo("missing");
         done("POST", waved, wave, signe);
         assertThat(proof(id, ines, "x".repeat(61)).at("/notes/0/waved/reason").asString())
                 .isEqualTo("It has to be that long");

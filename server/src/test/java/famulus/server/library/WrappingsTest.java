@@ -89,7 +89,7 @@ class WrappingsTest extends ServerTest {
     }
 
     private List<String> shown() throws Exception {
-        return done("GET", "/api/templates/wrappings?style=" + style, null, signe)
+        return done("GET", "/api/templates/wrappings?style=" + style, null, oriel)
                 .valueStream()
                 .map(one -> one.get("kind").asString() + " " + one.get("name").asString() + " "
                         + one.get("inStyle").asBoolean())

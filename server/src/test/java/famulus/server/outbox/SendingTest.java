@@ -499,4 +499,26 @@ class SendingTest extends ServerTest {
                 .findFirst()
                 .orElse("");
     }
+
+    /** A mail program would decode it into something else than was written. */
+    @Test
+    void whatLooksLikeAnEncodedWordIsReadAsItWasWritten() {
+        String tricky = "=?UTF-8?B?SGFja2Vk?= and =?x " + "hives ".repeat(20).strip();
+        byte[] bytes = MimeWriter.write(
+                "<1@x.example>",
+                new MimeWriter.Mailbox("=?UTF-8?Q?Signe?=", "signe@x.example"),
+                new MimeWriter.Mailbox("Ines =?", "ines@x.example"),
+                tricky,
+                MimeWriter.Words.plain("Text"),
+                MimeWriter.About.NOTHING,
+                clock.instant());
+        SourceText read = SourceText.of(bytes);
+        assertThat(read.subject()).isEqualTo(tricky);
+        assertThat(read.from()).isEqualTo("=?UTF-8?Q?Signe?= <signe@x.example>");
+        assertThat(read.to()).isEqualTo("Ines =? <ines@x.example>");
+        assertThat(new String(bytes, java.nio.charset.StandardCharsets.US_ASCII)
+                        .lines()
+                        .takeWhile(line -> !line.isEmpty()))
+                .allSatisfy(line -> assertThat(line.length()).isLessThanOrEqualTo(78));
+    }
 }

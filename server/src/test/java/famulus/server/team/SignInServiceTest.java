@@ -30,6 +30,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 @MockitoSettings(strictness = Strictness.LENIENT)
 class SignInServiceTest {
     private static final Instant NOW = Instant.parse("2026-05-04T09:00:00Z");
+    private static final String SOURCE = "192.0.2.7";
     private static final String ADDRESS = "signe@brindlewing.example";
 
     @Mock
@@ -54,17 +55,18 @@ class SignInServiceTest {
 
     @Test
     void theRightPasswordLetsInAndForgetsWhatFailedBefore() {
-        assertThat(signIn.signIn(" Signe@Brindlewing.EXAMPLE ", "right")).isEqualTo(signe(true));
+        assertThat(signIn.signIn(" Signe@Brindlewing.EXAMPLE ", "right", SOURCE))
+                .isEqualTo(signe(true));
 
         verify(mapper).forgetFailures(ADDRESS);
-        verify(mapper, never()).failed(anyString(), any());
+        verify(mapper, never()).failed(anyString(), anyString(), any());
     }
 
     @Test
     void aWrongPasswordIsCounted() {
-        assertThatThrownBy(() -> signIn.signIn(ADDRESS, "wrong")).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> signIn.signIn(ADDRESS, "wrong", SOURCE)).isInstanceOf(Refusal.class);
 
-        verify(mapper).failed(ADDRESS, NOW);
+        verify(mapper).failed(ADDRESS, SOURCE, NOW);
         verify(mapper, never()).forgetFailures(anyString());
     }
 
@@ -72,7 +74,7 @@ class SignInServiceTest {
     void anUnknownAddressTakesAsLongAndSaysTheSame() {
         when(mapper.byEmail("nobody@brindlewing.example")).thenReturn(Optional.empty());
 
-        assertThatThrownBy(() -> signIn.signIn("nobody@brindlewing.example", "right"))
+        assertThatThrownBy(() -> signIn.signIn("nobody@brindlewing.example", "right", SOURCE))
                 .hasMessage("Address and password do not belong together.");
 
         verify(passwords).matches(eq("right"), anyString());
@@ -82,14 +84,23 @@ class SignInServiceTest {
     void whoeverHasLeftIsNotLetIn() {
         when(mapper.byEmail(ADDRESS)).thenReturn(Optional.of(signe(false)));
 
-        assertThatThrownBy(() -> signIn.signIn(ADDRESS, "right")).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> signIn.signIn(ADDRESS, "right", SOURCE)).isInstanceOf(Refusal.class);
     }
 
     @Test
     void tooManyAttemptsAreNotEvenLookedAt() {
         when(mapper.failures(ADDRESS, NOW.minus(Duration.ofMinutes(15)))).thenReturn(5);
 
-        assertThatThrownBy(() -> signIn.signIn(ADDRESS, "right")).hasMessageContaining("Too many attempts");
+        assertThatThrownBy(() -> signIn.signIn(ADDRESS, "right", SOURCE)).hasMessageContaining("Too many attempts");
+
+        verify(passwords, never()).matches(anyString(), anyString());
+    }
+
+    @Test
+    void whoTriesManyAddressesFromOnePlaceIsSlowedDown() {
+        when(mapper.failuresFrom(SOURCE, NOW.minus(Duration.ofMinutes(15)))).thenReturn(40);
+
+        assertThatThrownBy(() -> signIn.signIn(ADDRESS, "right", SOURCE)).hasMessageContaining("from where you are");
 
         verify(passwords, never()).matches(anyString(), anyString());
     }

@@ -21,28 +21,31 @@ class SignInTest extends ServerTest {
 
     @Test
     void letsInWhoKnowsThePassword() {
-        assertThat(signIn.signIn(" Signe@Brindlewing.example ", PASSWORD).id()).isEqualTo(signe.id());
+        assertThat(signIn.signIn(" Signe@Brindlewing.example ", PASSWORD, "192.0.2.7")
+                        .id())
+                .isEqualTo(signe.id());
     }
 
     @Test
     void saysTheSameForAWrongPasswordAndAnUnknownAddress() {
-        assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", "wrong"))
+        assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", "wrong", "192.0.2.7"))
                 .hasMessageContaining("do not belong");
-        assertThatThrownBy(() -> signIn.signIn("nobody@brindlewing.example", "wrong"))
+        assertThatThrownBy(() -> signIn.signIn("nobody@brindlewing.example", "wrong", "192.0.2.7"))
                 .hasMessageContaining("do not belong");
     }
 
     @Test
     void slowsDownWhoGuesses() {
         for (int i = 0; i < 5; i++) {
-            assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", "wrong"))
+            assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", "wrong", "192.0.2.7"))
                     .isInstanceOf(Refusal.class);
         }
-        assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", PASSWORD))
+        assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", PASSWORD, "192.0.2.7"))
                 .hasMessageContaining("Too many");
 
         clock.forward(Duration.ofMinutes(16));
-        assertThat(signIn.signIn("signe@brindlewing.example", PASSWORD)).isNotNull();
+        assertThat(signIn.signIn("signe@brindlewing.example", PASSWORD, "192.0.2.7"))
+                .isNotNull();
     }
 
     @Test

@@ -1,5 +1,6 @@
-package famulus.server.platform;
+package famulus.server.team;
 
+import famulus.server.platform.Events;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -15,7 +16,7 @@ class EventsController {
     }
 
     @GetMapping(path = "/api/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter events() {
-        return events.open();
+    SseEmitter events(Colleague asking) {
+        return events.open(asking.id());
     }
 }

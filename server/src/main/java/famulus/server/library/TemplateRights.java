@@ -1,0 +1,89 @@
+package famulus.server.library;
+
+import famulus.server.cupboard.HouseStyleService;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import famulus.server.team.TeamService;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/**
+ * Who may do what with a template, passage, signature, header or footer. Every way to one asks here; lists ask the same of the
+ * database, by the fragment {@code visible} of the mapper.
+ *
+ * <ul>
+ *   <li><b>see</b>: everybody, once it has been marked ready. Before, whose it is, assistants writing for them, and whoever
+ *       may change it. To all others it is not there, whether they guess its identifier or not.
+ *   <li><b>use</b>: as it was when it was marked ready; whose it is, and who writes for them, as it is now.
+ *   <li><b>change</b>: whose it is, editors and administrators; what belongs to a style, whoever may change that.
+ *   <li><b>manage</b> (mark ready, delete, bring back, add a variant): whoever may change it.
+ * </ul>
+ */
+@Component
+public class TemplateRights {
+    private final HouseStyleService styles;
+    private final TeamService team;
+
+    TemplateRights(HouseStyleService styles, TeamService team) {
+        this.styles = styles;
+        this.team = team;
+    }
+
+    /** Whether somebody may know that it is there, and read it. */
+    public boolean maySee(Template template, Colleague who) {
+        return template.readyVersion() != null
+                || template.ownerId().equals(who.id())
+                || mayChange(template, who)
+                || who.is(Role.ASSISTANT) && writesForOthers(template.ownerId());
+    }
+
+    /** Assistants write for reps and editors. */
+    private boolean writesForOthers(UUID owner) {
+        return team.find(owner).filter(one -> one.is(Role.AGENT, Role.KEEPER)).isPresent();
+    }
+
+    /** Whether somebody may write from it as it is now; else from what was marked ready. */
+    boolean mayUseAsItIs(Template template, Colleague asking, Colleague sender) {
+        return template.ownerId().equals(asking.id()) || template.ownerId().equals(sender.id());
+    }
+
+    /** Whether somebody may change it. */
+    public boolean mayChange(Template template, Colleague who) {
+        return template.kind().wraps()
+                ? styles.mayChange(template.houseStyle(), who)
+                : mayChange(template.ownerId(), who);
+    }
+
+    static boolean mayChange(UUID owner, Colleague who) {
+        return owner.equals(who.id()) || who.is(Role.KEEPER, Role.ADMINISTRATOR);
+    }
+
+    /** Lets only those through who may see it; for all others it is not there. */
+    Template mustBeSeen(Optional<Template> template, Colleague who) {
+        return template.filter(one -> maySee(one, who)).orElseThrow(() -> Refusal.missing("This template"));
+    }
+
+    /** Lets only those through who may change it; who may not even see it is told that it is not there. */
+    public void mustBeChangeable(Template template, Colleague who) {
+        mustBeSeen(Optional.of(template), who);
+        if (template.kind().wraps()) {
+            styles.mustBeAllowed(template.houseStyle(), who);
+        } else if (!mayChange(template, who)) {
+            throw Refusal.forbidden(
+                    "This is " + template.ownerName() + "’s template. Duplicate it to make it your own.");
+        }
+    }
+
+    /** Who of the team may see it; asked where something is told to those only. */
+    Set<UUID> seenBy(Template template) {
+        return team.all().stream()
+                .filter(Colleague::active)
+                .filter(who -> maySee(template, who))
+                .map(Colleague::id)
+                .collect(Collectors.toSet());
+    }
+}

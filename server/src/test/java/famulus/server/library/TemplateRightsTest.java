@@ -1,0 +1,352 @@
+package famulus.server.library;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.server.ServerTest;
+import famulus.server.team.Colleague;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
+import org.springframework.test.web.servlet.MvcResult;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import tools.jackson.databind.JsonNode;
+
+/** Who may see, use, change and manage a template, asked of every endpoint. */
+class TemplateRightsTest extends ServerTest {
+    /** Stands in the name and subject of what is hidden, and nowhere else. */
+    private static final String SECRET = "Zyxomma";
+
+    @Autowired
+    private RequestMappingHandlerMapping requestMappingHandlerMapping;
+
+    private UUID ines;
+    private UUID hidden;
+    private UUID ready;
+    private UUID removed;
+
+    @BeforeEach
+    void templatesOfSigne() throws Exception {
+        ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        hidden = add(SECRET, "The hives for {contact.first_name}");
+        ready = add("Placement", "We come on Tuesday, {contact.first_name}");
+        done("POST", "/api/templates/" + ready + "/ready", Map.of("version", 1), signe);
+        removed = add("Old " + SECRET, "Hello");
+        done("DELETE", "/api/templates/" + removed, null, signe);
+    }
+
+    private Map<String, Object> draft(String name, String words) {
+        Map<String, Object> draft = new HashMap<>();
+        draft.put("name", name);
+        draft.put("purpose", "");
+        draft.put("about", "CONTACT");
+        draft.put("subject", name + " in May");
+        draft.put("previewText", "");
+        draft.put("body", "");
+        draft.put("mode", "LETTER");
+        draft.put(
+                "design",
+                "{\"version\":1,\"bands\":[{\"id\":\"s\",\"columns\":[{\"share\":1,\"blocks\":[{\"id\":\"b\",\"kind\":\"text\","
+                        + "\"text\":[{\"kind\":\"paragraph\",\"runs\":[{\"text\":\"" + words + "\"}]}]}]}]}]}");
+        return draft;
+    }
+
+    private UUID add(String name, String words) throws Exception {
+        JsonNode made = done("POST", "/api/templates", draft(name, words), signe);
+        return UUID.fromString(made.at("/template/id").asString());
+    }
+
+    private record Ask(String method, String path, Object body) {
+        Ask of(UUID template) {
+            return new Ask(method, path.replace("{id}", template.toString()), body);
+        }
+    }
+
+    /** Every endpoint that names a template in its address, with a body that would do. */
+    private List<Ask> ofOneTemplate() {
+        Map<String, Object> bodies = Map.of(
+                "PUT /api/templates/{id}", Map.of("version", 1, "draft", draft("Other", "Hello")),
+                "POST /api/templates/{id}/ready", Map.of("version", 1),
+                "POST /api/templates/{id}/variants", Map.of("language", "de"),
+                "POST /api/templates/{id}/tests",
+                        Map.of("version", 1, "kind", "contact", "person", ines, "to", List.of(dov.id()), "list", false),
+                "POST /api/templates/{id}/merge",
+                        Map.of("base", draft("Other", "Hello"), "mine", draft("Other", "Hello you")),
+                "POST /api/templates/{id}/waved", Map.of("code", "subject-long", "words", "x", "reason", "because"));
+        List<Ask> asks = new ArrayList<>();
+        for (RequestMappingInfo info :
+                requestMappingHandlerMapping.getHandlerMethods().keySet()) {
+            for (String path : info.getPatternValues()) {
+                if (path.startsWith("/api/templates/{id}") || path.startsWith("/api/desk/templates/{id}")) {
+                    info.getMethodsCondition()
+                            .getMethods()
+                            .forEach(method -> asks.add(new Ask(
+                                    method.name(),
+                                    path.replace("{version}", "1"),
+                                    bodies.get(method.name() + " " + path))));
+                }
+            }
+        }
+        return asks;
+    }
+
+    /** The endpoints that name a template in what is sent. */
+    private List<Ask> naming(UUID template) {
+        Map<String, Object> begun = new HashMap<>();
+        begun.put("template", template);
+        begun.put("kind", "contact");
+        begun.put("id", ines);
+        begun.put("chosen", Map.of());
+        Map<String, Object> message = new HashMap<>();
+        message.put("id", new UUID(7, 7));
+        message.put("template", template);
+        message.put("kind", "contact");
+        message.put("person", ines);
+        message.put("chosen", Map.of());
+        message.put("subject", List.of(Map.of("text", "Hives", "written", "", "gap", false)));
+        message.put("body", List.of());
+        return List.of(
+                new Ask("POST", "/api/desk/message", begun),
+                new Ask("POST", "/api/messages/stops", message),
+                new Ask("POST", "/api/messages", message),
+                new Ask("PUT", "/api/templates/signatures", Map.of("template", template, "team", false)));
+    }
+
+    private MockHttpServletResponse answer(Ask ask, Colleague as) throws Exception {
+        return mvc.perform(request(ask.method(), ask.path(), ask.body(), as))
+                .andReturn()
+                .getResponse();
+    }
+
+    private static String said(MockHttpServletResponse answer) throws Exception {
+        return answer.getStatus() + " " + answer.getContentAsString(StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void whatMayNotBeSeenAnswersAsIfItWereNotThere() throws Exception {
+        UUID unknown = UUID.randomUUID();
+        List<Ask> all = ofOneTemplate();
+        assertThat(all).hasSizeGreaterThan(14);
+        for (UUID id : List.of(hidden, removed)) {
+            for (Ask ask : all) {
+                assertThat(said(answer(ask.of(id), dov)).replace(id.toString(), "…"))
+                        .as("%s %s", ask.method(), ask.path())
+                        .isEqualTo(said(answer(ask.of(unknown), dov)).replace(unknown.toString(), "…"))
+                        .startsWith("404");
+            }
+            List<Ask> named = naming(id);
+            List<Ask> nobody = naming(unknown);
+            for (int i = 0; i < named.size(); i++) {
+                assertThat(said(answer(named.get(i), dov)).replace(id.toString(), "…"))
+                        .as("%s %s", named.get(i).method(), named.get(i).path())
+                        .isEqualTo(said(answer(nobody.get(i), dov)).replace(unknown.toString(), "…"))
+                        .startsWith("404");
+            }
+        }
+        assertThat(sql.queryForObject(
+                        "select count(*) from template_version where template_id = ?", Integer.class, hidden))
+                .as("nobody has written a version into it")
+                .isZero();
+    }
+
+    /** What each role is answered for a colleague's template, by what is asked. */
+    @Test
+    void everyRoleMayWhatItMay() throws Exception {
+        record Row(String method, String path, Set<Colleague> ofReady, Set<Colleague> ofHidden) {}
+        Set<Colleague> everybody = Set.of(signe, dov, petra, oriel, amos);
+        Set<Colleague> whoSees = Set.of(signe, petra, oriel, amos);
+        Set<Colleague> whoChanges = Set.of(signe, oriel, amos);
+        List<Row> rows = List.of(
+                new Row("GET", "/api/templates/{id}", everybody, whoSees),
+                new Row("GET", "/api/templates/{id}/versions", everybody, whoSees),
+                new Row("GET", "/api/templates/{id}/using", everybody, whoSees),
+                new Row("GET", "/api/templates/{id}/variants", everybody, whoSees),
+                new Row("POST", "/api/templates/{id}/here", everybody, whoSees),
+                new Row("POST", "/api/templates/{id}/duplicate", everybody, whoSees),
+                new Row("POST", "/api/templates/{id}/tests", everybody, whoSees),
+                new Row("POST", "/api/templates/{id}/merge", whoChanges, whoChanges),
+                new Row("POST", "/api/templates/{id}/waved", whoChanges, whoChanges));
+        Map<String, Ask> asks = new HashMap<>();
+        ofOneTemplate().forEach(ask -> asks.put(ask.method() + " " + ask.path(), ask));
+        for (Row row : rows) {
+            Ask ask = asks.get(row.method() + " " + row.path());
+            for (Colleague who : everybody) {
+                assertThat(answer(ask.of(ready), who).getStatus())
+                        .as("%s %s as %s, ready", row.method(), row.path(), who.role())
+                        .isEqualTo(row.ofReady().contains(who) ? 200 : 403);
+                int expected = row.ofHidden().contains(who) ? 200 : whoSees.contains(who) ? 403 : 404;
+                // A test of what is not ready is for those who change it; an assistant may look at it.
+                if (row.path().endsWith("/tests") && who.equals(petra)) {
+                    expected = 422;
+                }
+                assertThat(answer(ask.of(hidden), who).getStatus())
+                        .as("%s %s as %s, not ready", row.method(), row.path(), who.role())
+                        .isEqualTo(expected);
+            }
+        }
+    }
+
+    @Test
+    void theStateOfAReadyTemplateIsItsOwnersEvenWhenTheVersionIsGone() throws Exception {
+        done("PUT", "/api/templates/" + ready, Map.of("version", 1, "draft", draft("Placement", "Not yet")), signe);
+        sql.update("delete from template_version where template_id = ?", ready);
+
+        assertThat(answer(naming(ready).getFirst(), dov).getStatus()).isEqualTo(404);
+    }
+
+    @Test
+    void nothingNamesIt() throws Exception {
+        // It is used, tested and sent from, so that there is something to tell.
+        Ask test = ofOneTemplate().stream()
+                .filter(ask -> ask.path().endsWith("/tests"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(answer(test.of(hidden), signe).getStatus()).isEqualTo(200);
+        assertThat(answer(naming(hidden).get(2), signe).getStatus()).isEqualTo(200);
+        String style = sql.queryForObject("select cast(id as varchar) from house_style where usual", String.class);
+        List<String> addresses = new ArrayList<>(List.of(
+                "/api/templates",
+                "/api/templates?search=" + SECRET,
+                "/api/templates/fitting?about=CONTACT",
+                "/api/templates/fitting?about=CONTACT&search=" + SECRET,
+                "/api/templates/using?kind=contact&field=first_name",
+                "/api/templates/wrappings?style=" + style,
+                "/api/templates/signatures",
+                "/api/cupboard/house-styles/" + style + "/using",
+                "/api/records/contact/" + ines,
+                "/api/outbox",
+                "/api/messages/" + new UUID(7, 7),
+                "/api/desk/fields?about=CONTACT&kind=contact&id=" + ines));
+        for (String address : addresses) {
+            MockHttpServletResponse answer = answer(new Ask("GET", address, null), dov);
+            assertThat(answer.getStatus()).as(address).isLessThan(500);
+            assertThat(answer.getContentAsString(StandardCharsets.UTF_8))
+                    .as("%s as somebody who may not see it", address)
+                    .doesNotContain(SECRET, hidden.toString());
+        }
+        assertThat(answer(new Ask("GET", "/api/templates?search=" + SECRET, null), oriel)
+                        .getContentAsString())
+                .as("an editor finds it")
+                .contains(hidden.toString());
+        String records = answer(new Ask("GET", "/api/records/contact/" + ines, null), signe)
+                .getContentAsString();
+        assertThat(records).as("its owner reads its name beside the message").contains(SECRET);
+    }
+
+    @Test
+    void whatHiddenTemplatesUseCantBeTakenAwayAndIsNotNamed() throws Exception {
+        Map<String, Object> passage = draft("Frost", "Bees stay in");
+        passage.put("kind", "PASSAGE");
+        UUID frost = UUID.fromString(
+                done("POST", "/api/templates", passage, dov).at("/template/id").asString());
+        done("POST", "/api/templates/" + frost + "/ready", Map.of("version", 1), dov);
+        Map<String, Object> using = draft("Uses " + SECRET, "Hello");
+        using.put(
+                "design",
+                ((String) using.get("design"))
+                        .replace(
+                                "]}]}]}]}]}",
+                                "]}]},{\"id\":\"p\",\"kind\":\"passage\",\"passage\":\"" + frost + "\"}]}]}]}"));
+        JsonNode made = done("POST", "/api/templates", using, signe);
+        assertThat(made.has("template")).as("%s", made).isTrue();
+
+        assertThat(done("GET", "/api/templates/" + frost + "/using", null, dov)).isEmpty();
+        JsonNode refused = done("DELETE", "/api/templates/" + frost, null, dov);
+        assertThat(refused.get("detail").asString()).isEqualTo("It is used in one template of a colleague.");
+        assertThat(done("DELETE", "/api/templates/" + frost, null, oriel)
+                        .get("detail")
+                        .asString())
+                .contains("Uses " + SECRET);
+    }
+
+    /** The rights are in the query: nothing has to be left out of what it gives. */
+    @Test
+    void threeAmongFiveThousandAreThree() throws Exception {
+        for (int i = 0; i < 5_000; i++) {
+            sql.update(
+                    """
+                    insert into template (id, kind, name, about, subject, preview_text, body, mode, design, header, footer,
+                      version, owner_id, created_at, changed_at, changed_by)
+                    select random_uuid(), kind, concat('A ', cast(? as varchar)), about, subject, preview_text, body, mode,
+                      design, header, footer, version, owner_id, created_at, changed_at, changed_by
+                    from template where id = ?
+                    """,
+                    i,
+                    hidden);
+        }
+        for (int i = 0; i < 2; i++) {
+            UUID more = add("Z " + i, "Hello");
+            done("POST", "/api/templates/" + more + "/ready", Map.of("version", 1), signe);
+        }
+
+        assertThat(done("GET", "/api/templates", null, dov)).hasSize(3);
+        assertThat(done("GET", "/api/templates/fitting?about=CONTACT", null, dov))
+                .hasSize(3);
+        assertThat(done("GET", "/api/templates", null, oriel)).hasSize(5_004);
+    }
+
+    @Test
+    void onlyThoseWhoMaySeeItHearOfIt() throws Exception {
+        MvcResult stranger = stream(dov);
+        MvcResult editor = stream(oriel);
+
+        done("PUT", "/api/templates/" + hidden, Map.of("version", 1, "draft", draft(SECRET, "Changed")), signe);
+        done("POST", "/api/templates/" + hidden + "/here", null, signe);
+        done("PUT", "/api/templates/" + ready, Map.of("version", 1, "draft", draft("Placement", "Changed")), signe);
+
+        assertThat(heard(stranger)).doesNotContain(hidden.toString()).contains(ready.toString());
+        assertThat(heard(editor)).contains(hidden.toString(), ready.toString());
+    }
+
+    @Test
+    void aColleagueWhoIsRemovedHearsNothingMore() throws Exception {
+        MvcResult stream = stream(dov);
+        done("PUT", "/api/templates/" + ready, Map.of("version", 1, "draft", draft("Placement", "Changed")), signe);
+        assertThat(heard(stream)).contains(ready.toString());
+
+        done("PUT", "/api/team/" + dov.id(), Map.of("role", "AGENT", "active", false), amos);
+        String before = heard(stream);
+        done("PUT", "/api/templates/" + ready, Map.of("version", 2, "draft", draft("Placement", "Again")), signe);
+
+        assertThat(heard(stream)).isEqualTo(before);
+    }
+
+    private MvcResult stream(Colleague who) throws Exception {
+        return mvc.perform(MockMvcRequestBuilders.get("/api/events")
+                        .with(as(who))
+                        .with(SecurityMockMvcRequestPostProcessors.csrf()))
+                .andReturn();
+    }
+
+    private static String heard(MvcResult stream) throws Exception {
+        return stream.getResponse().getContentAsString(StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void assistantsSeeWhatTheyCouldWriteFromForOthers() throws Exception {
+        UUID ofAmos;
+        JsonNode made = done("POST", "/api/templates", draft("Of the administrator", "Hello"), amos);
+        ofAmos = UUID.fromString(made.at("/template/id").asString());
+
+        assertThat(Stream.of(hidden, ofAmos).map(id -> status(id, petra))).containsExactly(200, 404);
+    }
+
+    private int status(UUID id, Colleague as) {
+        try {
+            return answer(new Ask("GET", "/api/templates/" + id, null), as).getStatus();
+        } catch (Exception failed) {
+            throw new AssertionError(failed);
+        }
+    }
+}
