@@ -132,12 +132,16 @@ public final class HtmlCleaner {
     public static Cleaned cleanSource(String html) {
         Shield shield = new Shield();
         Cleaned cleaned = new HtmlCleaner().cleaned(shield.hide(html));
-        return new Cleaned(shield.show(cleaned.html()), shield.show(cleaned.title()), cleaned.removed());
+        // A sentence may have been cut within a field: what is left of its sign says nothing.
+        List<String> removed = cleaned.removed().stream()
+                .map(sentence -> Shield.withoutSigns(shield.show(sentence)))
+                .toList();
+        return new Cleaned(shield.show(cleaned.html()), shield.show(cleaned.title()), removed);
     }
 
     /** Cleans HTML that is about to be shown or sent; braces are characters like any other. */
     public static Cleaned clean(String html) {
-        return new HtmlCleaner().cleaned(html.replaceAll("[\\uE000-\\uF8FF]", ""));
+        return new HtmlCleaner().cleaned(Shield.withoutSigns(html));
     }
 
     /** Stretches of HTML in which braces are no fields: begin and end by turns. */

@@ -5,13 +5,16 @@ import com.helger.css.decl.CSSDeclarationList;
 import com.helger.css.reader.CSSReaderDeclarationList;
 import com.helger.css.reader.CSSReaderSettings;
 import com.helger.css.reader.errorhandler.DoNothingCSSParseErrorHandler;
+import com.helger.css.utils.CSSColorHelper;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The styles that may stand in an element: those that say how it looks, none that load, run or hide anything. */
 final class SafeStyle {
@@ -57,7 +60,31 @@ final class SafeStyle {
             "(margin|padding|border)(-(top|right|bottom|left))?(-(width|style|color))?|border-(top|bottom)-(left|right)-radius|border-radius");
     /** What loads, runs or escapes: never part of a value. */
     private static final Pattern HARMFUL =
-            Pattern.compile("url\\s*\\(|expression|javascript:|@|\\\\|<|>|behavior|binding|[\\uE000-\\uF8FF]");
+            Pattern.compile("url\\s*\\(|expression|javascript:|@|\\\\|<|>|behavior|binding|[\\uFDD0-\\uFDEF]");
+    /** Functions that only say how something looks, and plain brackets. All others may load, now or in a newer mail program. */
+    private static final Set<String> FUNCTIONS = Set.of(
+            "",
+            "rgb",
+            "rgba",
+            "hsl",
+            "hsla",
+            "hwb",
+            "lab",
+            "lch",
+            "oklab",
+            "oklch",
+            "calc",
+            "min",
+            "max",
+            "clamp",
+            "linear-gradient",
+            "radial-gradient",
+            "repeating-linear-gradient",
+            "repeating-radial-gradient");
+
+    private static final Pattern FUNCTION = Pattern.compile("([\\p{Alnum}_-]*)\\s*\\(");
+    /** A function with what is in it, one within another at most. */
+    private static final Pattern CALL = Pattern.compile("[\\p{Alnum}_-]*\\s*\\((?:[^()]|\\([^()]*\\))*\\)");
 
     static final CSSReaderSettings SETTINGS = new CSSReaderSettings()
             .setBrowserCompliantMode(true)
@@ -93,14 +120,35 @@ final class SafeStyle {
 
     private static Optional<String> safe(String name, String value, Removed removed) {
         String low = value.toLowerCase(Locale.ROOT);
-        boolean harmful = HARMFUL.matcher(low).find() || value.length() > 300;
+        boolean harmful = HARMFUL.matcher(low).find() || value.length() > 300 || !plainFunctions(low);
         if (harmful || !(ALLOWED.contains(name) || SIDES.matcher(name).matches())) {
             // What only one engine knows, or sets what is usual, is nobody's loss.
             if (!name.startsWith("mso-") && !name.startsWith("-")) {
                 removed.add("style: " + name + (harmful ? ", for what it loads" : ""));
             }
-            return Optional.empty();
+            return name.equals("background") ? colourOf(low) : Optional.empty();
         }
         return Optional.of(name + ":" + value.replace("\"", "'").strip());
+    }
+
+    private static boolean plainFunctions(String value) {
+        return FUNCTION.matcher(value).results().map(one -> one.group(1)).allMatch(FUNCTIONS::contains);
+    }
+
+    /** The colour of a background whose picture goes, so that words on it can still be read. */
+    private static Optional<String> colourOf(String background) {
+        Matcher calls = CALL.matcher(background);
+        StringBuilder rest = new StringBuilder();
+        Optional<String> colour = Optional.empty();
+        while (calls.find()) {
+            boolean plain = CSSColorHelper.isColorValue(calls.group()) && plainFunctions(calls.group());
+            colour = plain ? Optional.of(calls.group()) : colour;
+            calls.appendReplacement(rest, " ");
+        }
+        calls.appendTail(rest);
+        return colour.or(() -> Stream.of(rest.toString().split("[\\s,/]+"))
+                        .filter(word -> word.matches("#?[a-z0-9]+") && CSSColorHelper.isColorValue(word))
+                        .findFirst())
+                .map(one -> "background-color:" + one);
     }
 }

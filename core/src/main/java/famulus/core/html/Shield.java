@@ -10,8 +10,11 @@ import java.util.regex.Pattern;
  * there. Style sheets, scripts and comments are not looked at, since braces mean something of their own in them.
  */
 final class Shield {
-    private static final char OPEN = '\uE000';
-    private static final char CLOSE = '\uE001';
+    /** Noncharacters of Unicode, which no text has: what a value holds, private characters included, is never taken for one. */
+    private static final char OPEN = '\uFDD0';
+
+    private static final char CLOSE = '\uFDD1';
+    private static final Pattern SIGNS = Pattern.compile("[\\uFDD0-\\uFDEF]");
     private static final Pattern PARTS = Pattern.compile(
             "(?<quiet><!--.*?(?:-->|\\z)|<(?<name>style|script)\\b.*?(?:</\\k<name>\\s*>|\\z))|(?<field>\\\\*\\{[^{}<>\\n\\r]*\\})",
             Pattern.DOTALL | Pattern.CASE_INSENSITIVE);
@@ -21,7 +24,7 @@ final class Shield {
 
     /** The same text with a sign in the place of each field. */
     String hide(String html) {
-        Matcher parts = PARTS.matcher(html.replace(OPEN, ' ').replace(CLOSE, ' '));
+        Matcher parts = PARTS.matcher(withoutSigns(html));
         StringBuilder hidden = new StringBuilder(html.length());
         while (parts.find()) {
             String field = parts.group("field");
@@ -45,6 +48,11 @@ final class Shield {
             signs.appendReplacement(shown, Matcher.quoteReplacement(inTag ? typographic(field) : field));
         }
         return signs.appendTail(shown).toString();
+    }
+
+    /** A text without what stands for fields here; nothing a person could have written is lost. */
+    static String withoutSigns(String text) {
+        return SIGNS.matcher(text).replaceAll("");
     }
 
     private static String typographic(String field) {

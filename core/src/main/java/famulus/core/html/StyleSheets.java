@@ -45,13 +45,17 @@ final class StyleSheets {
         rules.sort(Comparator.comparingInt(Rule::weight));
         Map<Element, Map<String, String>> usual = new IdentityHashMap<>();
         Map<Element, Map<String, String>> important = new IdentityHashMap<>();
+        Selected selected = new Selected(document);
         for (Rule rule : rules) {
-            for (Element element : found(document, rule.selector())) {
+            for (Element element : selected.by(rule.selector())) {
                 for (CSSDeclaration declaration : rule.declarations()) {
                     var into = declaration.isImportant() ? important : usual;
                     SafeStyle.put(into.computeIfAbsent(element, any -> new LinkedHashMap<>()), declaration);
                 }
             }
+        }
+        if (selected.cut() || rules.size() == MOST_RULES) {
+            removed.add("part of a style sheet that is too long for a message");
         }
         for (Element element : document.getAllElements()) {
             Map<String, String> all = usual.getOrDefault(element, new LinkedHashMap<>());
@@ -102,14 +106,5 @@ final class StyleSheets {
             count++;
         }
         return count;
-    }
-
-    /** What a selector chooses; nothing for one about states, such as a link that is pointed at. */
-    private static List<Element> found(Document document, String selector) {
-        try {
-            return document.select(selector);
-        } catch (IllegalArgumentException | IllegalStateException unknown) {
-            return List.of();
-        }
     }
 }

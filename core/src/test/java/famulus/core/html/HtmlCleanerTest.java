@@ -236,4 +236,101 @@ class HtmlCleanerTest {
             assertThat(clean(cleaned)).as("cleaned twice: %s", html).isEqualTo(cleaned);
         }
     }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "image-set('https://x.example/a.png' 1x)",
+                "-webkit-image-set('https://x.example/a.png' 1x)",
+                "image('https://x.example/a.png')",
+                "cross-fade('https://x.example/a.png', red)",
+                "element(#a)",
+                "src('https://x.example/a.png')",
+                "paint(x)",
+                "attr(title url)",
+                "var(--x)",
+                "var(--x, url(https://x.example/a.png))",
+                "env(x)",
+                "IMAGE-SET('https://x.example/a.png' 1x)",
+            })
+    void aFunctionThatMayLoadSomethingGoes(String value) {
+        for (String property : new String[] {"background", "background-color", "list-style", "color", "width"}) {
+            Cleaned cleaned = HtmlCleaner.cleanSource("<p style=\"" + property + ":" + value + "\">A</p>");
+            assertThat(cleaned.html()).as(property).isEqualTo("<p>A</p>");
+        }
+        assertThat(clean("<style>p{background:" + value + "}</style><p>A</p>")).isEqualTo("<p>A</p>");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "color:rgb(1,2,3)",
+                "color:hsl(120,50%,50%)",
+                "width:calc(100% - 8px)",
+                "background:linear-gradient(#ffffff,#000000)",
+                "background-color:rgba(0,0,0,.5)",
+            })
+    void aFunctionThatOnlySaysHowItLooksStays(String style) {
+        String kept = clean("<p style=\"" + style + "\">A</p>");
+        assertThat(kept).contains(style.substring(0, style.indexOf('(')));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "background:url(https://x.example/a.png) no-repeat #123456 | background-color:#123456",
+                "background:navy url('https://x.example/a.png') | background-color:navy",
+                "background:rgb(1,2,3) image-set('a.png' 1x) center/cover | background-color:rgb(1,2,3)",
+            })
+    void aBackgroundKeepsItsColourWhenItsPictureGoes(String style, String kept) {
+        assertThat(clean("<p style=\"" + style + "\">A</p>")).isEqualTo("<p style=\"" + kept + "\">A</p>");
+    }
+
+    /** Thousands of rules over thousands of elements would take half a minute if each were tried on each. */
+    @ParameterizedTest
+    @ValueSource(strings = {"p.a", "div p span em", "* * *", "p:has(em)", "div > p > span > em:first-child"})
+    void aStyleSheetIsWorkedInWithinSoManySteps(String selector) {
+        StringBuilder html = new StringBuilder("<style>");
+        for (int i = 0; i < 8000; i++) {
+            html.append(selector).append("{padding:").append(i).append("px}");
+        }
+        html.append("</style>").append("<div><p class=a><span><em>x</em></span></p></div>".repeat(3000));
+        Cleaned cleaned = HtmlCleaner.cleanSource(html.toString());
+        assertThat(cleaned.removed()).contains("1 part of a style sheet that is too long for a message");
+        assertThat(cleaned.html()).contains("<em");
+    }
+
+    @Test
+    void aUsualStyleSheetIsWorkedInWhole() {
+        StringBuilder html = new StringBuilder("<style>");
+        for (int i = 0; i < 300; i++) {
+            html.append(".c").append(i).append(" td p, td.x").append(i).append("{color:#123456}");
+        }
+        html.append("</style><table>")
+                .append("<tr><td class=x7><p>A</p></td></tr>".repeat(400))
+                .append("</table>");
+        Cleaned cleaned = HtmlCleaner.cleanSource(html.toString());
+        assertThat(cleaned.removed()).isEmpty();
+        assertThat(cleaned.html()).contains("<td style=\"color:#123456\">");
+    }
+
+    @Test
+    void whatWasLostIsSaidInCharactersThatAPersonCanRead() {
+        Cleaned cleaned = HtmlCleaner.cleanSource("<a href='{deal.plan_link}'>A</a>"
+                + "<a href='ftp://x.example/{deal.plan_link}/{deal.plan_link}/{deal.plan_link}'>B</a>"
+                + "<img src='https://x.example/{deal.name}.png'><img src='x' alt='{deal.name}'>");
+        assertThat(cleaned.removed()).isNotEmpty().allSatisfy(sentence -> assertThat(sentence)
+                .matches("[\\p{L}\\p{N}\\p{P}\\p{S} ]+"));
+    }
+
+    @Test
+    void privateCharactersOfAValueStay() {
+        String value = "Logo \uE000\uE001\uF8FF of Larkfield";
+        assertThat(HtmlCleaner.clean("<p title=\"" + value + "\">" + value + "</p>")
+                        .html())
+                .isEqualTo("<p title=\"" + value + "\">" + value + "</p>");
+        assertThat(clean("<p>" + value + " {person.first_name}</p>"))
+                .isEqualTo("<p>" + value + " {person.first_name}</p>");
+    }
 }

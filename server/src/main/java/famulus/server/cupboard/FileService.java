@@ -11,7 +11,6 @@ import java.net.URLConnection;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -25,10 +24,6 @@ public class FileService {
     private static final int LARGEST_TOGETHER = 15_000_000;
     private static final int MOST = 10;
     private static final int LONGEST_NAME = 160;
-    /** Endings of files that run when they are opened; mail servers turn messages with one away. */
-    private static final Set<String> RUNNING = Set.of(
-            "exe", "com", "bat", "cmd", "msi", "scr", "pif", "js", "jse", "vbs", "vbe", "wsf", "wsh", "ps1", "jar",
-            "lnk", "hta", "cpl", "dll", "reg", "iso", "img", "app", "sh");
 
     private final FileMapper mapper;
     private final Ids ids;
@@ -85,13 +80,13 @@ public class FileService {
         if (content.length > LARGEST) {
             throw Refusal.field("file", "This file is larger than 10 MB.");
         }
-        String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
-        boolean program = content.length > 1 && content[0] == 'M' && content[1] == 'Z';
-        if (RUNNING.contains(ending) || program) {
-            throw Refusal.field("file", "This is a program. Mail servers turn messages with one away.");
+        String cleaned = FileName.cleaned(name);
+        if (Programs.is(cleaned, content)) {
+            throw Refusal.field(
+                    "file", "This is a program, or has one or macros in it. Mail servers turn messages with one away.");
         }
         UUID id = ids.next();
-        mapper.insert(id, name.strip(), mediaType(name), content, by.id(), clock.instant());
+        mapper.insert(id, cleaned, mediaType(cleaned), content, by.id(), clock.instant());
         events.tell("file", id.toString());
         return all().stream().filter(file -> file.id().equals(id)).findFirst().orElseThrow();
     }

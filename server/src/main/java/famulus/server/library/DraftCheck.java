@@ -19,6 +19,8 @@ import org.springframework.stereotype.Component;
 class DraftCheck {
     private static final int LONGEST_LINE = 500;
     private static final int LONGEST_BODY = 200_000;
+    /** The name of a header or footer. */
+    private static final int LONGEST_WRAPPING = 60;
 
     private final DraftReader drafts;
     private final HouseStyleService styles;
@@ -43,6 +45,8 @@ class DraftCheck {
                 .filter(design -> DraftReader.words(design).length() > LONGEST_BODY)
                 .ifPresent(
                         design -> wrong.put("design", "Its words are longer than 200,000 characters. Take some out."));
+        PlainLine.refusal(draft.header(), LONGEST_WRAPPING, false).ifPresent(sentence -> wrong.put("header", sentence));
+        PlainLine.refusal(draft.footer(), LONGEST_WRAPPING, false).ifPresent(sentence -> wrong.put("footer", sentence));
         files.refusal(draft.files()).ifPresent(sentence -> wrong.put("files", sentence));
         if (draft.about() == null) {
             wrong.put("about", "Say what the template is about.");

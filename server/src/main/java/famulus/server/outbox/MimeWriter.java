@@ -81,7 +81,12 @@ final class MimeWriter {
             MimeMessage message = new WithOurIdentifier(messageId);
             message.setFrom(address(from));
             message.setRecipient(Message.RecipientType.TO, address(to));
-            message.setSubject(oneLine(subject), "UTF-8");
+            String line = oneLine(subject);
+            if (EncodedWord.looksLikeOne(line)) {
+                message.setHeader("Subject", EncodedWord.of(line));
+            } else {
+                message.setSubject(line, "UTF-8");
+            }
             message.setSentDate(Date.from(at));
             if (about.answersTo().isPresent()) {
                 message.setReplyTo(new Address[] {
@@ -171,8 +176,12 @@ final class MimeWriter {
 
     /** Names in any script, as mail programs read them in practice (RFC 2047 in the parameter). */
     private static String encoded(String name) {
+        String line = oneLine(name);
+        if (EncodedWord.looksLikeOne(line)) {
+            return EncodedWord.of(line);
+        }
         try {
-            return MimeUtility.encodeText(oneLine(name), "UTF-8", null);
+            return MimeUtility.encodeText(line, "UTF-8", null);
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
@@ -192,10 +201,22 @@ final class MimeWriter {
     private static InternetAddress address(Mailbox mailbox) throws IOException {
         int sign = mailbox.address().lastIndexOf('@');
         String host = IDN.toASCII(mailbox.address().substring(sign + 1));
-        return new InternetAddress(
-                mailbox.address().substring(0, sign + 1) + host,
-                oneLine(mailbox.name()),
-                StandardCharsets.UTF_8.name());
+        String address = mailbox.address().substring(0, sign + 1) + host;
+        String name = oneLine(mailbox.name());
+        return EncodedWord.looksLikeOne(name)
+                ? new NamedLikeAWord(address, name)
+                : new InternetAddress(address, name, StandardCharsets.UTF_8.name());
+    }
+
+    /** An address whose name has to be encoded although it is ASCII. */
+    private static final class NamedLikeAWord extends InternetAddress {
+        private static final long serialVersionUID = 1L;
+
+        private NamedLikeAWord(String address, String name) {
+            this.address = address;
+            // On one line: a header of several addresses is folded by the library.
+            this.encodedPersonal = EncodedWord.of(name).replace("\r\n ", " ");
+        }
     }
 
     /** Whatever a name or subject holds, it stays within its own header. */

@@ -30,6 +30,8 @@ public class DealService {
     private static final int MOST_LINES = 100;
     private static final FieldDefinition LINK = FieldDefinition.plain(RecordKind.DEAL, "link", "Link", FieldType.LINK);
 
+    private static final BigDecimal HIGHEST_RATE = new BigDecimal("99999999.99");
+
     private final DealMapper mapper;
     private final TeamService team;
     private final Ids ids;
@@ -137,8 +139,8 @@ public class DealService {
         if (line.rate() == null
                 || line.rate().signum() < 0
                 || line.rate().scale() > 2
-                || line.rate().precision() > 10) {
-            wrong.put(at + "rate", "A rate is an amount such as 12.50.");
+                || line.rate().compareTo(HIGHEST_RATE) > 0) {
+            wrong.put(at + "rate", "A rate is an amount such as 12.50, up to 99,999,999.99.");
         }
         percent(line.discount(), at + "discount", wrong);
         percent(line.tax(), at + "tax", wrong);

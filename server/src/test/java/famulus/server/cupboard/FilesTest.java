@@ -5,11 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import famulus.server.ServerTest;
 import famulus.server.team.Colleague;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.apache.james.mime4j.dom.Entity;
 import org.apache.james.mime4j.dom.Message;
 import org.apache.james.mime4j.dom.Multipart;
@@ -17,6 +21,7 @@ import org.apache.james.mime4j.dom.SingleBody;
 import org.apache.james.mime4j.message.DefaultMessageBuilder;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.http.MediaType;
 import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
@@ -55,7 +60,22 @@ class FilesTest extends ServerTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"virus.exe", "a.pdf.js", "RUN.BAT", "tool.JAR"})
+    @ValueSource(
+            strings = {
+                "virus.exe",
+                "a.pdf.js",
+                "RUN.BAT",
+                "tool.JAR",
+                "tool.exe ",
+                "tool.exe. . .",
+                "tool.exe::$DATA",
+                "tool.exe:stream.pdf",
+                "tool.ex\u200be",
+                "tool.e\u202exe\u202c",
+                "C:\\\\x\\tool.exe",
+                "sums.xlsm",
+                "setup.dmg",
+            })
     void takesNoPrograms(String name) throws Exception {
         assertThat(bring(name, bytes("x"), signe).at("/fields/file").asString()).contains("program");
     }
@@ -126,5 +146,60 @@ class FilesTest extends ServerTest {
                         .at("/fields/files")
                         .asString())
                 .contains("not in the cupboard");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "7F454C46020101, Linux",
+        "CFFAEDFE0C000001, macOS",
+        "CAFEBABE00000041, Java",
+        "23212F62696E2F7368, a script",
+        "4D5A9000, Windows",
+        "213C617263683E0A64656269616E2D62696E617279, a package",
+        "4D53434600000000, a cabinet",
+        "D0CF11E0A1B11AE1000084100C0000000000C000000000000046, an installer",
+        "D0CF11E0A1B11AE1005F005600420041005F00500052004F004A00450043005400, macros",
+    })
+    void takesNoProgramWhateverItIsCalled(String hex, String what) throws Exception {
+        byte[] content = HexFormat.of().parseHex(hex);
+        assertThat(bring("list.pdf", content, signe).at("/fields/file").asString())
+                .as(what)
+                .contains("program");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"word/vbaProject.bin", "docs/tool.exe", "AndroidManifest.xml", "a/Main.class"})
+    void takesNoArchiveWithAProgramInIt(String entry) throws Exception {
+        assertThat(bring("list.zip", zip("readme.txt", entry), signe)
+                        .at("/fields/file")
+                        .asString())
+                .contains("program");
+        assertThat(bring("list.zip", zip("readme.txt", "prices.csv"), signe)
+                        .get("name")
+                        .asString())
+                .isEqualTo("list.zip");
+    }
+
+    private static byte[] zip(String... entries) throws Exception {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream archive = new ZipOutputStream(bytes)) {
+            for (String entry : entries) {
+                archive.putNextEntry(new ZipEntry(entry));
+                archive.write(bytes("x"));
+            }
+        }
+        return bytes.toByteArray();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "../../etc/list.pdf, list.pdf",
+        "C:\\docs\\list.pdf, list.pdf",
+        "'  list.pdf . ', list.pdf",
+        "list\u202Efdp.txt, listfdp.txt",
+        "..., file",
+    })
+    void aNameHasNoPathAndNothingUnseen(String name, String kept) throws Exception {
+        assertThat(bring(name, bytes("x"), signe).get("name").asString()).isEqualTo(kept);
     }
 }

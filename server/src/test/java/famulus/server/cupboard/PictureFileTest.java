@@ -80,4 +80,28 @@ class PictureFileTest {
         assertThat(kept.width()).isEqualTo(1);
         assertThat(kept.height()).isEqualTo(1);
     }
+
+    /** Each of these took seconds or all memory when it was drawn within the application. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "<filter id=\"f\"><feGaussianBlur stdDeviation=\"5000\"/></filter>"
+                        + "<rect width=\"20\" height=\"20\" filter=\"url(#f)\"/>",
+                "<path stroke=\"red\" stroke-dasharray=\"0.0001\" d=\"M0 0 L100000 100000\"/>",
+                "<g id=\"a\"><rect width=\"1\" height=\"1\"/></g><g id=\"b\"><use href=\"#a\"/><use href=\"#a\"/></g>",
+            })
+    void aDrawingIsDrawnOrRefusedAndTheApplicationGoesOn(String inside) throws Exception {
+        try {
+            assertThat(svg(inside).mediaType()).isEqualTo("image/png");
+        } catch (Refusal tooMuch) {
+            assertThat(tooMuch.fields().get("file")).contains("too long to draw");
+        }
+        anSvgIsDrawnAtTwiceItsSize();
+    }
+
+    @Test
+    void aDrawingOfAnyLengthIsRefusedOrDrawn() {
+        String path = "M0 0" + " L9 9 L0 3".repeat(400_000);
+        assertThatThrownBy(() -> svg("<path d=\"" + path + "\"/>")).isInstanceOf(Refusal.class);
+    }
 }
