@@ -1,5 +1,5 @@
 import { Node, Schema } from 'prosemirror-model';
-import { Plugin } from 'prosemirror-state';
+import { Plugin, TextSelection } from 'prosemirror-state';
 import type { Schemas } from '../api/client';
 
 export type Piece = Schemas['ShownPiece'];
@@ -198,11 +198,9 @@ export function gapsOf(doc: Node): { at: number; piece: Piece }[] {
 export const keepsValuesHonest = new Plugin({
   props: {
     handleTextInput: (view, from, to, text) => {
-      view.dispatch(
-        view.state.tr
-          .replaceWith(from, to, messageSchema.text(text, [messageSchema.mark('mine')]))
-          .scrollIntoView(),
-      );
+      const tr = view.state.tr.replaceWith(from, to, messageSchema.text(text, [messageSchema.mark('mine')]));
+      // Behind what was typed: a selection that was typed over would stay one, and the next letter replace the first.
+      view.dispatch(tr.setSelection(TextSelection.create(tr.doc, from + text.length)).scrollIntoView());
       return true;
     },
   },

@@ -50,7 +50,7 @@
 <Page title="Outbox" crumb="what waits to go, and what has gone">
   {#snippet foot()}
     <span aria-live="polite"
-        >{outbox
+      >{outbox
         ? (outbox.waiting ? `${outbox.waiting} waiting` : 'nothing waits') +
           (outbox.notSure ? ` · ${outbox.notSure} not sure` : '')
         : ''}</span
@@ -111,8 +111,8 @@
           {/if}
           {#if line.state === 'NOT_SURE' && asked === line.id}
             <p class="ask">
-              {line.toAddress} may get this message twice: the mail server may have taken it already. Ask them, or
-              look at your mailbox’s copies, if that matters.
+              {line.toAddress} may get this message twice: the mail server may have taken it already. Ask them,
+              or look at your mailbox’s copies, if that matters.
               <Button
                 onclick={() =>
                   void act(() => ask('post', '/api/outbox/{id}/send-again', { params: { id: line.id } }))}

@@ -27,9 +27,13 @@
   <p role="alert">{failed}</p>
 {:else if message}
   <MailReading read={message.read} pieces={message.pieces} />
-  {#if message.lastAnswer && message.state !== 'SENT'}<p class="answer">The mail server said: {message.lastAnswer}</p>{/if}
+  {#if message.lastAnswer && message.state !== 'SENT'}<p class="answer">
+      The mail server said: {message.lastAnswer}
+    </p>{/if}
   {#if message.maybeRepeated}
-    <p class="answer">This message may have arrived twice. It was sent again after the mail server’s answer was lost.</p>
+    <p class="answer">
+      This message may have arrived twice. It was sent again after the mail server’s answer was lost.
+    </p>
   {/if}
   {#if message.became.length}
     <ul aria-label="What became of it">

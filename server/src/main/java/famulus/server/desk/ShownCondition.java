@@ -95,6 +95,9 @@ public record ShownCondition(
     }
 
     private Condition comparison() {
+        if (verb == null) {
+            throw Refusal.field("condition", "Choose how it is compared.");
+        }
         int wanted =
                 switch (verb.takes()) {
                     case NOTHING -> 0;
@@ -132,12 +135,17 @@ public record ShownCondition(
         return new Measure.Words(text.strip());
     }
 
-    private static BigDecimal number(String typed) {
-        try {
-            return new BigDecimal(typed.strip().replace(',', '.'));
-        } catch (NumberFormatException none) {
-            throw Refusal.field("condition", "“" + typed + "” is no number.");
+    /** A number as a person types one; others, such as one of a billion digits, are none. */
+    static BigDecimal number(String typed) {
+        String plain = typed.strip().replace(',', '.');
+        if (!plain.matches("[+-]?\\d{1,18}(\\.\\d{1,9})?")) {
+            throw Refusal.field("condition", "“" + shortened(typed) + "” is no number.");
         }
+        return new BigDecimal(plain);
+    }
+
+    private static String shortened(String typed) {
+        return typed.length() > 40 ? typed.substring(0, 40) + "…" : typed;
     }
 
     private static Reckoning reckoning(String path, List<ShownStep> steps) {

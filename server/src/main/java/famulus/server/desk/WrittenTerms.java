@@ -8,7 +8,6 @@ import famulus.core.merge.Program;
 import famulus.core.syntax.Span;
 import famulus.server.desk.ShownProof.ShownTerm;
 import famulus.server.platform.Refusal;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +35,7 @@ final class WrittenTerms {
             case "text" -> new Expression.Term(new Operand.Words(line(term.value())), Optional.empty(), NOWHERE);
             case "ask" -> ask(term);
             case "number" ->
-                new Expression.Term(new Operand.Figure(new BigDecimal(term.value())), Optional.empty(), NOWHERE);
+                new Expression.Term(new Operand.Figure(ShownCondition.number(term.value())), Optional.empty(), NOWHERE);
             default -> reference(term);
         };
     }

@@ -24,7 +24,7 @@ class DataConfiguration {
     private static final String DURABLE = ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=1000";
 
     @Bean
-    DataSource dataSource(FamulusProperties properties, Ending ending) {
+    DataSource dataSource(FamulusProperties properties, DataEnd lost) {
         HikariConfig pool = new HikariConfig();
         pool.setJdbcUrl((properties.inMemory()
                         ? "jdbc:h2:mem:" + Integer.toHexString(System.identityHashCode(pool)) + ";DB_CLOSE_DELAY=-1"
@@ -35,8 +35,13 @@ class DataConfiguration {
         pool.setPassword("");
         pool.setMaximumPoolSize(CONNECTIONS);
         if (!properties.inMemory()) {
-            pool.setExceptionOverride(new LostDatabase(ending::end));
+            pool.setExceptionOverride(new LostDatabase(lost::lost));
         }
         return new HikariDataSource(pool);
+    }
+
+    /** What is done when the database can't be used any more. */
+    interface DataEnd {
+        void lost(String reason);
     }
 }

@@ -8,14 +8,15 @@ import org.springframework.stereotype.Component;
 
 /** Ends the application when it can't go on, with one line that says why. */
 @Component
-class Ending {
+class Ending implements DataConfiguration.DataEnd {
     /** So long may those who are being answered take, and whatever stops in order. */
     private static final Duration LONGEST = Duration.ofSeconds(10);
 
     private final AtomicBoolean ends = new AtomicBoolean();
 
     /** Ends it, once; whoever asks does not wait. */
-    void end(String reason) {
+    @Override
+    public void lost(String reason) {
         if (!ends.compareAndSet(false, true)) {
             return;
         }

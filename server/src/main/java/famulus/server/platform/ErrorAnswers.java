@@ -1,11 +1,15 @@
 package famulus.server.platform;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -19,29 +23,36 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 class ErrorAnswers {
     private static final Logger LOG = LoggerFactory.getLogger(ErrorAnswers.class);
 
+    private static final String API = "/api/";
+
     @ExceptionHandler
-    ProblemDetail refused(Refusal refusal) {
-        return problem(refusal.status(), refusal.code(), refusal.getMessage(), refusal.fields());
+    ResponseEntity<Object> refused(Refusal refusal, HttpServletRequest request) {
+        return answer(request, refusal.status(), refusal.code(), refusal.getMessage(), refusal.fields());
     }
 
     @ExceptionHandler
-    ProblemDetail invalid(MethodArgumentNotValidException invalid) {
+    ResponseEntity<Object> invalid(MethodArgumentNotValidException invalid, HttpServletRequest request) {
         Map<String, String> fields = new LinkedHashMap<>();
         invalid.getFieldErrors().forEach(error -> fields.put(error.getField(), error.getDefaultMessage()));
         String first = fields.isEmpty()
                 ? "This can't be kept."
                 : fields.values().iterator().next();
-        return problem(HttpStatus.UNPROCESSABLE_CONTENT, "fields", first, fields);
+        return answer(request, HttpStatus.UNPROCESSABLE_CONTENT, "fields", first, fields);
     }
 
-    @ExceptionHandler({HttpMessageNotReadableException.class, MethodArgumentTypeMismatchException.class})
-    ProblemDetail unreadable(Exception unreadable) {
-        return problem(HttpStatus.BAD_REQUEST, "unreadable", "This request can't be read.", Map.of());
+    /** A body that can't be read, a value of another kind, and an address whose escaped octets are no text. */
+    @ExceptionHandler({
+        HttpMessageNotReadableException.class,
+        MethodArgumentTypeMismatchException.class,
+        InvalidParameterException.class
+    })
+    ResponseEntity<Object> unreadable(Exception unreadable, HttpServletRequest request) {
+        return answer(request.getRequestURI(), HttpStatus.BAD_REQUEST);
     }
 
     @ExceptionHandler
-    ProblemDetail nothingThere(NoResourceFoundException nothing) {
-        return problem(HttpStatus.NOT_FOUND, "missing", "There is nothing at this address.", Map.of());
+    ResponseEntity<Object> nothingThere(NoResourceFoundException nothing, HttpServletRequest request) {
+        return answer(request.getRequestURI(), HttpStatus.NOT_FOUND);
     }
 
     /** The browser has gone; there is nobody to answer. */
@@ -51,25 +62,50 @@ class ErrorAnswers {
     }
 
     @ExceptionHandler
-    ProblemDetail failed(Exception failure) {
+    ResponseEntity<Object> failed(Exception failure, HttpServletRequest request) {
         if (failure instanceof org.springframework.web.ErrorResponse known) {
-            HttpStatus status = HttpStatus.valueOf(known.getStatusCode().value());
-            return problem(status, "unreadable", "This request can't be read.", Map.of());
+            return answer(
+                    request.getRequestURI(),
+                    HttpStatus.valueOf(known.getStatusCode().value()));
         }
         LOG.error("A request failed", failure);
-        if (LostDatabase.is(failure)) {
-            return problem(HttpStatus.INSUFFICIENT_STORAGE, "disk", DiskSpace.FULL);
-        }
-        return problem(
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                "failed",
-                "Something went wrong on our side. Nothing was changed; try again.",
-                Map.of());
+        return answer(
+                request.getRequestURI(),
+                LostDatabase.is(failure) ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.INTERNAL_SERVER_ERROR);
     }
 
-    /** A problem that is about no field. */
-    static ProblemDetail problem(HttpStatus status, String code, String sentence) {
-        return problem(status, code, sentence, Map.of());
+    /** The answer of a status that says no more than that: a page for readers, problem details for the browser's code. */
+    static ResponseEntity<Object> answer(String address, HttpStatus status) {
+        if (!address.startsWith(API)) {
+            return PlainPage.answer(status);
+        }
+        ProblemDetail problem =
+                switch (status) {
+                    case NOT_FOUND -> problem(status, "missing", "There is nothing at this address.", Map.of());
+                    case INSUFFICIENT_STORAGE -> problem(status, "disk", DiskSpace.FULL, Map.of());
+                    default ->
+                        status.is5xxServerError()
+                                ? problem(
+                                        status,
+                                        "failed",
+                                        "Something went wrong on our side. Nothing was changed; try again.",
+                                        Map.of())
+                                : problem(status, "unreadable", "This request can't be read.", Map.of());
+                };
+        return problem(problem);
+    }
+
+    private static ResponseEntity<Object> answer(
+            HttpServletRequest request, HttpStatus status, String code, String sentence, Map<String, String> fields) {
+        return request.getRequestURI().startsWith(API)
+                ? problem(problem(status, code, sentence, fields))
+                : PlainPage.answer(status);
+    }
+
+    private static ResponseEntity<Object> problem(ProblemDetail problem) {
+        return ResponseEntity.status(problem.getStatus())
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem);
     }
 
     private static ProblemDetail problem(HttpStatus status, String code, String sentence, Map<String, String> fields) {
@@ -77,5 +113,10 @@ class ErrorAnswers {
         problem.setProperty("code", code);
         problem.setProperty("fields", fields);
         return problem;
+    }
+
+    /** A problem that is about no field. */
+    static ProblemDetail problem(HttpStatus status, String code, String sentence) {
+        return problem(status, code, sentence, Map.of());
     }
 }

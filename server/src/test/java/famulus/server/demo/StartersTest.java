@@ -31,6 +31,8 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -148,6 +150,23 @@ class StartersTest {
         }
         assertThat(documents).isGreaterThan(4000);
         assertThat(checked(folder)).isEmpty();
+    }
+
+    /** Whoever reads by headings misses nothing: the first is of level one, and none is more than one level below the last. */
+    @Test
+    void headingsSkipNoLevel() {
+        for (Starter starter : starters) {
+            if (starter.draft().mode() == Mode.PLAIN) {
+                continue;
+            }
+            int before = 0;
+            for (Element heading :
+                    Jsoup.parse(mail(proofs(starter).getFirst()).html()).select("h1, h2, h3, h4, h5, h6")) {
+                int level = heading.normalName().charAt(1) - '0';
+                assertThat(level).as("%s: %s", starter.name(), heading.text()).isLessThanOrEqualTo(before + 1);
+                before = level;
+            }
+        }
     }
 
     @Test

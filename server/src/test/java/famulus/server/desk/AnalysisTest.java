@@ -211,4 +211,16 @@ class AnalysisTest extends ServerTest {
         assertThat(shown.get("why").valueStream().map(JsonNode::asString))
                 .contains("First name is missing: “there” stands in", "otherwise, not when Title is filled");
     }
+
+    @Test
+    void aComparisonWithoutItsVerbIsRefused() throws Exception {
+        Map<String, Object> condition = new java.util.HashMap<>();
+        condition.put("kind", "comparison");
+        condition.put("parts", List.of());
+        condition.put("path", "contact.title");
+        condition.put("steps", List.of());
+        condition.put("verb", null);
+        condition.put("measures", List.of());
+        assertThat(refused(condition)).isEqualTo("Choose how it is compared.");
+    }
 }

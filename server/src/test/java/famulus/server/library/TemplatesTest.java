@@ -140,4 +140,15 @@ class TemplatesTest extends ServerTest {
         subject.forEach(part -> read.append(part.get("text").asString()));
         assertThat(read).hasToString("For First name ⁄ Bees!");
     }
+
+    @Test
+    void aHeadersNameLongerThanOneCanBeIsRefusedAtItsPlace() throws Exception {
+        Map<String, Object> draft = new HashMap<>(Map.of(
+                "name", "Hives", "purpose", "", "about", "CONTACT", "subject", "x", "previewText", "", "body", "x"));
+        draft.put("header", "x".repeat(61));
+        draft.put("footer", "y".repeat(61));
+
+        assertThat(done("POST", "/api/templates", draft, signe).get("fields").propertyNames())
+                .containsExactlyInAnyOrder("header", "footer");
+    }
 }

@@ -28,8 +28,26 @@ import tools.jackson.databind.JsonNode;
  */
 class BadInputTest extends ServerTest {
     private static final int REQUESTS = 20_000;
-    private static final long SEED = 20_261_127;
+    private static final long SEED = Long.getLong("famulus.seed", 20_261_127);
     private static final int DEEPEST = 6;
+    /** What strings of these names usually hold. */
+    private static final Map<String, List<String>> LIKELY = Map.ofEntries(
+            Map.entry(
+                    "kind",
+                    List.of("comparison", "every", "any", "not", "contact", "lead", "deal", "field", "text", "number")),
+            Map.entry("path", List.of("contact.first_name", "contact.title", "contact.created_at", "today")),
+            Map.entry("value", List.of("3", "Hives", "contact.title", "2026-05-04")),
+            Map.entry("currency", List.of("", "GBP", "EUR")),
+            Map.entry("country", List.of("GB", "DE")),
+            Map.entry("timeZone", List.of("Europe/London")),
+            Map.entry("language", List.of("en", "de", "fr")),
+            Map.entry(
+                    "design", List.of("", "{\"version\":1,\"bands\":[{\"id\":\"a\",\"columns\":[{\"blocks\":[]}]}]}")),
+            Map.entry("mode", List.of("PLAIN", "LETTER", "DESIGNED", "SOURCE")),
+            Map.entry("body", List.of("Dear {contact.first_name}", "{when contact.title is empty}A{end}")),
+            Map.entry("written", List.of("{contact.first_name}", "contact.title is empty")),
+            Map.entry("email", List.of("ines@larkfield.example")),
+            Map.entry("name", List.of("Hives", "first_name", "Plain")));
 
     private final Random random = new Random(SEED);
     private final List<String> identifiers = new ArrayList<>();
@@ -124,8 +142,10 @@ class BadInputTest extends ServerTest {
             random.nextBytes(bytes);
             return request.contentType(MediaType.parseMediaType(type)).content(bytes);
         }
-        byte[] body =
-                damaged(json.writeValueAsBytes(spoiled(made(content.get(type).path("schema"), 0), 0)));
+        Object right = made(content.get(type).path("schema"), 0);
+        // Half of them have one thing wrong, and so come far; the others have many.
+        Object wrong = random.nextBoolean() ? oneThingWrong(right) : spoiled(right, 0);
+        byte[] body = damaged(json.writeValueAsBytes(wrong));
         last += " " + new String(body, StandardCharsets.UTF_8);
         return request.contentType(MediaType.APPLICATION_JSON).content(body);
     }
@@ -157,7 +177,8 @@ class BadInputTest extends ServerTest {
             case "string" -> string(schema.path("format").asString(""));
             default -> {
                 Map<String, Object> object = new LinkedHashMap<>();
-                schema.path("properties").forEachEntry((name, property) -> object.put(name, made(property, depth + 1)));
+                schema.path("properties")
+                        .forEachEntry((name, property) -> object.put(name, named(name, property, depth)));
                 JsonNode others = schema.path("additionalProperties");
                 if (others.isObject()) {
                     object.put("first_name", made(others, depth + 1));
@@ -166,6 +187,14 @@ class BadInputTest extends ServerTest {
                 yield object;
             }
         };
+    }
+
+    /** What a property usually holds, by its name. */
+    private Object named(String name, JsonNode property, int depth) {
+        boolean words = property.path("type").asString("").equals("string") && !property.has("enum");
+        return words && LIKELY.containsKey(name) && random.nextInt(4) > 0
+                ? oneOf(LIKELY.get(name))
+                : made(property, depth + 1);
     }
 
     private Object string(String format) {
@@ -188,6 +217,33 @@ class BadInputTest extends ServerTest {
                                 "en")
                         .get(random.nextInt(8));
         };
+    }
+
+    private <T> T oneOf(List<T> all) {
+        return all.get(random.nextInt(all.size()));
+    }
+
+    /** Puts something else in one place, or leaves that out. */
+    private Object oneThingWrong(Object value) {
+        if (value instanceof Map<?, ?> map && !map.isEmpty()) {
+            Map<String, Object> changed = new LinkedHashMap<>();
+            map.forEach((key, one) -> changed.put(String.valueOf(key), one));
+            String key = oneOf(new ArrayList<>(changed.keySet()));
+            switch (random.nextInt(4)) {
+                case 0 -> changed.remove(key);
+                case 1 -> changed.put(key, null);
+                case 2 -> changed.put(key, awkward());
+                default -> changed.put(key, oneThingWrong(changed.get(key)));
+            }
+            return changed;
+        }
+        if (value instanceof List<?> list && !list.isEmpty()) {
+            List<Object> changed = new ArrayList<>(list);
+            int at = random.nextInt(changed.size());
+            changed.set(at, oneThingWrong(changed.get(at)));
+            return changed;
+        }
+        return awkward();
     }
 
     /** Puts something else in some places. */

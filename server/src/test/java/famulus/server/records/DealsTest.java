@@ -83,6 +83,8 @@ class DealsTest extends ServerTest {
         "weeks, 0, at least a week",
         "rate, -1, an amount such as",
         "rate, 1.005, an amount such as",
+        "rate, 2147483647, an amount such as",
+        "rate, 1E+9, an amount such as",
         "discount, 101, from 0 to 100",
         "discount, -0.5, from 0 to 100",
         "tax, 8.125, from 0 to 100",

@@ -134,4 +134,66 @@ class SignInTest extends ServerTest {
                 "select password_hash from colleague where email = 'signe@brindlewing.example'", String.class);
         assertThat(kept).startsWith("$2").doesNotContain(PASSWORD);
     }
+
+    private MockHttpSession session(String email, String password) throws Exception {
+        return (MockHttpSession) mvc.perform(MockMvcRequestBuilders.post("/api/session")
+                        .with(SecurityMockMvcRequestPostProcessors.csrf())
+                        .contentType("application/json")
+                        .content(json.writeValueAsString(Map.of("email", email, "password", password))))
+                .andReturn()
+                .getRequest()
+                .getSession();
+    }
+
+    private int change(MockHttpSession in, Map<String, Object> wanted) throws Exception {
+        return mvc.perform(MockMvcRequestBuilders.put("/api/team/" + dov.id() + "/password")
+                        .session(in)
+                        .with(SecurityMockMvcRequestPostProcessors.csrf())
+                        .contentType("application/json")
+                        .content(json.writeValueAsString(wanted)))
+                .andReturn()
+                .getResponse()
+                .getStatus();
+    }
+
+    @Test
+    void aNewPasswordAsksForTheOldOneAndEndsAllOtherSessions() throws Exception {
+        MockHttpSession here = session("dov@brindlewing.example", PASSWORD);
+        MockHttpSession elsewhere = session("dov@brindlewing.example", PASSWORD);
+
+        assertThat(change(here, Map.of("password", "another long one"))).isEqualTo(422);
+        assertThat(change(here, Map.of("password", "another long one", "old", "a guess at it")))
+                .isEqualTo(422);
+        assertThat(status(elsewhere)).as("nothing has changed").isEqualTo(200);
+
+        assertThat(change(here, Map.of("password", "another long one", "old", PASSWORD)))
+                .isEqualTo(200);
+        assertThat(status(here)).as("where it was changed").isEqualTo(200);
+        assertThat(status(elsewhere)).as("everywhere else").isEqualTo(401);
+        assertThat(signIn.signIn("dov@brindlewing.example", "another long one", "192.0.2.7")
+                        .id())
+                .isEqualTo(dov.id());
+    }
+
+    @Test
+    void whomAnAdministratorGivesANewPasswordSignsInAgain() throws Exception {
+        MockHttpSession before = session("dov@brindlewing.example", PASSWORD);
+
+        done("PUT", "/api/team/" + dov.id() + "/password", Map.of("password", "another long one"), amos);
+
+        assertThat(status(before)).isEqualTo(401);
+    }
+
+    @Test
+    void whoTriesManyAddressesIsSlowedDown() {
+        for (int i = 0; i < 40; i++) {
+            String address = "nobody" + i + "@brindlewing.example";
+            assertThatThrownBy(() -> signIn.signIn(address, "wrong", "192.0.2.9"))
+                    .hasMessageContaining("do not belong");
+        }
+        assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", PASSWORD, "192.0.2.9"))
+                .hasMessageContaining("from where you are");
+        assertThat(signIn.signIn("signe@brindlewing.example", PASSWORD, "192.0.2.10"))
+                .isNotNull();
+    }
 }
