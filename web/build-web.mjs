@@ -61,7 +61,9 @@ const settings = ['index.html', 'vite.config.ts', 'tsconfig.json', 'svelte.confi
 const sources = [...manifest, ...settings, 'src', 'public'];
 const checks = [...sources, 'eslint.config.js', '.prettierrc.json', '.stylelintrc.json'];
 
-once('packages', manifest, 'node_modules/.bin/vite', () => run('npm', 'ci', '--no-audit', '--no-fund', '--ignore-scripts'));
+once('packages', manifest, 'node_modules/.bin/vite', () =>
+  run('npm', 'ci', '--no-audit', '--no-fund', '--ignore-scripts'),
+);
 
 if (process.argv[2] === 'build') {
   once('build', sources, 'target/classes/static/index.html', () => {

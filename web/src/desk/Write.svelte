@@ -550,7 +550,8 @@
 
   .stops ol {
     margin: 4px 0 0;
-    padding-left: 20px;
+    padding: 0;
+    list-style: none;
   }
 
   .stops li {
@@ -575,11 +576,8 @@
   }
 
   .wrong {
-    color: var(--stop);
-  }
-
-  .wrong {
     margin-top: 8px;
+    color: var(--stop);
   }
 
   .ways {

@@ -74,7 +74,7 @@
             <span class="soft">{line.test ? 'test by ' : ''}{line.senderName}</span>
             <span class={line.state.toLowerCase()}>{where(line)}</span>
             <span class="ways">
-              {#if line.state === 'WAITING'}
+              {#if line.mayHandle && line.state === 'WAITING'}
                 <Button
                   quiet
                   onclick={() =>
@@ -82,7 +82,7 @@
                   >Try now</Button
                 >
               {/if}
-              {#if line.state === 'NOT_SURE'}
+              {#if line.mayHandle && line.state === 'NOT_SURE'}
                 <Button
                   quiet
                   aria-expanded={asked === line.id}
@@ -95,13 +95,13 @@
                   >It arrived</Button
                 >
               {/if}
-              {#if line.state === 'WAITING' || line.state === 'REFUSED'}
+              {#if line.mayHandle && (line.state === 'WAITING' || line.state === 'REFUSED')}
                 <Button
                   quiet
                   danger
                   onclick={() =>
                     void act(() => ask('delete', '/api/outbox/{id}', { params: { id: line.id } }))}
-                  >Cancel message</Button
+                  >{line.state === 'REFUSED' ? 'Dismiss' : 'Cancel message'}</Button
                 >
               {/if}
             </span>

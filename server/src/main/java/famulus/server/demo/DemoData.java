@@ -1,8 +1,9 @@
 package famulus.server.demo;
 
+import famulus.core.departure.Departure;
+import famulus.core.departure.Leaving;
 import famulus.core.field.About;
 import famulus.core.field.FieldType;
-import famulus.core.proof.Note;
 import famulus.server.cupboard.FeedService;
 import famulus.server.cupboard.HouseStyleService;
 import famulus.server.cupboard.PictureService;
@@ -264,7 +265,7 @@ class DemoData implements ApplicationRunner {
         return Optional.of(new Wish(chance.id(), template, grower, deal, made.ago(chance.between(1, 270))));
     }
 
-    /** Keeps as sent what could have left: where the proofreader has nothing to say and an address is known. */
+    /** Keeps as sent what could have left: where nothing stops it and an address is known. */
     private void write(List<Wish> wishes, Consumer<Wish> written) {
         Map<List<UUID>, List<Wish>> batches =
                 wishes.stream().collect(Collectors.groupingBy(Wish::batch, LinkedHashMap::new, Collectors.toList()));
@@ -284,7 +285,7 @@ class DemoData implements ApplicationRunner {
     }
 
     private boolean keep(Wish wish, Proof proof, Colleague sender) {
-        boolean could = proof.notes().stream().noneMatch(Note::stops)
+        boolean could = Departure.stops(Leaving.SEND, proof.notes()).isEmpty()
                 && !proof.person().addresses().isEmpty();
         if (could) {
             outbox.keepSent(

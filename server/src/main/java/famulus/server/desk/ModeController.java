@@ -21,6 +21,9 @@ import org.springframework.web.bind.annotation.RestController;
 /** Changes what a draft is written as; nothing is kept until the writer has seen what is lost and says yes. */
 @RestController
 class ModeController {
+    /** What a template can say, see {@code DraftCheck}: what is brought in can be shown and kept. */
+    private static final int LONGEST_KEPT = 200_000;
+
     private final HouseStyleService styles;
 
     ModeController(HouseStyleService styles) {
@@ -49,6 +52,12 @@ class ModeController {
             throw Refusal.field("html", "This is longer than 1,000,000 characters; no message is.");
         }
         Cleaned cleaned = HtmlCleaner.cleanSource(html);
+        if (cleaned.html().length() > LONGEST_KEPT) {
+            throw Refusal.field(
+                    "html",
+                    "With its style sheets written into its elements this is longer than the 200,000 characters that a"
+                            + " template can have. Take out what is not needed.");
+        }
         String body = BodyJson.write(ModeConversion.ofSource(cleaned.html()));
         return new CleanSource(cleaned.html(), body, cleaned.title(), cleaned.removed());
     }

@@ -61,7 +61,11 @@ class OutboxController {
 
     record Taken(UUID id) {}
 
-    /** A line of the outbox; {@code nextAttemptAt} and {@code sentAt} are null when there is none. */
+    /**
+     * A line of the outbox; {@code nextAttemptAt} and {@code sentAt} are null when there is none.
+     *
+     * @param mayHandle whether whoever asks may try, send again or cancel it
+     */
     record OutboxLine(
             UUID id,
             String subject,
@@ -75,7 +79,8 @@ class OutboxController {
             String lastAnswer,
             Instant createdAt,
             @Schema(nullable = true) Instant sentAt,
-            boolean test) {}
+            boolean test,
+            boolean mayHandle) {}
 
     /**
      * @param waiting how many wait or are being sent
@@ -215,7 +220,7 @@ class OutboxController {
         return new Outbox(
                 outbox.countWaiting(asking),
                 outbox.countNotSure(asking),
-                outbox.newest(asking).stream().map(OutboxController::line).toList());
+                outbox.newest(asking).stream().map(row -> line(row, asking)).toList());
     }
 
     record Counting(boolean counts) {}
@@ -256,7 +261,7 @@ class OutboxController {
         hands.cancel(id, asking);
     }
 
-    private static OutboxLine line(OutboxRow row) {
+    private static OutboxLine line(OutboxRow row, Colleague asking) {
         return new OutboxLine(
                 row.id(),
                 row.subject(),
@@ -270,6 +275,7 @@ class OutboxController {
                 row.lastAnswer() == null ? "" : row.lastAnswer(),
                 row.createdAt(),
                 row.sentAt(),
-                row.test());
+                row.test(),
+                OutboxHands.mayHandle(row.writtenBy(), row.senderId(), asking));
     }
 }

@@ -98,11 +98,15 @@ public class OutboxHands {
                         || one.writtenBy().equals(asking.id())
                         || asking.is(Role.KEEPER, Role.ADMINISTRATOR))
                 .orElseThrow(() -> Refusal.missing("This message"));
-        if (!message.writtenBy().equals(asking.id()) && !message.senderId().equals(asking.id())) {
-            asking.mustBe(
-                    "Only who wrote this message, its sender or an administrator can do that.", Role.ADMINISTRATOR);
+        if (!mayHandle(message.writtenBy(), message.senderId(), asking)) {
+            throw Refusal.forbidden("Only who wrote this message, its sender or an administrator can do that.");
         }
         return message;
+    }
+
+    /** Whether somebody may try, send again, settle or cancel a message. */
+    static boolean mayHandle(UUID writtenBy, UUID sender, Colleague who) {
+        return writtenBy.equals(who.id()) || sender.equals(who.id()) || who.is(Role.ADMINISTRATOR);
     }
 
     private void told(UUID id) {

@@ -27,7 +27,9 @@ interface OutboxMapper {
             String lastAnswer,
             Instant createdAt,
             Instant sentAt,
-            boolean test) {}
+            boolean test,
+            UUID writtenBy,
+            UUID senderId) {}
 
     @Insert(
             """
@@ -182,7 +184,7 @@ interface OutboxMapper {
     @Select(
             """
             select m.id, m.subject, m.to_address, m.person_kind, m.person_id, c.first_name as sender_name, m.state,
-                   m.attempts, m.next_attempt_at, m.last_answer, m.created_at, m.sent_at, m.test
+                   m.attempts, m.next_attempt_at, m.last_answer, m.created_at, m.sent_at, m.test, m.written_by, m.sender_id
             from outgoing_message m
             join colleague c on c.id = m.sender_id
             where not m.test or m.written_by = #{asking.id} or #{all}

@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.atomic.AtomicInteger;
 
@@ -27,6 +28,9 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
     private final AtomicInteger connections = new AtomicInteger();
     private final Map<Step, String> answers = new ConcurrentHashMap<>();
     private volatile boolean brokenRoute;
+    private volatile Step slowAt;
+    private volatile CountDownLatch reached = new CountDownLatch(0);
+    private volatile CountDownLatch goOn = new CountDownLatch(0);
 
     /** Where in a conversation. */
     enum Step {
@@ -64,6 +68,24 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
         taken.clear();
         connections.set(0);
         brokenRoute = false;
+        slowAt = null;
+        goOn.countDown();
+    }
+
+    /** Takes its time at a step, until it is told to go on. */
+    void takeTime(Step step) {
+        reached = new CountDownLatch(1);
+        goOn = new CountDownLatch(1);
+        slowAt = step;
+    }
+
+    /** Waits until the step at which it takes its time. */
+    void awaitSlowStep() throws InterruptedException {
+        reached.await();
+    }
+
+    void goOn() {
+        goOn.countDown();
     }
 
     void answer(Step step, String words) {
@@ -160,6 +182,14 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
     }
 
     private void say(Socket caller, Step step, String usual) throws IOException {
+        if (step == slowAt) {
+            reached.countDown();
+            try {
+                goOn.await();
+            } catch (InterruptedException over) {
+                throw new IOException(over);
+            }
+        }
         String answer = answers.getOrDefault(step, usual);
         switch (answer) {
             case HANG_UP -> throw new IOException("Hung up as told");

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -159,6 +160,20 @@ class PostmanTest {
         postman = postman(SHORT, LONG);
 
         assertThat(hand().outcome()).isEqualTo(Outcome.NOT_NOW);
+    }
+
+    @ParameterizedTest
+    @EnumSource(names = {"GREETING", "MAIL", "RECIPIENT", "DATA", "DOT"})
+    void aSlowAnswerIsAnAnswer(Step step) throws Exception {
+        server.takeTime(step);
+        CompletableFuture<Answer> answer = CompletableFuture.supplyAsync(this::hand);
+        server.awaitSlowStep();
+        assertThat(answer).isNotDone();
+
+        server.goOn();
+
+        assertThat(answer.get().outcome()).isEqualTo(Outcome.TAKEN);
+        assertThat(server.taken()).hasSize(1);
     }
 
     @Test

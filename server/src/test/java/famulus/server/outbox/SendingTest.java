@@ -226,6 +226,10 @@ class SendingTest extends ServerTest {
         clock.forward(Duration.ofDays(2));
         worker.mend();
         assertThat(state(id)).isEqualTo("NOT_SURE");
+        assertThat(line(id).get("mayHandle").asBoolean()).isTrue();
+        JsonNode others = done("GET", "/api/outbox", null, dov);
+        assertThat(others.get("notSure").asInt()).isEqualTo(1);
+        assertThat(others.at("/lines/0/mayHandle").asBoolean(true)).isFalse();
         post.behave();
 
         assertThat(done("POST", "/api/outbox/" + id + "/send-again", null, dov)
