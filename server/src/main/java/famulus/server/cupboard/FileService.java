@@ -83,7 +83,7 @@ public class FileService {
         String cleaned = FileName.cleaned(name);
         if (Programs.is(cleaned, content)) {
             throw Refusal.field(
-                    "file", "This is a program, or has one or macros in it. Mail servers turn messages with one away.");
+                    "file", "This is a program. Mail servers turn messages with one away, and those with macros.");
         }
         UUID id = ids.next();
         mapper.insert(id, cleaned, mediaType(cleaned), content, by.id(), clock.instant());

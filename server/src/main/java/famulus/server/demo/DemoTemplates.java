@@ -6,6 +6,9 @@ import java.util.List;
 
 /** Plain templates. One has a slip in it, for the proofreader to find. */
 final class DemoTemplates {
+    /** The name of the one that has a slip in it. */
+    static final String WITH_A_SLIP = "Pick-up";
+
     private DemoTemplates() {}
 
     static List<Draft> all() {
@@ -111,7 +114,7 @@ final class DemoTemplates {
                         {sender.signature else sender.full_name}
                         """),
                 new Draft(
-                        "Pick-up",
+                        WITH_A_SLIP,
                         "Placement week",
                         About.DEAL,
                         "We fetch the hives on {deal.pickup_date as day and month}",

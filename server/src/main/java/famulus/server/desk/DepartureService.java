@@ -49,12 +49,13 @@ public class DepartureService {
     /** Refuses a message that may not leave, with the first thing that stops it. */
     public void mustBeFreeToLeave(Leaving how, MessageDraft draft, List<TypedWords> typed) {
         stops(how, draft, typed).stream().findFirst().ifPresent(note -> {
-            throw refusal(note);
+            throw refusal(how, note);
         });
     }
 
-    private static Refusal refusal(Note note) {
-        String sentence = note.title() + ". " + note.remedy();
+    private static Refusal refusal(Leaving how, Note note) {
+        String sentence =
+                (how == Leaving.TEST ? "It could not leave like this: " : "") + note.title() + ". " + note.remedy();
         return switch (StopCode.of(note.code()).orElse(StopCode.FILLER)) {
             case NO_SUBJECT -> Refusal.field("subject", sentence);
             case NO_BODY -> Refusal.field("body", sentence);

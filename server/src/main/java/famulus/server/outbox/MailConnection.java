@@ -26,7 +26,7 @@ final class MailConnection extends SMTPTransport {
     private Reply reply = Reply.NONE;
     private boolean handedOver;
     private long usedAt = System.nanoTime();
-    private boolean used;
+    private boolean tidying;
 
     /**
      * What a server answered.
@@ -63,7 +63,7 @@ final class MailConnection extends SMTPTransport {
 
     /** Hands over one message; what became of it is told by {@link #handedOver} and {@link #reply}. */
     void hand(byte[] source, String from, String to) throws MessagingException {
-        used = true;
+        command = "";
         handedOver = false;
         reply = Reply.NONE;
         SMTPMessage message = new SMTPMessage(session, new ByteArrayInputStream(source));
@@ -88,12 +88,7 @@ final class MailConnection extends SMTPTransport {
 
     /** Whether the last message failed at its first command, before anything of it was told. */
     boolean failedAtOnce() {
-        return command.startsWith("MAIL");
-    }
-
-    /** Whether a message went over it before. */
-    boolean used() {
-        return used;
+        return command.isEmpty() || command.startsWith("MAIL");
     }
 
     /** Remembers that it is idle from now on. */
@@ -113,8 +108,8 @@ final class MailConnection extends SMTPTransport {
 
     @Override
     protected void sendCommand(String next) throws MessagingException {
-        boolean tidies = next.startsWith("RSET") || next.startsWith("QUIT") || next.startsWith("NOOP");
-        if (!tidies) {
+        tidying = next.startsWith("RSET") || next.startsWith("QUIT") || next.startsWith("NOOP");
+        if (!tidying) {
             command = next;
             reply = Reply.NONE;
         }
@@ -132,9 +127,8 @@ final class MailConnection extends SMTPTransport {
 
     @Override
     protected int readServerResponse() throws MessagingException {
-        boolean settles = !reply.heard();
         int code = super.readServerResponse();
-        if (settles) {
+        if (!tidying) {
             String words = getLastServerResponse();
             reply = new Reply(
                     code > 0 ? code : NO_ANSWER,

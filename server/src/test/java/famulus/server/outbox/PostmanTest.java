@@ -137,7 +137,7 @@ class PostmanTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"what?", "354 go on", "99", "250-and more is never said"})
+    @CsvSource({"what?", "k", "354 go on", "99", "250-and more is never said"})
     void anAnswerThatIsNoneIsNotSure(String words) {
         server.answer(Step.DOT, words);
         postman = postman(LONG, SHORT);
