@@ -161,6 +161,13 @@ class DemoData implements ApplicationRunner {
         DemoTeam people = DemoTeam.of(chance);
         people.all().forEach(one -> team.keepWithoutPassword(one, now));
         DemoFields.add(catalogue);
+        facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
+        facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110)));
+        facts.add(new TypedFact("Liability cover", FieldType.MONEY, "5000000 GBP", day(now, 300)));
+        facts.add(new TypedFact(
+                "Price list", FieldType.LINK, "https://brindlewing.example/prices/2026.html", day(now, 60)));
+        facts.add(new TypedFact(
+                "Booking calendar", FieldType.LINK, "https://brindlewing.example/calendar", day(now, 60)));
         DemoRecords made = new DemoRecords(records, deals, history, people, chance, now);
         List<Placement> placements = made.make();
         new DemoCupboard(styles, pictures, new Seeded(SEED + 1)).fill(people.oriel(), made.ago(200));
@@ -190,13 +197,6 @@ class DemoData implements ApplicationRunner {
         feeds.keep(own.id(), resource("/feeds/blossom-watch.xml"), people.oriel(), made.ago(2));
         signatures.choose(signature, false, people.oriel());
         variants.join(named("After a call", drafts, kept), "en", named("Nach dem Telefonat", drafts, kept), "de");
-        facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
-        facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110)));
-        facts.add(new TypedFact("Liability cover", FieldType.MONEY, "5000000 GBP", day(now, 300)));
-        facts.add(new TypedFact(
-                "Price list", FieldType.LINK, "https://brindlewing.example/prices/2026.html", day(now, 60)));
-        facts.add(new TypedFact(
-                "Booking calendar", FieldType.LINK, "https://brindlewing.example/calendar", day(now, 60)));
         List<Template> usable =
                 kept.stream().limit(USED_SO_FAR).map(templates::any).toList();
         Grower first = made.growers().getFirst();

@@ -31,7 +31,10 @@ class PlainErrors {
         @Override
         protected void report(Request request, Response response, Throwable failure) {
             HttpStatus status = HttpStatus.resolve(response.getStatus());
-            if (status == null || !status.isError() || response.getContentWritten() > 0) {
+            if (status == null
+                    || !status.isError()
+                    || response.getContentWritten() > 0
+                    || !response.setErrorReported()) {
                 return;
             }
             try {

@@ -65,6 +65,9 @@ class DemoDataTest {
             assertThat(count(sql, "template where kind = 'TEMPLATE'")).isEqualTo(20);
             assertThat(count(sql, "template where kind = 'PASSAGE'")).isEqualTo(2);
             assertThat(count(sql, "template where kind = 'SIGNATURE'")).isEqualTo(1);
+            assertThat(sql.queryForList("select name from template where ready_version is null", String.class))
+                    .as("the one with a slip in it is not given to others")
+                    .containsExactly("Pick-up");
             assertThat(count(sql, "outgoing_message")).isGreaterThan(100);
             assertThat(count(sql, "deal where not exists (select 1 from deal_contact c where c.deal_id = deal.id)"))
                     .isPositive();
