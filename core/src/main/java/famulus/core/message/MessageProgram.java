@@ -2,10 +2,14 @@ package famulus.core.message;
 
 import famulus.core.field.MergeContext;
 import famulus.core.field.Path;
+import famulus.core.merge.Analyser;
 import famulus.core.merge.Merger;
 import famulus.core.merge.Place;
 import famulus.core.merge.Program;
+import famulus.core.syntax.Problem;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 
 /**
@@ -32,6 +36,15 @@ public record MessageProgram(Program subject, Program previewText, Program body)
                 .flatMap(program -> program.paths().stream())
                 .distinct()
                 .toList();
+    }
+
+    /** What is wrong with the three texts whoever they are for, by text. */
+    public Map<MessagePart, List<Problem>> problems(Analyser analyser) {
+        Map<MessagePart, List<Problem>> problems = new EnumMap<>(MessagePart.class);
+        for (MessagePart part : MessagePart.values()) {
+            problems.put(part, analyser.analyse(program(part)));
+        }
+        return problems;
     }
 
     /** Merges all three texts for one person; subject and preview text stay one line whatever a value holds. */

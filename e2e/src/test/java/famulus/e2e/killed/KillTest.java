@@ -126,7 +126,6 @@ class KillTest {
                     unanswered.incrementAndGet();
                     application.untilUp();
                     signedIn = false;
-                    Thread.onSpinWait();
                 }
             }
         }

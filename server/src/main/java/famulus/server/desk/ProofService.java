@@ -34,7 +34,6 @@ import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
 import java.time.Clock;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -165,7 +164,7 @@ public class ProofService {
         private final FieldCatalogue catalogue;
         private final Given given;
         private final MessageProgram program;
-        private final Map<MessagePart, List<Problem>> problems = new EnumMap<>(MessagePart.class);
+        private final Map<MessagePart, List<Problem>> problems;
 
         private Reading(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
             this.source = source;
@@ -173,10 +172,7 @@ public class ProofService {
             this.catalogue = catalogue;
             this.given = given;
             this.program = source.parse();
-            Analyser analyser = new Analyser(catalogue, about);
-            for (MessagePart part : MessagePart.values()) {
-                problems.put(part, analyser.analyse(program.program(part)));
-            }
+            this.problems = program.problems(new Analyser(catalogue, about));
         }
 
         private Proof of(Person person) {

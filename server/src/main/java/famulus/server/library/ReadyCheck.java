@@ -15,7 +15,6 @@ import famulus.core.proof.LostPictures;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
-import famulus.core.syntax.Problem;
 import famulus.server.cupboard.FileService;
 import famulus.server.cupboard.PictureService;
 import famulus.server.platform.Refusal;
@@ -23,10 +22,8 @@ import famulus.server.records.CatalogueService;
 import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -74,15 +71,10 @@ class ReadyCheck {
     private ProofSubject forNobody(Template template, MessageSource source) {
         FieldCatalogue catalogue = catalogues.catalogue();
         MessageProgram program = source.parse();
-        Analyser analyser = new Analyser(catalogue, template.about());
-        Map<MessagePart, List<Problem>> problems = new EnumMap<>(MessagePart.class);
-        for (MessagePart part : MessagePart.values()) {
-            problems.put(part, analyser.analyse(program.program(part)));
-        }
         Merger merger = new Merger(new MergeSettings(Locale.ENGLISH, ZoneOffset.UTC, clock.instant()));
         return new ProofSubject(
                 source,
-                problems,
+                program.problems(new Analyser(catalogue, template.about())),
                 program.merge(merger, path -> Optional.empty()),
                 "",
                 path -> catalogue
