@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Router } from 'sv-router';
   import Notices from '../ui/Notices.svelte';
-  import { followChanges, onChange } from './changes';
+  import { followChanges, gathered, onChange } from './changes';
   import { keys, onKey, shortcuts } from './keys.svelte';
   import { go, route } from './router';
   import { ask } from '../api/client';
@@ -20,11 +20,12 @@
   const at = $derived(route.pathname === '/' ? '/people' : `/${route.pathname.split('/')[1]}`);
 
   async function countWaiting() {
-    waiting = (await ask('get', '/api/outbox').catch(() => null))?.waiting ?? waiting;
+    waiting = (await ask('get', '/api/outbox/count').catch(() => null))?.waiting ?? waiting;
   }
+  const outboxChanged = gathered(countWaiting);
 
   $effect(() => followChanges());
-  $effect(() => onChange((change) => change.what === 'outbox' && void countWaiting()));
+  $effect(() => onChange((change) => change.what === 'outbox' && outboxChanged()));
   $effect(() =>
     shortcuts([
       ...places.map((place) => ({ key: place.key, label: place.label, run: () => go(place.address) })),

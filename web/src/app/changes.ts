@@ -22,6 +22,31 @@ export function followChanges(): () => void {
   };
 }
 
+/** Between two readings of what changes often. */
+const pause = 400;
+
+/**
+ * Gathers changes that come one after another: runs at once, then after a pause once for all that came meanwhile, and never
+ * while it is running still.
+ */
+export function gathered(run: () => Promise<unknown>): () => void {
+  let busy = false;
+  let again = false;
+  async function go() {
+    busy = true;
+    again = false;
+    await run();
+    setTimeout(() => {
+      busy = false;
+      if (again) void go();
+    }, pause);
+  }
+  return () => {
+    if (busy) again = true;
+    else void go();
+  };
+}
+
 /** Calls `listener` for each change until the returned function is called. Fits `$effect(() => onChange(…))`. */
 export function onChange(listener: Listener): () => void {
   listeners.add(listener);

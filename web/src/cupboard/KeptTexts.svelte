@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { allLines } from '../library/allLines';
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
   import { go } from '../app/router';
@@ -32,7 +33,7 @@
   async function read() {
     const of = kind;
     try {
-      const found = await ask('get', '/api/templates', { query: { kind: of } });
+      const found = await allLines(of);
       if (of === 'SIGNATURE') signs = await ask('get', '/api/templates/signatures');
       else {
         const uses = await Promise.all(

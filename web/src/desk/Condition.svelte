@@ -1,10 +1,11 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { ask, fieldsOf, lines, sentence, type Schemas } from '../api/client';
   import type { About } from '../library/about';
   import Button from '../ui/Button.svelte';
   import Sentence from '../ui/Sentence.svelte';
   import type { FoundField } from './finding';
+  import { outOf } from './profiles';
 
   /** A condition as a sentence and in its written form, and for how many people it holds. */
   let {
@@ -60,11 +61,32 @@
         condition = answer.condition;
         written = answer.written;
         if (changed) tell(answer.written, answer.sentence);
+        if (answer.error) void countExactly(mine, answer.written);
       }
     } catch (failure) {
       if (mine === asked) wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
     }
   }
+
+  /** What was estimated at once is counted, as long as nobody changes the condition meanwhile. */
+  async function countExactly(mine: number, of: string) {
+    counting?.abort();
+    const stopping = new AbortController();
+    counting = stopping;
+    try {
+      for await (const line of lines('/api/desk/condition/exact', { about, written: of }, stopping.signal)) {
+        const { counted } = line as Schemas['CountLine'];
+        if (mine !== asked) return stopping.abort();
+        if (counted && read) read = { ...read, ...counted };
+      }
+    } catch {
+      // The estimate stays.
+    } finally {
+      if (counting === stopping) counting = null;
+    }
+  }
+  let counting = $state<AbortController | null>(null);
+  $effect(() => () => untrack(() => counting)?.abort());
 
   function change(next: Schemas['ShownCondition']) {
     condition = next;
@@ -80,7 +102,8 @@
   </div>
 {/if}
 <p class="count" role="status">
-  {#if read?.condition}holds for <b>{read.holds}</b> of {read.of}{/if}
+  {#if read?.condition}holds for <b>{outOf(read.holds, read.of, read.error)}</b>{#if counting}; counting
+      everybody …{/if}{/if}
 </p>
 {#each read?.problems ?? [] as problem (problem.sentence)}
   <p class="wrong" role="alert">

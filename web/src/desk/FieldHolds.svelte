@@ -5,7 +5,7 @@
   import type { About } from '../library/about';
   import FactInput from '../records/FactInput.svelte';
   import Act from '../ui/Act.svelte';
-  import { readProfile, type Profile } from './profiles';
+  import { figure, outOf, readExactProfile, readProfile, type Profile } from './profiles';
 
   /** What a field really holds for everybody, and who lacks it: missing values are filled in a column, in place. */
   let {
@@ -32,12 +32,21 @@
 
   const lacking = $derived(profile ? profile.of - profile.filled : 0);
 
-  async function read() {
+  /** How far the count of everybody is; below nothing while none is made. */
+  let percent = $state(-1);
+
+  async function read(signal: AbortSignal) {
     try {
       profile = await readProfile(about, path);
       failed = '';
+      if (!profile.sampled) return;
+      percent = 0;
+      const exact = await readExactProfile(about, path, (now) => (percent = now), signal);
+      if (exact && !signal.aborted) profile = exact;
     } catch (failure) {
-      failed = sentence(failure);
+      if (!signal.aborted) failed = sentence(failure);
+    } finally {
+      percent = -1;
     }
   }
 
@@ -45,7 +54,9 @@
   const shown = $derived(`${about} ${path}`);
   $effect(() => {
     void shown;
-    untrack(() => void read());
+    const stopping = new AbortController();
+    untrack(() => void read(stopping.signal));
+    return () => stopping.abort();
   });
 
   type Lacking = Profile['missing'][number];
@@ -88,7 +99,14 @@
 {:else if profile}
   <dl>
     <dt>Filled for</dt>
-    <dd><b>{profile.filled} of {profile.of}</b></dd>
+    <dd>
+      <b>{outOf(profile.filled, profile.of, profile.error)}</b>
+      {#if profile.sampled}
+        <small
+          >from {figure(profile.sampled)} of them{#if percent >= 0}; counting everybody: {percent} %{/if}</small
+        >
+      {/if}
+    </dd>
     {#if profile.commonest.length}
       <dt>Commonest</dt>
       <dd>
@@ -120,7 +138,7 @@
       <dt>Missing</dt>
       <dd>
         <Act aria-expanded={listed} onclick={() => (listed = !listed)}>
-          {lacking === 1 ? 'one person' : `${lacking} people`}
+          {lacking === 1 ? 'one person' : `${profile.error ? 'about ' : ''}${figure(lacking)} people`}
           {fallback ? `would see “${fallback}”` : 'would leave a gap'}
         </Act>
       </dd>
@@ -158,7 +176,9 @@
         </li>
       {/each}
       {#if lacking > profile.missing.length}
-        <li class="soft">and {lacking - profile.missing.length} more; fill these in, and open it again</li>
+        <li class="soft">
+          and {figure(lacking - profile.missing.length)} more; fill these in, and open it again
+        </li>
       {/if}
     </ul>
   {/if}

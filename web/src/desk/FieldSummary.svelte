@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { About } from '../library/about';
-  import { readProfile, type Profile } from './profiles';
+  import { outOf, readProfile, type Profile } from './profiles';
 
   /** What a field holds for everybody, in three lines; asked a moment after one points at it. */
   let { about, path }: { about: About; path: string } = $props();
@@ -26,7 +26,7 @@
 <div class="summary">
   {#if shown?.counted}
     <p>
-      <b>{shown.filled} of {shown.of}</b> have one{#if shown.commonest.length}, most often
+      <b>{outOf(shown.filled, shown.of, shown.error)}</b> have one{#if shown.commonest.length}, most often
         {#each shown.commonest.slice(0, 3) as one, i (one.value)}{i ? ', ' : ''}<bdi>{one.value}</bdi>
           ({one.people}){/each}{/if}
     </p>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import Act from '../ui/Act.svelte';
   import type { DeskState } from './deskState.svelte';
+  import { figure } from './profiles';
 
   /** Stress proofs: the few people that together show all the draft can do, each with why they were chosen. */
   let { desk }: { desk: DeskState } = $props();
@@ -18,8 +19,8 @@
 </script>
 
 <div class="stress" role="status">
-  {#if stress.running}
-    <span>Trying the draft with everybody: {stress.read} of {stress.of} …</span>
+  {#if stress.running && !stress.current}
+    <span>Trying the draft with everybody: {figure(stress.read)} of {figure(stress.of)} …</span>
     <Act onclick={() => stress.stop()}>Stop</Act>
   {:else if stress.failed}
     <span class="wrong">{stress.failed}</span>
@@ -33,6 +34,13 @@
       <Act soft aria-expanded={listed} onclick={() => (listed = !listed)}
         >{listed ? 'less' : 'all of them'}</Act
       >
+      {#if stress.running}
+        <small
+          >from {figure(stress.choice!.read)} people so far; trying everybody: {figure(stress.read)} of {figure(
+            stress.of,
+          )}</small
+        >
+      {/if}
     </span>
     <ul class="why">
       {#each stress.current.why as reason (reason)}<li>{reason}</li>{/each}

@@ -32,27 +32,45 @@ export class Stress {
     return this.current;
   }
 
-  private async choose(request: Request, words: string): Promise<boolean> {
-    if (this.running) return false;
+  /** Answers as soon as there is a choice; of very many people one from some of them is there before that from all. */
+  private choose(request: Request, words: string): Promise<boolean> {
+    this.stop();
+    const stopping = new AbortController();
+    this.stopping = stopping;
     this.running = true;
     this.failed = '';
-    this.stopping = new AbortController();
-    try {
-      for await (const line of lines('/api/desk/stress', request, this.stopping.signal)) {
-        const { read, of, choice } = line as Schemas['StressLine'];
-        this.read = read;
-        this.of = of;
-        if (choice) this.choice = choice;
-      }
-      this.made = words;
-      this.at = -1;
-      return true;
-    } catch (failure) {
-      if (!(failure instanceof DOMException)) this.failed = sentence(failure);
-      return false;
-    } finally {
-      this.running = false;
-    }
+    let chosen = false;
+    return new Promise((resolve) => {
+      const take = (choice: Schemas['StressChoice']) => {
+        const current = chosen ? this.current : null;
+        this.choice = choice;
+        // Whoever is looked at stays the one that is looked at, where they are chosen still.
+        this.at = current
+          ? choice.proofs.findIndex((one) => one.id === current.id && one.dealId === current.dealId)
+          : -1;
+        this.made = words;
+        chosen = true;
+        resolve(true);
+      };
+      const readAll = async () => {
+        try {
+          for await (const line of lines('/api/desk/stress', request, stopping.signal)) {
+            if (this.stopping !== stopping) return;
+            const { read, of, choice } = line as Schemas['StressLine'];
+            this.read = read;
+            this.of = of;
+            if (choice) take(choice);
+          }
+        } catch (failure) {
+          if (!(failure instanceof DOMException) && this.stopping === stopping)
+            this.failed = sentence(failure);
+        } finally {
+          if (this.stopping === stopping) this.running = false;
+          resolve(chosen);
+        }
+      };
+      void readAll();
+    });
   }
 
   /** Ends a choice that is being made. */

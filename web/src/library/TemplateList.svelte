@@ -1,7 +1,7 @@
 <script lang="ts">
   import { searchParams } from 'sv-router';
   import { ask, sentence, type Schemas } from '../api/client';
-  import { onChange } from '../app/changes';
+  import { gathered, onChange } from '../app/changes';
   import { shortcuts } from '../app/keys.svelte';
   import { go } from '../app/router';
   import Button from '../ui/Button.svelte';
@@ -15,6 +15,8 @@
   type Line = Schemas['TemplateLine'];
   const stages = { DRAFT: 'a draft', READY: '', CHANGED: 'changed since it was ready' };
   let lines = $state<Line[] | null>(null);
+  let total = $state(0);
+  let goesOn = $state(false);
   let failed = $state('');
   let run = 0;
   const search = $derived(String(searchParams.get('find') ?? ''));
@@ -25,19 +27,62 @@
   async function read() {
     const mine = ++run;
     try {
-      const found = await ask('get', '/api/templates', { query: { search } });
-      if (mine === run) lines = found;
+      // As many as were shown are read again, so that nobody loses their place.
+      const wanted = lines && search === foundFor ? lines.length : 1;
+      let found: Line[] = [];
+      let page: Schemas['TemplatePage'];
+      do {
+        page = await ask('get', '/api/templates', { query: { search, after: found.at(-1)?.id } });
+        found = [...found, ...page.lines];
+      } while (page.more && found.length < wanted && mine === run);
+      if (mine !== run) return;
+      lines = found;
+      total = page.total;
+      goesOn = page.more;
+      foundFor = search;
       failed = '';
     } catch (failure) {
       failed = sentence(failure);
     }
   }
 
+  let foundFor = '';
+  let reading = false;
+  async function readOn() {
+    if (reading || !goesOn || !lines) return;
+    reading = true;
+    const mine = run;
+    try {
+      const page = await ask('get', '/api/templates', { query: { search, after: lines.at(-1)?.id } });
+      if (mine === run) {
+        lines = [...lines, ...page.lines];
+        goesOn = page.more;
+      }
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    } finally {
+      reading = false;
+    }
+  }
+
+  /** Reads on before the end of what is there comes into sight. */
+  function atEnd(mark: HTMLElement) {
+    const watch = new IntersectionObserver(
+      (seen) => seen.some((one) => one.isIntersecting) && void readOn(),
+      {
+        rootMargin: '600px',
+      },
+    );
+    watch.observe(mark);
+    return () => watch.disconnect();
+  }
+
+  const changed = gathered(read);
   $effect(() => {
     typed = search;
     void read();
   });
-  $effect(() => onChange((change) => change.what === 'template' && void read()));
+  $effect(() => onChange((change) => change.what === 'template' && changed()));
   $effect(() => shortcuts([{ key: 'n', label: 'New template', run: () => go('/templates/new') }]));
 
   function find() {
@@ -91,7 +136,9 @@
   {/snippet}
   {#snippet foot()}
     <span aria-live="polite"
-      >{lines ? `${lines.length} template${lines.length === 1 ? '' : 's'}` : ''}{search ? ' found' : ''}</span
+      >{lines ? `${total.toLocaleString('en')} template${total === 1 ? '' : 's'}` : ''}{search
+        ? ' found'
+        : ''}</span
     >
     <span class="keys">n new · / find · ? keys</span>
   {/snippet}
@@ -153,6 +200,9 @@
         {/each}
       </tbody>
     </table>
+    {#if goesOn}{#key lines.length}<p class="said" {@attach atEnd}>
+          More templates are read as you scroll.
+        </p>{/key}{/if}
   {/if}
 </Page>
 {#if more}

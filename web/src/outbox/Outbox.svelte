@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
-  import { onChange } from '../app/changes';
+  import { gathered, onChange } from '../app/changes';
   import { recordAddress } from '../app/router';
   import Button from '../ui/Button.svelte';
   import Page from '../ui/Page.svelte';
@@ -11,19 +11,45 @@
   type Line = Schemas['OutboxLine'];
   let outbox = $state<Schemas['Outbox'] | null>(null);
   let failed = $state('');
+  /** What is shown of the messages before those of the first page. */
+  let older = $state<Line[]>([]);
+  let more = $state(false);
   let opened = $state<string | null>(null);
   let asked = $state<string | null>(null);
 
   async function read() {
     try {
-      outbox = await ask('get', '/api/outbox');
+      const now = await ask('get', '/api/outbox');
+      // What was on the first page and is pushed off it stays to be seen where older ones are.
+      if (older.length && outbox) older = [...outbox.lines, ...older].filter(notIn(now.lines));
+      else more = now.more;
+      outbox = now;
       failed = '';
     } catch (failure) {
       failed = sentence(failure);
     }
   }
 
-  $effect(() => onChange((change) => (change.what === 'outbox' || change.what === 'hello') && void read()));
+  const settled = (line: Line) => line.state === 'SENT' || line.state === 'CANCELLED';
+  function notIn(lines: Line[]): (line: Line) => boolean {
+    const there = new Set(lines.map((line) => line.id));
+    return (line) => settled(line) && !there.has(line.id);
+  }
+
+  async function readOlder() {
+    const last = [...(outbox?.lines ?? []), ...older].filter(settled).at(-1);
+    if (!last) return;
+    try {
+      const page = await ask('get', '/api/outbox', { query: { before: last.id } });
+      older = [...older, ...page.lines];
+      more = page.more;
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  const changed = gathered(read);
+  $effect(() => onChange((change) => (change.what === 'outbox' || change.what === 'hello') && changed()));
   void read();
 
   async function act(how: () => Promise<unknown>) {
@@ -62,7 +88,7 @@
     <p class="said">Nothing has been sent yet. Open somebody under People and write to them.</p>
   {:else if outbox}
     <ul>
-      {#each outbox.lines as line (line.id)}
+      {#each [...outbox.lines, ...older] as line (line.id)}
         <li>
           <div class="line">
             <button
@@ -125,6 +151,9 @@
         </li>
       {/each}
     </ul>
+    {#if more}
+      <p class="more"><Button quiet onclick={() => void readOlder()}>Show older messages</Button></p>
+    {/if}
   {/if}
 </Page>
 
@@ -132,6 +161,10 @@
   .said {
     padding: 24px 20px;
     color: var(--ink-soft);
+  }
+
+  .more {
+    padding: 10px 20px;
   }
 
   li {

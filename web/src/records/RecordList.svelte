@@ -34,6 +34,8 @@
 
   let typed = $derived(search);
   let total = $state<number | null>(null);
+  /** Whether there may be more of what is looked for than is shown. */
+  let more = $state(false);
   let timer: ReturnType<typeof setTimeout>;
   let adding = $state(false);
   let opener = $state<HTMLButtonElement>();
@@ -74,8 +76,11 @@
       query: { search, sort, descending, from, most },
     });
     total = window.total;
+    more = window.more;
     return window;
   }
+
+  const figure = (number: number) => number.toLocaleString('en');
 
   function sortBy(column: string, down: boolean) {
     searchParams.set('by', column);
@@ -121,7 +126,11 @@
   {/snippet}
   {#snippet foot()}
     <span aria-live="polite"
-      >{total === null ? '' : `${total} ${kind}${total === 1 ? '' : 's'}`}{search ? ' found' : ''}</span
+      >{total === null
+        ? ''
+        : more
+          ? `more than ${figure(total)} ${kind}s found: type more to see fewer`
+          : `${figure(total)} ${kind}${total === 1 ? '' : 's'}${search ? ' found' : ''}`}</span
     >
     <span class="keys">↑ ↓ walk · / find · ? keys</span>
   {/snippet}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { allLines } from '../../library/allLines';
   import { ask, sentence, type Schemas } from '../../api/client';
   import Button from '../../ui/Button.svelte';
   import Choose from '../../ui/Choose.svelte';
@@ -26,7 +27,7 @@
       .map((one) => [one.id, one.name] as const),
   );
 
-  ask('get', '/api/templates', { query: { kind: 'PASSAGE' } })
+  allLines('PASSAGE')
     .then((found) => (passages = found))
     .catch((failure) => (failed = sentence(failure)));
 

@@ -1,12 +1,6 @@
 package famulus.bench;
 
 import java.io.IOException;
-import java.net.CookieManager;
-import java.net.HttpCookie;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.util.Locale;
 import java.util.Random;
 import java.util.regex.Matcher;
@@ -28,19 +22,16 @@ public final class PeopleBench {
             {organisation.town else nothing} {deal.name else nothing} {contact.variety_mix else \\"?\\"}"}
             """;
 
-    private final CookieManager cookies = new CookieManager();
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(cookies).build();
-    private final String address;
+    private final DemoClient demo;
 
     private PeopleBench(String address) {
-        this.address = address;
+        this.demo = new DemoClient(address);
     }
 
     /** Runs the measurements. */
     public static void main(String[] arguments) throws IOException, InterruptedException {
         PeopleBench bench = new PeopleBench(arguments[0]);
-        bench.signIn();
+        bench.demo.signIn("Signe");
         bench.fill();
         bench.measure("stress proofs from all of them", "POST", "/api/desk/stress", DRAFT);
         bench.measure("what a field holds", "GET", "/api/desk/profile?about=CONTACT&path=contact.variety_mix", "");
@@ -55,19 +46,10 @@ public final class PeopleBench {
         bench.measure("the first lines of the list", "GET", "/api/records/contact?most=100", "");
     }
 
-    private void signIn() throws IOException, InterruptedException {
-        String session = send("GET", "/api/session", "");
-        Matcher person = Pattern.compile("\"id\":\"([^\"]+)\",\"name\":\"Signe").matcher(session);
-        if (!person.find()) {
-            throw new IllegalStateException("No demo at " + address);
-        }
-        send("POST", "/api/session/demo", "{\"id\": \"" + person.group(1) + "\"}");
-        send("GET", "/api/session", "");
-    }
-
     private void fill() throws IOException, InterruptedException {
         Random random = new Random(4);
-        Matcher total = Pattern.compile("\"total\":(\\d+)").matcher(send("GET", "/api/records/contact?most=1", ""));
+        Matcher total =
+                Pattern.compile("\"total\":(\\d+)").matcher(demo.send("GET", "/api/records/contact?most=1", ""));
         int there = total.find() ? Integer.parseInt(total.group(1)) : 0;
         String[] crops = {"apple", "pear", "cherry", "almond"};
         for (int i = there; i < PEOPLE; i++) {
@@ -76,7 +58,7 @@ public final class PeopleBench {
                     ? ""
                     : "\"blossom_starts\": \"2026-0" + (4 + random.nextInt(3)) + "-" + (10 + random.nextInt(18))
                             + "\", ";
-            send(
+            demo.send(
                     "POST",
                     "/api/records/contact",
                     "{\"email\": \"grower" + i + "@many.example\", \"values\": {" + first + blossom + "\"crop\": \""
@@ -91,27 +73,11 @@ public final class PeopleBench {
         long first = 0;
         for (int turn = 0; turn < TURNS; turn++) {
             long began = System.nanoTime();
-            send(method, path, body);
+            demo.send(method, path, body);
             long took = (System.nanoTime() - began) / 1_000_000;
             first = turn == 0 ? took : first;
             best = Math.min(best, took);
         }
         System.out.printf(Locale.ROOT, "with %d contacts, %s: first %d ms, then %d ms%n", PEOPLE, what, first, best);
-    }
-
-    private String send(String method, String path, String body) throws IOException, InterruptedException {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
-                .header("Content-Type", "application/json")
-                .method(method, HttpRequest.BodyPublishers.ofString(body));
-        cookies.getCookieStore().getCookies().stream()
-                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-                .map(HttpCookie::getValue)
-                .findFirst()
-                .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
-        HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
-        if (answer.statusCode() >= 400) {
-            throw new IllegalStateException(method + " " + path + ": " + answer.statusCode() + " " + answer.body());
-        }
-        return answer.body();
     }
 }

@@ -1,5 +1,6 @@
 package famulus.server;
 
+import famulus.server.contents.WireSources;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.Role;
@@ -49,6 +50,14 @@ public abstract class ServerTest {
     @Autowired
     protected JsonMapper json;
 
+    @Autowired
+    private WireSources sources;
+
+    /** A message as it is kept to go over the wire. */
+    protected byte[] wire(UUID message) {
+        return sources.read(message).orElseThrow();
+    }
+
     protected Colleague signe;
     protected Colleague dov;
     protected Colleague petra;
@@ -90,9 +99,21 @@ public abstract class ServerTest {
                 "desk_presence",
                 "picture",
                 "kept_file",
+                "kept_source_content",
+                "kept_source",
+                "content",
                 "reply_address",
                 "test_inbox",
                 "delivery_event",
+                "person_summary",
+                "record_place",
+                "record_renewal",
+                "search_word",
+                "template_names",
+                "template_words",
+                "template_use",
+                "template_test",
+                "message_pieces",
                 "unsubscribed",
                 "message_link",
                 "message_page",

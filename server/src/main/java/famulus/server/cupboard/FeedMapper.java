@@ -31,12 +31,4 @@ interface FeedMapper {
 
     @Delete("delete from feed where id = #{id}")
     void delete(UUID id);
-
-    @Select(
-            """
-            select name from template
-            where deleted_at is null and design like concat('%"feed":"', #{id}, '"%')
-            order by name
-            """)
-    List<String> using(String id);
 }

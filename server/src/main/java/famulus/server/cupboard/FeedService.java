@@ -29,6 +29,7 @@ public class FeedService {
     private static final int LARGEST = 2_000_000;
     private static final int LONGEST_NAME = 120;
 
+    private final UsedIn usedIn;
     private final FeedMapper mapper;
     private final FeedFetcher fetcher;
     private final Ids ids;
@@ -37,7 +38,15 @@ public class FeedService {
     private final Revisions revisions;
     private final Supplier<List<Feed>> kept;
 
-    FeedService(FeedMapper mapper, FeedFetcher fetcher, Ids ids, Clock clock, Events events, Revisions revisions) {
+    FeedService(
+            FeedMapper mapper,
+            FeedFetcher fetcher,
+            Ids ids,
+            Clock clock,
+            Events events,
+            Revisions revisions,
+            UsedIn usedIn) {
+        this.usedIn = usedIn;
         this.mapper = mapper;
         this.fetcher = fetcher;
         this.ids = ids;
@@ -120,7 +129,7 @@ public class FeedService {
     @Transactional
     public void delete(UUID id, Colleague by) {
         by.mustBe("Keepers and administrators delete feeds.", Role.KEEPER, Role.ADMINISTRATOR);
-        List<String> using = mapper.using(get(id).id().toString());
+        List<String> using = usedIn.designs(get(id).id());
         if (!using.isEmpty()) {
             throw Refusal.because("in-use", "It is shown in “" + String.join("”, “", using) + "”.");
         }

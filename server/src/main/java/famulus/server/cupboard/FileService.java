@@ -1,6 +1,7 @@
 package famulus.server.cupboard;
 
 import famulus.core.record.PlainLine;
+import famulus.server.contents.Contents;
 import famulus.server.cupboard.FileMapper.ContentRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
@@ -25,12 +26,16 @@ public class FileService {
     private static final int MOST = 10;
     private static final int LONGEST_NAME = 160;
 
+    private final Contents contents;
+    private final UsedIn usedIn;
     private final FileMapper mapper;
     private final Ids ids;
     private final Events events;
     private final Clock clock;
 
-    FileService(FileMapper mapper, Ids ids, Events events, Clock clock) {
+    FileService(FileMapper mapper, Ids ids, Events events, Clock clock, UsedIn usedIn, Contents contents) {
+        this.contents = contents;
+        this.usedIn = usedIn;
         this.mapper = mapper;
         this.ids = ids;
         this.events = events;
@@ -50,7 +55,11 @@ public class FileService {
 
     /** A file with its bytes. */
     public Optional<FileContent> content(UUID id) {
-        return mapper.content(id).map((ContentRow row) -> new FileContent(row.name(), row.mediaType(), row.content()));
+        return mapper.content(id)
+                .map((ContentRow row) -> new FileContent(
+                        row.name(),
+                        row.mediaType(),
+                        contents.read(row.content()).orElseThrow()));
     }
 
     /** The names of some files, in their order; those that are gone are left out. */
@@ -86,7 +95,8 @@ public class FileService {
                     "file", "This is a program. Mail servers turn messages with one away, and those with macros.");
         }
         UUID id = ids.next();
-        mapper.insert(id, cleaned, mediaType(cleaned), content, by.id(), clock.instant());
+        mapper.insert(
+                id, cleaned, mediaType(cleaned), content.length, contents.keep(content), by.id(), clock.instant());
         events.tell("file", id.toString());
         return all().stream().filter(file -> file.id().equals(id)).findFirst().orElseThrow();
     }
@@ -100,7 +110,7 @@ public class FileService {
     @Transactional
     public void delete(UUID id, Colleague by) {
         by.mustBe("Keepers and administrators delete files.", Role.KEEPER, Role.ADMINISTRATOR);
-        List<String> using = mapper.using(id.toString());
+        List<String> using = usedIn.alongWith(id);
         if (!using.isEmpty()) {
             throw Refusal.because("in-use", "It goes along with “" + String.join("”, “", using) + "”.");
         }

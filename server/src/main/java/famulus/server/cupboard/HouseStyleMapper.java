@@ -1,6 +1,5 @@
 package famulus.server.cupboard;
 
-import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -17,9 +16,6 @@ import org.apache.ibatis.annotations.Update;
 interface HouseStyleMapper {
     /** A house style as it is kept; {@code look} is JSON. */
     record StyleRow(UUID id, String name, String look, boolean usual, int version, Instant changedAt) {}
-
-    /** A template that a style is used by. */
-    record UsingRow(UUID id, String name, String about) {}
 
     @Select("select id, name, look, usual, version, changed_at from house_style order by usual desc, name")
     List<StyleRow> all();
@@ -56,7 +52,4 @@ interface HouseStyleMapper {
 
     @Update("update house_style set usual = (id = #{id})")
     void makeUsual(UUID id);
-
-    /** The templates in a style that somebody may see. */
-    List<UsingRow> using(@Param("id") UUID id, @Param("usual") boolean usual, @Param("asking") Colleague asking);
 }

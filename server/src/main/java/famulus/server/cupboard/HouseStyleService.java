@@ -38,6 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class HouseStyleService {
     private static final String REVISION = "house-styles";
 
+    private final UsedIn usedIn;
     private final HouseStyleMapper mapper;
     private final KeptTexts texts;
     private final FeedService feeds;
@@ -56,7 +57,9 @@ public class HouseStyleService {
             Ids ids,
             Clock clock,
             Events events,
-            Revisions revisions) {
+            Revisions revisions,
+            UsedIn usedIn) {
+        this.usedIn = usedIn;
         this.texts = texts;
         this.feeds = feeds;
         this.team = team;
@@ -104,9 +107,7 @@ public class HouseStyleService {
 
     /** The templates that would change with a style. */
     public List<StyledTemplate> using(UUID id, Colleague asking) {
-        return mapper.using(id, get(id).usual(), asking).stream()
-                .map(row -> new StyledTemplate(row.id(), row.name(), row.about()))
-                .toList();
+        return usedIn.styled(id, get(id).usual(), asking);
     }
 
     /**

@@ -27,29 +27,31 @@ interface PictureMapper {
             int size,
             Instant addedAt) {}
 
-    /** The bytes of a picture. */
-    record ContentRow(String mediaType, boolean moving, byte[] content) {}
+    /** Where the bytes of a picture are. */
+    record ContentRow(String mediaType, boolean moving, String content) {}
 
     @Select(
             """
-            select id, name, description, category, media_type, width, height, moving, octet_length(content) as size,
-                   added_at
+            select id, name, description, category, media_type, width, height, moving, size, added_at
             from picture
             order by name, id
             """)
     List<PictureRow> all();
+
+    @Select("select count(*) > 0 from picture where id = #{id}")
+    boolean has(UUID id);
 
     @Select("select media_type, moving, content from picture where id = #{id}")
     Optional<ContentRow> content(UUID id);
 
     @Insert(
             """
-            insert into picture (id, name, description, category, media_type, width, height, moving, content, added_by,
-                                 added_at)
+            insert into picture (id, name, description, category, media_type, width, height, moving, size, content,
+                                 added_by, added_at)
             values (#{p.id}, #{p.name}, #{p.description}, #{p.category}, #{p.mediaType}, #{p.width}, #{p.height},
-                    #{p.moving}, #{content}, #{by}, #{p.addedAt})
+                    #{p.moving}, #{p.size}, #{content}, #{by}, #{p.addedAt})
             """)
-    void insert(@Param("p") PictureRow picture, @Param("content") byte[] content, @Param("by") UUID by);
+    void insert(@Param("p") PictureRow picture, @Param("content") String content, @Param("by") UUID by);
 
     @Update(
             """
@@ -64,11 +66,6 @@ interface PictureMapper {
     @Delete("delete from picture where id = #{id}")
     void delete(UUID id);
 
-    @Select(
-            """
-            select name from template where deleted_at is null and design like concat('%', #{id}, '%')
-            union all
-            select name from house_style where look like concat('%', #{id}, '%')
-            """)
-    List<String> using(String id);
+    @Select("select name from house_style where look like concat('%', #{id}, '%')")
+    List<String> inStyles(String id);
 }

@@ -3,6 +3,7 @@ package famulus.server.cupboard;
 import famulus.core.message.render.Drawn;
 import famulus.core.message.render.PictureCopy;
 import famulus.core.record.PlainLine;
+import famulus.server.contents.Contents;
 import famulus.server.cupboard.PictureMapper.ContentRow;
 import famulus.server.cupboard.PictureMapper.PictureRow;
 import famulus.server.platform.Events;
@@ -20,6 +21,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,13 +31,19 @@ public class PictureService {
     /** As wide as any message, twice over for fine screens. */
     private static final int WIDEST = 1800;
 
+    private static final String IDENTIFIER = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
+
+    private final Contents contents;
+    private final UsedIn usedIn;
     private final PictureMapper mapper;
     private final Ids ids;
     private final Clock clock;
     private final Events events;
     private final PictureCopies copies = new PictureCopies();
 
-    PictureService(PictureMapper mapper, Ids ids, Clock clock, Events events) {
+    PictureService(PictureMapper mapper, Ids ids, Clock clock, Events events, UsedIn usedIn, Contents contents) {
+        this.contents = contents;
+        this.usedIn = usedIn;
         this.mapper = mapper;
         this.ids = ids;
         this.clock = clock;
@@ -91,9 +99,15 @@ public class PictureService {
      */
     public Set<String> lost(Set<String> wanted) {
         return wanted.stream()
-                .filter(key -> content(key).isEmpty())
+                .filter(key -> PictureCopy.of(key)
+                        .filter(copy -> there(copy.picture()))
+                        .isEmpty())
                 .map(key -> PictureCopy.of(key).map(PictureCopy::picture).orElse(key))
                 .collect(Collectors.toSet());
+    }
+
+    private boolean there(String picture) {
+        return Drawn.ALL.contains(picture) || (picture.matches(IDENTIFIER) && mapper.has(UUID.fromString(picture)));
     }
 
     private static Picture picture(PictureRow row) {
@@ -122,17 +136,16 @@ public class PictureService {
         if (Drawn.ALL.contains(copy.picture())) {
             return Optional.of(Retoucher.copy("image/png", drawn(copy.picture()), copy));
         }
-        if (!copy.picture().matches("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")) {
+        if (!copy.picture().matches(IDENTIFIER)) {
             return Optional.empty();
         }
         return mapper.content(UUID.fromString(copy.picture())).map(row -> copy(row, copy));
     }
 
-    private static PictureContent copy(ContentRow row, PictureCopy copy) {
+    private PictureContent copy(ContentRow row, PictureCopy copy) {
         PictureCopy seen = copy.most() > 0 ? copy : new PictureCopy(copy.picture(), copy.retouching(), WIDEST);
-        return row.moving()
-                ? new PictureContent(row.mediaType(), row.content())
-                : Retoucher.copy(row.mediaType(), row.content(), seen);
+        byte[] bytes = contents.read(row.content()).orElseThrow();
+        return row.moving() ? new PictureContent(row.mediaType(), bytes) : Retoucher.copy(row.mediaType(), bytes, seen);
     }
 
     private static byte[] drawn(String id) {
@@ -180,7 +193,7 @@ public class PictureService {
                         file.moving(),
                         file.content().length,
                         at),
-                file.content(),
+                contents.keep(file.content()),
                 by);
     }
 
@@ -206,7 +219,8 @@ public class PictureService {
     @Transactional
     public void delete(UUID id, Colleague by) {
         by.mustBe("Only a keeper or an administrator deletes pictures.", Role.KEEPER, Role.ADMINISTRATOR);
-        List<String> using = mapper.using(id.toString());
+        List<String> using = Stream.concat(usedIn.designs(id).stream(), mapper.inStyles(id.toString()).stream())
+                .toList();
         if (!using.isEmpty()) {
             throw Refusal.because("in-use", "It is used in " + String.join(", ", using) + ". Take it out there first.");
         }

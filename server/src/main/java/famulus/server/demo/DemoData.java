@@ -170,6 +170,7 @@ class DemoData implements ApplicationRunner {
                 "Booking calendar", FieldType.LINK, "https://brindlewing.example/calendar", day(now, 60)));
         DemoRecords made = new DemoRecords(records, deals, history, people, chance, now);
         List<Placement> placements = made.make();
+        records.listAll();
         new DemoCupboard(styles, pictures, new Seeded(SEED + 1)).fill(people.oriel(), made.ago(200));
         List<UUID> kept = new ArrayList<>();
         List<Draft> drafts = new ArrayList<>(DemoTemplates.all());
@@ -298,7 +299,6 @@ class DemoData implements ApplicationRunner {
                     proof.person(),
                     proof.person().addresses().getFirst(),
                     proof.merged().subject().text(),
-                    proof.merged().previewText().text(),
                     proof.merged().body(),
                     renderings.mail(proof, proof.merged().subject().text()),
                     wish.at());

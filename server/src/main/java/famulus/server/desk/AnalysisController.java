@@ -1,5 +1,6 @@
 package famulus.server.desk;
 
+import famulus.core.condition.Condition;
 import famulus.core.field.About;
 import famulus.core.field.Path;
 import famulus.core.message.MessageSource;
@@ -12,6 +13,7 @@ import famulus.server.library.DraftReader;
 import famulus.server.lists.FieldProfile;
 import famulus.server.lists.FieldProfileService;
 import famulus.server.lists.FieldProfileService.Filled;
+import famulus.server.lists.PeopleService.Counted;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -75,7 +77,7 @@ class AnalysisController {
             @Schema(nullable = true) String header,
             @Schema(nullable = true) String footer) {}
 
-    /** A line of the answer: how far it is, and at the end the choice. */
+    /** A line of the answer: how far it is, and at the end the choice; of very many people one from some of them before. */
     record StressLine(int read, int of, @Schema(nullable = true) StressChoice choice) {}
 
     @GetMapping("/verbs")
@@ -102,13 +104,63 @@ class AnalysisController {
         return profiles.filled(about, asking);
     }
 
-    /** What one field really holds. */
+    /** What one field really holds; of very many people as some of them have it. */
     @GetMapping("/profile")
     FieldProfile profile(Colleague asking, @RequestParam About about, @RequestParam String path) {
+        return profiles.profile(about, path(path), asking, false, done -> {});
+    }
+
+    private static Path path(String path) {
         if (!path.matches("[\\p{L}\\p{N}_]+(\\.[\\p{L}\\p{N}_]+){0,5}")) {
             throw Refusal.missing("This field");
         }
-        return profiles.profile(about, Path.of(path), asking);
+        return Path.of(path);
+    }
+
+    /** A field, for templates about something. */
+    record ProfileRequest(About about, String path) {}
+
+    /** A line of the answer: how far it is, and at the end the profile. */
+    record ProfileLine(int read, int of, @Schema(nullable = true) FieldProfile profile) {}
+
+    /** What one field really holds, of everybody; a line now and then says how far it is. */
+    @PostMapping("/profile/exact")
+    @ApiResponse(
+            responseCode = "200",
+            content =
+                    @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = ProfileLine.class)))
+    ResponseEntity<StreamingResponseBody> exactProfile(Colleague asking, @RequestBody ProfileRequest request) {
+        About about = request.about();
+        Path wanted = path(request.path() == null ? "" : request.path());
+        int of = FieldProfileService.steps(about);
+        return ResponseEntity.ok().contentType(LINES).body(out -> {
+            FieldProfile profile =
+                    profiles.profile(about, wanted, asking, true, done -> line(out, new ProfileLine(done, of, null)));
+            line(out, new ProfileLine(of, of, profile));
+        });
+    }
+
+    /** A line of the answer: how far it is, and at the end the count. */
+    record CountLine(int read, int of, @Schema(nullable = true) Counted counted) {}
+
+    /** For how many people a condition holds, exactly; a line now and then says how far it is. */
+    @PostMapping("/condition/exact")
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = CountLine.class)))
+    ResponseEntity<StreamingResponseBody> exactCount(Colleague asking, @RequestBody ConditionRequest request) {
+        String written = request.written() == null ? "" : request.written();
+        if (written.length() > LONGEST_CONDITION) {
+            throw Refusal.field("condition", "This condition is too long.");
+        }
+        Condition condition = conditions.parsed(written);
+        return ResponseEntity.ok().contentType(LINES).body(out -> {
+            int of = stress.total(request.about());
+            line(out, new CountLine(0, of, null));
+            Counted counted = conditions.count(
+                    request.about(), condition, asking, read -> line(out, new CountLine(read, of, null)));
+            line(out, new CountLine(counted.of(), of, counted));
+        });
     }
 
     /** The few people that together show all a draft can do; a line now and then says how far it is. */
@@ -134,6 +186,8 @@ class AnalysisController {
         return ResponseEntity.ok().contentType(LINES).body(out -> {
             int of = stress.total(request.about());
             line(out, new StressLine(0, of, null));
+            stress.chooseFirst(source, request.about(), asking)
+                    .ifPresent(first -> line(out, new StressLine(first.read(), of, first)));
             StressChoice choice =
                     stress.choose(source, request.about(), asking, read -> line(out, new StressLine(read, of, null)));
             line(out, new StressLine(choice.read(), of, choice));
@@ -141,7 +195,7 @@ class AnalysisController {
     }
 
     /** Fails when the browser has gone, which ends the work. */
-    private void line(OutputStream out, StressLine line) {
+    private void line(OutputStream out, Record line) {
         try {
             out.write((json.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8));
             out.flush();

@@ -5,7 +5,7 @@ import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
 import famulus.core.message.render.Rendering;
 import famulus.server.cupboard.HouseStyleService;
-import famulus.server.desk.ProofPeopleMapper.ProofPerson;
+import famulus.server.desk.ProofPeopleService.ProofPerson;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.library.DraftReader;
 import famulus.server.library.Template;

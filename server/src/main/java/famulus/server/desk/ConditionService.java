@@ -19,6 +19,7 @@ import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntConsumer;
 import org.springframework.stereotype.Service;
 
 /** Reads conditions for the sentence builder and writes them back: one condition, in its written form and in parts. */
@@ -39,8 +40,9 @@ class ConditionService {
      * @param condition null when it can't be read
      * @param sentence in words
      * @param problems what is wrong with it, whoever it is about
-     * @param holds for how many people it holds
+     * @param holds for how many people it holds; of very many an estimate
      * @param of how many people there are
+     * @param error how much more or less {@code holds} may be, in 19 of 20 cases; 0 for an exact count
      */
     record ReadCondition(
             String written,
@@ -48,7 +50,8 @@ class ConditionService {
             String sentence,
             List<ConditionProblem> problems,
             int holds,
-            int of) {}
+            int of,
+            int error) {}
 
     /** What is wrong at one place of the written form. */
     record ConditionProblem(String sentence, int start, int end, List<String> nearest) {}
@@ -78,7 +81,7 @@ class ConditionService {
             Problem problem = failure.problem();
             ConditionProblem shown = new ConditionProblem(
                     problem.sentence(), problem.span().start(), problem.span().end(), problem.nearest());
-            return new ReadCondition(written, null, "", List.of(shown), 0, people.total(about));
+            return new ReadCondition(written, null, "", List.of(shown), 0, people.total(about), 0);
         }
     }
 
@@ -110,6 +113,25 @@ class ConditionService {
                 new ConditionWords(path -> ProofService.label(catalogue, path, about)).of(condition),
                 problems,
                 counted.holds(),
-                counted.of());
+                counted.of(),
+                counted.error());
+    }
+
+    /** A condition from its written form; refused when it can't be read. */
+    Condition parsed(String written) {
+        try {
+            return ConditionParser.parse(written);
+        } catch (ParseFailure failure) {
+            throw Refusal.field("condition", failure.problem().sentence());
+        }
+    }
+
+    /**
+     * Counts for whom a condition holds, however many they are.
+     *
+     * @param progress told how many have been asked, now and then
+     */
+    PeopleService.Counted count(About about, Condition condition, Colleague asking, IntConsumer progress) {
+        return people.countExactly(about, condition, asking, progress);
     }
 }

@@ -11,7 +11,7 @@ import famulus.core.message.render.Rendering;
 import famulus.server.cupboard.FileService;
 import famulus.server.desk.FieldFinderService.FoundField;
 import famulus.server.desk.MessageDraftService.MessageDraft;
-import famulus.server.desk.ProofPeopleMapper.ProofPerson;
+import famulus.server.desk.ProofPeopleService.ProofPerson;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.ShownProof.Chip;

@@ -1,23 +1,32 @@
 package famulus.server.desk;
 
 import famulus.core.field.About;
-import famulus.server.desk.ProofPeopleMapper.ProofPerson;
 import famulus.server.platform.Refusal;
-import famulus.server.platform.SearchWords;
+import famulus.server.records.CrmKind;
+import famulus.server.records.RecordWalk;
+import famulus.server.records.RecordWalk.MainContact;
+import famulus.server.records.RecordWalk.Step;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
-/** Steps through the people a template could go to. */
+/** Steps through the people a template could go to, in the order of their names. */
 @Service
 class ProofPeopleService {
     private static final int MOST_FOUND = 12;
 
-    private final ProofPeopleMapper mapper;
+    private final RecordWalk walk;
 
-    ProofPeopleService(ProofPeopleMapper mapper) {
-        this.mapper = mapper;
+    ProofPeopleService(RecordWalk walk) {
+        this.walk = walk;
     }
+
+    /** A person, and for templates about deals the deal. */
+    record ProofPerson(String kind, UUID id, @Schema(nullable = true) UUID dealId, String name, String remark) {}
 
     /** Whom one stepped to, and how many people there are. */
     record Stepped(ProofPerson person, int total) {}
@@ -28,16 +37,46 @@ class ProofPeopleService {
      * @param from a person, or for templates about deals a deal; null for the first
      */
     Stepped step(About about, UUID from, boolean forward) {
-        ProofPerson person = (from == null
-                        ? java.util.Optional.<ProofPerson>empty()
-                        : mapper.step(about.name(), from, forward))
-                .or(() -> mapper.end(about.name(), forward))
+        List<CrmKind> kinds = kinds(about);
+        Optional<String> here = Optional.ofNullable(from).flatMap(walk::place);
+        ProofPerson person = walk.next(kinds, here, forward, true)
+                .or(() -> walk.next(kinds, Optional.empty(), forward, true))
+                .flatMap(step -> people(List.of(step)).stream().findFirst())
                 .orElseThrow(() -> Refusal.because(
                         "nobody", "There is nobody this template could go to yet. Add one under People."));
-        return new Stepped(person, mapper.count(about.name()));
+        return new Stepped(person, walk.count(kinds, true));
     }
 
     List<ProofPerson> find(About about, String search) {
-        return mapper.find(about.name(), SearchWords.of(search), MOST_FOUND);
+        return people(walk.find(kinds(about), search, MOST_FOUND, true));
+    }
+
+    /** For templates about deals the line is the deal, and whoever is its main contact is written to. */
+    private static List<CrmKind> kinds(About about) {
+        return switch (about) {
+            case DEAL -> List.of(CrmKind.DEAL);
+            case LEAD -> List.of(CrmKind.LEAD);
+            case CONTACT -> List.of(CrmKind.CONTACT);
+            case PERSON -> List.of(CrmKind.CONTACT, CrmKind.LEAD);
+        };
+    }
+
+    private List<ProofPerson> people(List<Step> steps) {
+        Map<UUID, MainContact> main = walk.mainContacts(steps.stream()
+                .filter(step -> step.kind() == CrmKind.DEAL)
+                .map(Step::id)
+                .toList());
+        return steps.stream()
+                .map(step -> step.kind() == CrmKind.DEAL
+                        ? ofDeal(step, main.get(step.id()))
+                        : new ProofPerson(step.kind().word(), step.id(), null, step.name(), step.remark()))
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    private static ProofPerson ofDeal(Step deal, MainContact main) {
+        return main == null
+                ? null
+                : new ProofPerson(CrmKind.CONTACT.word(), main.id(), deal.id(), main.name(), deal.name());
     }
 }

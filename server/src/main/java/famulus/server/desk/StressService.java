@@ -21,6 +21,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.IntConsumer;
@@ -68,12 +69,24 @@ public class StressService {
         return people.total(about);
     }
 
+    /** So many are enough to show most of what a draft can do, and are read at once. */
+    private static final int FIRST = 400;
+
+    /** Chooses from some of very many people, quickly; empty where they are few. */
+    public Optional<StressChoice> chooseFirst(MessageSource source, About about, Colleague sender) {
+        return people.many(about) ? Optional.of(choose(source, about, sender, FIRST, read -> {})) : Optional.empty();
+    }
+
     /**
      * Merges a draft for everybody, and chooses.
      *
      * @param progress told how many have been read, now and then
      */
     public StressChoice choose(MessageSource source, About about, Colleague sender, IntConsumer progress) {
+        return choose(source, about, sender, 0, progress);
+    }
+
+    private StressChoice choose(MessageSource source, About about, Colleague sender, int some, IntConsumer progress) {
         MessageProgram program = source.parse();
         StressProofs<Somebody> proofs = new StressProofs<>();
         Instant now = clock.instant();
@@ -81,6 +94,7 @@ public class StressService {
                 about,
                 sender,
                 program.paths(),
+                some,
                 person -> {
                     UUID deal = about == About.DEAL ? person.deal().orElse(null) : null;
                     Somebody somebody = new Somebody(person.kind(), person.id(), deal, person.name(), person.company());

@@ -7,7 +7,6 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
-import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
 /** Who has which template on the desk. */
@@ -22,14 +21,6 @@ interface PresenceMapper {
     @Delete("delete from desk_presence where template_id = #{template} and colleague_id = #{colleague}")
     void leave(@Param("template") UUID template, @Param("colleague") UUID colleague);
 
-    @Select(
-            """
-            select c.first_name
-            from desk_presence p
-            join colleague c on c.id = p.colleague_id
-            where p.template_id = #{template} and p.colleague_id <> #{colleague} and p.seen_at > #{since}
-            order by c.first_name, c.id
-            """)
     List<String> others(
             @Param("template") UUID template, @Param("colleague") UUID colleague, @Param("since") Instant since);
 }

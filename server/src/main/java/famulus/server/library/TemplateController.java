@@ -6,6 +6,7 @@ import famulus.core.message.compare.Change;
 import famulus.server.library.SignatureService.SignatureChoice;
 import famulus.server.library.StarterService.Starter;
 import famulus.server.library.TemplateLines.TemplateLine;
+import famulus.server.library.TemplateLines.TemplatePage;
 import famulus.server.library.TemplateUses.UsingTemplate;
 import famulus.server.library.TemplateVersionService.LastTest;
 import famulus.server.library.TemplateVersionService.Version;
@@ -73,11 +74,12 @@ class TemplateController {
     record OpenTemplate(Template template, boolean mayChange, @Schema(nullable = true) LastTest lastTest) {}
 
     @GetMapping
-    List<TemplateLine> lines(
+    TemplatePage lines(
             Colleague asking,
             @RequestParam(defaultValue = "") String search,
-            @RequestParam(defaultValue = "TEMPLATE") TemplateKind kind) {
-        return lines.lines(kind, search, asking);
+            @RequestParam(defaultValue = "TEMPLATE") TemplateKind kind,
+            @RequestParam(required = false) UUID after) {
+        return lines.lines(kind, search, after, asking);
     }
 
     @GetMapping("/fitting")

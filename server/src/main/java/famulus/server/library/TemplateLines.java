@@ -8,8 +8,10 @@ import famulus.core.merge.MergeParser;
 import famulus.core.merge.Node;
 import famulus.core.message.body.Mode;
 import famulus.server.library.TemplateMapper.TemplateRow;
-import famulus.server.platform.SearchWords;
+import famulus.server.library.TemplateMapper.Wanted;
 import famulus.server.records.CatalogueService;
+import famulus.server.search.Search;
+import famulus.server.search.SearchIndex;
 import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -17,17 +19,25 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** The templates as a list: what a person looks one up in. */
 @Service
 public class TemplateLines {
+    private static final int MOST_LINES = 100;
+    private static final int MOST_FITTING = 60;
+    private static final int MOST_FOUND = 2_000;
+
     private final TemplateMapper mapper;
     private final CatalogueService catalogues;
+    private final SearchIndex search;
 
-    TemplateLines(TemplateMapper mapper, CatalogueService catalogues) {
+    TemplateLines(TemplateMapper mapper, CatalogueService catalogues, SearchIndex search) {
+        this.search = search;
         this.mapper = mapper;
         this.catalogues = catalogues;
     }
@@ -75,24 +85,69 @@ public class TemplateLines {
     /** A stretch of a subject as it is read in a list: words, or a field by its label. */
     public record SubjectPart(String text, boolean field) {}
 
-    /** Templates, passages or signatures in which all of the words occur, by name. */
-    public List<TemplateLine> lines(TemplateKind kind, String search, Colleague asking) {
-        return mapper.lines(kind.name(), SearchWords.of(search), asking, false).stream()
-                .map(line -> line(line, asking))
-                .toList();
+    /**
+     * A page of the library.
+     *
+     * @param total how many there are that whoever asks may see; of what was looked for 2,000 at most
+     * @param more whether the list goes on after these
+     */
+    public record TemplatePage(int total, List<TemplateLine> lines, boolean more) {}
+
+    /**
+     * Templates, passages or signatures that have words beginning with all that was typed, by name.
+     *
+     * @param after the line that these follow on; null for the first ones
+     */
+    public TemplatePage lines(TemplateKind kind, String search, UUID after, Colleague asking) {
+        Wanted wanted = found(kind, false, List.of(), search, MOST_LINES + 1);
+        int total = mapper.count(wanted, asking);
+        Optional<Template> last = Optional.ofNullable(after).flatMap(id -> mapper.byId(id, true));
+        List<TemplateRow> rows =
+                mapper.lines(last.map(one -> wanted.after(one.name(), one.id())).orElse(wanted), asking);
+        boolean more = rows.size() > MOST_LINES;
+        return new TemplatePage(
+                total,
+                rows.stream().limit(MOST_LINES).map(line -> line(line, asking)).toList(),
+                more);
+    }
+
+    private Wanted found(TemplateKind kind, boolean usable, List<About> abouts, String typed, int most) {
+        Search found = search.find(TemplateKeeping.SCOPE, typed, MOST_FOUND);
+        return new Wanted(
+                kind,
+                usable,
+                abouts,
+                found.gathered() ? found.found() : null,
+                found.gathered() ? List.of() : found.words(),
+                false,
+                null,
+                null,
+                most);
     }
 
     /**
-     * Templates for writing to a record: those that have the words in their name first, then those about exactly its kind, then those about any person; in each group
-     * the ones used last by whoever asks, then the others by name. Those that don't fit are left out.
+     * Templates for writing to a record: those that have the words in their name first, then those about exactly its kind,
+     * then those about any person; in each group the ones used last by whoever asks, then the others by name. Those that
+     * don't fit are left out, and so are all after the first sixty.
      */
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
-        return mapper.lines(TemplateKind.TEMPLATE.name(), SearchWords.of(search), asking, true).stream()
-                .filter(line -> fits(About.valueOf(line.about()), about))
+        List<About> abouts =
+                Stream.of(About.values()).filter(one -> fits(one, about)).toList();
+        Wanted wanted = found(TemplateKind.TEMPLATE, true, abouts, search, MOST_FITTING);
+        List<TemplateRow> rows =
+                new ArrayList<>(mapper.lines(wanted.ids() == null ? wanted : wanted.most(MOST_FOUND), asking));
+        if (wanted.ids() == null) {
+            Set<UUID> there = rows.stream().map(TemplateRow::id).collect(Collectors.toSet());
+            mapper.lines(wanted.lastUsed(), asking).stream()
+                    .filter(row -> !there.contains(row.id()))
+                    .forEach(rows::add);
+        }
+        return rows.stream()
                 .sorted(Comparator.comparing((TemplateRow line) -> !named(line, search))
                         .thenComparing(line -> !line.about().equals(about.name()))
                         .thenComparing(TemplateRow::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()))
                         .thenComparing(TemplateRow::name))
+                .limit(MOST_FITTING)
                 .map(line -> line(line, asking))
                 .toList();
     }

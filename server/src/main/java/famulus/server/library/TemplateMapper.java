@@ -1,7 +1,10 @@
 package famulus.server.library;
 
+import famulus.core.field.About;
+import famulus.server.search.SearchWord;
 import famulus.server.team.Colleague;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -33,15 +36,46 @@ interface TemplateMapper {
             Instant lastUsedByMe) {}
 
     /**
-     * The lines that somebody may see.
+     * Which lines are wanted.
      *
-     * @param usable whether only those that they may write from
+     * @param usable whether only those that somebody may write from
+     * @param abouts only templates about these; empty for all
+     * @param ids only these, variants too; null for all but variants
+     * @param words only those that have these words; empty for all
+     * @param recent whether only those that whoever asks has written from, the last one first
+     * @param after the name of the line before; null for the first
      */
-    List<TemplateRow> lines(
-            @Param("kind") String kind,
-            @Param("words") List<String> words,
-            @Param("asking") Colleague asking,
-            @Param("usable") boolean usable);
+    record Wanted(
+            TemplateKind kind,
+            boolean usable,
+            List<About> abouts,
+            Collection<UUID> ids,
+            List<SearchWord> words,
+            boolean recent,
+            String after,
+            UUID afterId,
+            int most) {
+        /** Those that follow on a line. */
+        Wanted after(String name, UUID id) {
+            return new Wanted(kind, usable, abouts, ids, words, recent, name, id, most);
+        }
+
+        /** So many at most. */
+        Wanted most(int other) {
+            return new Wanted(kind, usable, abouts, ids, words, recent, after, afterId, other);
+        }
+
+        /** Those of them that whoever asks has written from, the last ones. */
+        Wanted lastUsed() {
+            return new Wanted(kind, usable, abouts, ids, words, true, after, afterId, most);
+        }
+    }
+
+    /** The lines of those wanted that somebody may see, by name. */
+    List<TemplateRow> lines(@Param("wanted") Wanted wanted, @Param("asking") Colleague asking);
+
+    /** How many there are of those wanted that somebody may see. */
+    int count(@Param("wanted") Wanted wanted, @Param("asking") Colleague asking);
 
     /** A passage or signature as others use it. */
     record ReadyText(UUID id, String name, String design) {}
@@ -75,7 +109,25 @@ interface TemplateMapper {
     /** A template that uses something; {@code seen} tells whether whoever asks may see it. */
     record UsingRow(UUID id, String name, boolean seen) {}
 
-    List<UsingRow> usingPassage(@Param("id") String id, @Param("asking") Colleague asking);
+    /** The templates that name a field, or something by its identifier. */
+    List<UsingRow> naming(@Param("what") String what, @Param("named") String named, @Param("asking") Colleague asking);
+
+    /** The templates in a style, but for plain ones. */
+    List<StyledRow> styled(
+            @Param("style") UUID style, @Param("usual") boolean usual, @Param("asking") Colleague asking);
+
+    @Select(
+            """
+            select t.name
+            from template_names n
+            join template t on t.id = n.template_id
+            where n.what = #{what} and n.named = #{named} and t.deleted_at is null
+            order by t.name, t.id
+            """)
+    List<String> namesNaming(@Param("what") String what, @Param("named") String named);
+
+    /** A template in a style. */
+    record StyledRow(UUID id, String name, String about) {}
 
     /** A header or footer of a house style as it stands on the desk. */
     record WrappingRow(UUID id, String kind, String name, int version, Integer readyVersion) {}
@@ -97,31 +149,46 @@ interface TemplateMapper {
             @Param("name") String name,
             @Param("asking") Colleague asking);
 
-    /** What a template says. */
-    record TemplateText(UUID id, String name, String subject, String previewText, String body) {}
-
-    /** Those that somebody may see. */
-    List<TemplateText> texts(@Param("asking") Colleague asking);
-
     Optional<Template> byId(@Param("id") UUID id, @Param("deleted") boolean deletedToo);
 
     @Insert(
             """
             insert into template
-              (id, kind, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header, footer,
-               files, version, owner_id, created_at, changed_at, changed_by)
+              (id, kind, name, purpose, about, subject, mode, house_style_id, header, footer, files, version, owner_id,
+               created_at, changed_at, changed_by)
             values
-              (#{t.id}, #{t.kind}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.previewText}, #{t.body}, #{t.mode},
-               #{t.design}, #{t.houseStyle}, #{t.header}, #{t.footer}, #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler}, #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
+              (#{t.id}, #{t.kind}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.mode}, #{t.houseStyle},
+               #{t.header}, #{t.footer}, #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler},
+               #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
             """)
     void insert(@Param("t") Template template);
+
+    @Insert(
+            """
+            insert into template_words (template_id, preview_text, body, design)
+            values (#{t.id}, #{t.previewText}, #{t.body}, #{t.design})
+            """)
+    void insertWords(@Param("t") Template template);
+
+    @Update(
+            """
+            update template_words set preview_text = #{t.previewText}, body = #{t.body}, design = #{t.design}
+            where template_id = #{t.id}
+            """)
+    void updateWords(@Param("t") Template template);
+
+    @Delete("delete from template_names where template_id = #{id}")
+    void clearNames(UUID id);
+
+    @Insert("insert into template_names (template_id, what, named) values (#{id}, #{what}, #{named})")
+    void insertName(@Param("id") UUID id, @Param("what") String what, @Param("named") String named);
 
     @Update(
             """
             update template
-            set name = #{t.name}, purpose = #{t.purpose}, about = #{t.about}, subject = #{t.subject},
-                preview_text = #{t.previewText}, body = #{t.body}, mode = #{t.mode}, design = #{t.design},
-                house_style_id = #{t.houseStyle}, header = #{t.header}, footer = #{t.footer}, files = #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler}, version = version + 1,
+            set name = #{t.name}, purpose = #{t.purpose}, about = #{t.about}, subject = #{t.subject}, mode = #{t.mode},
+                house_style_id = #{t.houseStyle}, header = #{t.header}, footer = #{t.footer},
+                files = #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler}, version = version + 1,
                 changed_at = #{t.changedAt}, changed_by = #{by}
             where id = #{t.id} and version = #{t.version} and deleted_at is null
             """)
@@ -146,9 +213,10 @@ interface TemplateMapper {
             insert into template_version
               (template_id, version, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header,
                footer, files, changed_at, changed_by, reason, kept_at)
-            select id, version, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header,
-                   footer, files, changed_at, changed_by, #{reason}, #{at}
+            select t.id, t.version, t.name, t.purpose, t.about, t.subject, w.preview_text, w.body, t.mode, w.design,
+                   t.house_style_id, t.header, t.footer, t.files, t.changed_at, t.changed_by, #{reason}, #{at}
             from template t
+            join template_words w on w.template_id = t.id
             where t.id = #{id} and t.version = #{version}
               and not exists (select 1 from template_version v where v.template_id = t.id and v.version = t.version)
             """)
@@ -170,14 +238,5 @@ interface TemplateMapper {
     /** The newest test of a template. */
     record TestRow(int version, Instant at, String by) {}
 
-    @Select(
-            """
-            select m.template_version as version, m.created_at as at, c.first_name as "by"
-            from outgoing_message m
-            join colleague c on c.id = m.written_by
-            where m.template_id = #{id} and m.test
-            order by m.created_at desc
-            limit 1
-            """)
     Optional<TestRow> lastTest(UUID id);
 }

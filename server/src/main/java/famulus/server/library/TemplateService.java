@@ -20,6 +20,7 @@ public class TemplateService {
     private static final Duration SITTING = Duration.ofHours(1);
 
     private final TemplateMapper mapper;
+    private final TemplateKeeping keeping;
     private final DraftReader drafts;
     private final DraftCheck check;
     private final StyleTexts inStyle;
@@ -44,7 +45,9 @@ public class TemplateService {
             Ids ids,
             Clock clock,
             TemplateEvents events,
-            TemplateRights rights) {
+            TemplateRights rights,
+            TemplateKeeping keeping) {
+        this.keeping = keeping;
         this.rights = rights;
         this.mapper = mapper;
         this.drafts = drafts;
@@ -96,7 +99,7 @@ public class TemplateService {
             inStyle.mustFit(draft, by);
         }
         UUID id = ids.next();
-        mapper.insert(template(id, draft.kind(), draft, 1, by.id(), clock.instant()));
+        keeping.insert(template(id, draft.kind(), draft, 1, by.id(), clock.instant()));
         events.changed(id);
         return any(id);
     }
@@ -125,7 +128,7 @@ public class TemplateService {
         if (mapper.otherSitting(id, by.id(), now.minus(SITTING)) > 0) {
             mapper.keepVersion(id, version, TemplateVersionService.Reason.SITTING.name(), now);
         }
-        if (mapper.update(template(id, before.kind(), of, version, before.ownerId(), now), by.id()) == 0) {
+        if (!keeping.update(template(id, before.kind(), of, version, before.ownerId(), now), by.id())) {
             throw Refusal.changedMeanwhile(before.changedBy() + " changed this template meanwhile.");
         }
         events.changed(id);
@@ -181,7 +184,7 @@ public class TemplateService {
      */
     public void keep(UUID id, Draft draft, UUID owner, Instant at) {
         Template kept = template(id, draft.kind(), draft, 1, owner, at);
-        mapper.insert(kept);
+        keeping.insert(kept);
         if (!sendable.stops(kept).isEmpty()) {
             return;
         }

@@ -1,12 +1,10 @@
 package famulus.server.library;
 
-import famulus.core.field.Path;
 import famulus.core.field.RecordKind;
-import famulus.core.field.Root;
-import famulus.core.merge.MergeParser;
 import famulus.core.message.body.HouseStyle;
 import famulus.server.cupboard.HouseStyleService;
 import famulus.server.cupboard.HouseStyleService.KeptStyle;
+import famulus.server.library.TemplateKeeping.What;
 import famulus.server.library.TemplateMapper.UsingRow;
 import famulus.server.team.Colleague;
 import java.util.List;
@@ -60,20 +58,12 @@ public class TemplateUses {
 
     /** The templates that name a field of a kind of record, in use or retired, by name; those that somebody may see. */
     public List<UsingTemplate> using(RecordKind kind, String field, Colleague asking) {
-        return mapper.texts(asking).stream()
-                .filter(text -> Stream.of(text.subject(), text.previewText(), text.body())
-                        .flatMap(part -> MergeParser.parse(part).paths().stream())
-                        .anyMatch(path -> names(path, kind, field)))
-                .map(text -> new UsingTemplate(text.id(), text.name()))
-                .toList();
+        return used(mapper.naming(What.FIELD.name(), kind.word() + "." + field, asking))
+                .seen();
     }
 
-    private static boolean names(Path path, RecordKind kind, String field) {
-        List<String> words = path.words();
-        boolean leads = words.size() > 2
-                ? words.get(words.size() - 2).equals(kind.word())
-                : Root.of(path).filter(root -> root.kind() == kind).isPresent();
-        return words.size() > 1 && leads && words.getLast().equals(field);
+    private List<UsingRow> naming(UUID passage, Colleague asking) {
+        return mapper.naming(What.PART.name(), passage.toString(), asking);
     }
 
     /** The templates that have chosen a header or footer by its name. */
@@ -102,14 +92,11 @@ public class TemplateUses {
     /** The templates that a passage, header or footer is used in, by name; none for anything else. */
     public Used using(UUID id, Colleague asking) {
         Template template = rights.mustBeSeen(mapper.byId(id, false), asking);
-        return used(template.kind().wraps() ? wrapped(template, asking) : mapper.usingPassage(id.toString(), asking));
+        return used(template.kind().wraps() ? wrapped(template, asking) : naming(id, asking));
     }
 
     /** The templates that would lose something with a passage, header or footer: those that have chosen it. */
     Used losing(Template template, Colleague asking) {
-        return used(
-                template.kind().wraps()
-                        ? named(template, asking)
-                        : mapper.usingPassage(template.id().toString(), asking));
+        return used(template.kind().wraps() ? named(template, asking) : naming(template.id(), asking));
     }
 }

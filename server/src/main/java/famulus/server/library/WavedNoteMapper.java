@@ -7,18 +7,10 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
-import org.apache.ibatis.annotations.Select;
 
 /** Queries that were let pass. */
 @Mapper
 interface WavedNoteMapper {
-    @Select(
-            """
-            select w.code, w.words, w.reason, c.first_name as "by"
-            from waved_note w
-            join colleague c on c.id = w.by_id
-            where w.template_id = #{template}
-            """)
     List<WavedNoteService.Waved> all(UUID template);
 
     @Insert(

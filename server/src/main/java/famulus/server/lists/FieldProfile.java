@@ -11,6 +11,8 @@ import java.util.UUID;
  *
  * @param counted whether it can be counted; a salutation, for one, is made for each person anew
  * @param of how many people there are
+ * @param sampled how many were asked where some stand for all; 0 where everybody was
+ * @param error how much more or less {@code filled} may be, in 19 of 20 cases; 0 for an exact count
  * @param commonest the values most people have, the commonest first
  * @param longest the longest text, or the largest figure or latest day
  * @param odd values unlike the rest, with why
@@ -24,6 +26,8 @@ public record FieldProfile(
         boolean counted,
         int filled,
         int of,
+        int sampled,
+        int error,
         List<CommonValue> commonest,
         @Schema(nullable = true) OddValue longest,
         List<OddValue> odd,

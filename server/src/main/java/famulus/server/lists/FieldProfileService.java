@@ -13,12 +13,14 @@ import famulus.server.lists.FieldProfile.FillPlace;
 import famulus.server.lists.FieldProfile.FilledChoice;
 import famulus.server.lists.FieldProfile.Lacking;
 import famulus.server.lists.FieldProfile.OddValue;
+import famulus.server.lists.Sampling.Estimate;
 import famulus.server.platform.Refusal;
 import famulus.server.platform.Revisions;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.CrmKind;
 import famulus.server.records.RecordService;
+import famulus.server.records.RecordWalk;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
@@ -30,6 +32,7 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -37,6 +40,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.IntConsumer;
 import org.springframework.stereotype.Service;
 
 /**
@@ -48,6 +52,7 @@ public class FieldProfileService {
     private static final int MOST_COMMON = 5;
     private static final int MOST_ODD = 4;
     private static final int MOST_LACKING = 60;
+    private static final int STEPS = 4;
     private static final long KEPT_SECONDS = 60;
     private static final Comparator<CommonValue> COMMONEST =
             Comparator.comparingInt(CommonValue::people).reversed().thenComparing(CommonValue::value);
@@ -58,6 +63,7 @@ public class FieldProfileService {
     private final TeamService team;
     private final Revisions revisions;
     private final Clock clock;
+    private final RecordWalk walk;
     private final Map<About, Kept> kept = new ConcurrentHashMap<>();
 
     FieldProfileService(
@@ -66,7 +72,9 @@ public class FieldProfileService {
             CatalogueService catalogues,
             TeamService team,
             Revisions revisions,
-            Clock clock) {
+            Clock clock,
+            RecordWalk walk) {
+        this.walk = walk;
         this.mapper = mapper;
         this.people = people;
         this.catalogues = catalogues;
@@ -80,11 +88,12 @@ public class FieldProfileService {
     /**
      * How many people have each field.
      *
-     * @param byPath paths that can't be counted are left out
+     * @param sampled of how many that is known; 0 for all of them
+     * @param byPath paths that can't be counted are left out; estimates where some were asked
      */
-    public record Filled(int of, Map<String, Integer> byPath) {}
+    public record Filled(int of, int sampled, Map<String, Integer> byPath) {}
 
-    /** How many people have each field that a template can use. */
+    /** How many people have each field that a template can use; of very many an estimate. */
     public Filled filled(About about, Colleague sender) {
         int revision = revisions.now(RecordService.COUNTED);
         FieldCatalogue catalogue = catalogues.catalogue();
@@ -102,10 +111,11 @@ public class FieldProfileService {
     }
 
     private Filled count(About about, FieldCatalogue catalogue, Colleague sender) {
-        int of = 0;
-        Map<String, Integer> counts = new LinkedHashMap<>();
+        Sampling sampling = Sampling.of(about, false, walk);
+        int sampled = 0;
+        Map<String, Double> counts = new LinkedHashMap<>();
         for (CrmKind kind : People.kinds(about)) {
-            People from = people.people(about, kind, sender);
+            People from = people.people(about, kind, sender, sampling.size());
             Map<String, Sql> counted = new LinkedHashMap<>();
             catalogue.reachable(about).keySet().forEach(path -> from.value(path)
                     .ifPresent(value -> counted.put(path.toString(), Sql.put("count(%s)", value.value()))));
@@ -114,38 +124,56 @@ public class FieldProfileService {
             counted.values().forEach(column -> columns.add(column.wrapped("", " as c" + columns.size())));
             Sql select = Sql.put("select %s %s", Sql.join(", ", columns), from.from());
             Map<String, Object> row = rows(select).getFirst();
-            of += ((Number) row.get("c0")).intValue();
+            int asked = ((Number) row.get("c0")).intValue();
+            sampled += asked;
+            double stands = asked == 0 ? 0 : (double) sampling.totals().get(kind) / asked;
             int at = 1;
             for (String path : counted.keySet()) {
-                counts.merge(path, ((Number) row.get("c" + at++)).intValue(), Integer::sum);
+                counts.merge(path, stands * ((Number) row.get("c" + at++)).intValue(), Double::sum);
             }
         }
-        return new Filled(of, counts);
+        Map<String, Integer> byPath = new LinkedHashMap<>();
+        counts.forEach((path, number) -> byPath.put(path, (int) Math.round(number)));
+        return new Filled(sampling.total(), sampling.estimates() ? sampled : 0, byPath);
     }
 
-    /** What one field holds; refused when there is no field at the path. */
-    public FieldProfile profile(About about, Path path, Colleague sender) {
+    /**
+     * What one field holds; refused when there is no field at the path.
+     *
+     * @param exact whether everybody is asked, however many they are; else of very many some stand for all
+     * @param progress told the steps that are done, of {@link #steps}
+     */
+    public FieldProfile profile(About about, Path path, Colleague sender, boolean exact, IntConsumer progress) {
         FieldDefinition field =
                 catalogues.catalogue().resolve(path, about).orElseThrow(() -> Refusal.missing("This field"));
         House house = team.house();
         Merger printer = new Merger(new MergeSettings(house.locale(), house.zone(), clock.instant()));
-        Gathered gathered = new Gathered(path, field, printer);
-        int of = 0;
-        int filled = 0;
+        Sampling sampling = Sampling.of(about, exact, walk);
+        Gathered gathered = new Gathered(path, field, printer, progress);
+        Map<CrmKind, Integer> asked = new EnumMap<>(CrmKind.class);
+        Map<CrmKind, Integer> filled = new EnumMap<>(CrmKind.class);
         boolean counted = true;
         for (CrmKind kind : People.kinds(about)) {
-            People from = people.people(about, kind, sender);
+            People from = people.people(about, kind, sender, sampling.size());
             Optional<SqlValue> value = from.value(path);
             counted &= value.isPresent();
             Sql select = Sql.put(
                     "select count(*) as everybody, count(%s) as filled %s",
                     value.map(SqlValue::value).orElse(Sql.of("null")), from.from());
             Map<String, Object> row = rows(select).getFirst();
-            of += ((Number) row.get("everybody")).intValue();
-            filled += ((Number) row.get("filled")).intValue();
+            asked.put(kind, ((Number) row.get("everybody")).intValue());
+            filled.put(kind, ((Number) row.get("filled")).intValue());
             value.ifPresent(one -> gathered.read(kind, from, one));
         }
-        return gathered.profile(counted, filled, of);
+        int sampled = sampling.estimates()
+                ? asked.values().stream().mapToInt(Integer::intValue).sum()
+                : 0;
+        return gathered.profile(counted, sampling.estimate(asked, filled), sampling.total(), sampled);
+    }
+
+    /** In how many steps a field's profile is read. */
+    public static int steps(About about) {
+        return People.kinds(about).size() * STEPS;
     }
 
     /** MyBatis gives columns in the case of the database. */
@@ -164,22 +192,33 @@ public class FieldProfileService {
         private final Path path;
         private final FieldDefinition field;
         private final Merger printer;
+        private final IntConsumer progress;
+        private int done;
         private final List<CommonValue> commonest = new ArrayList<>();
         private final List<OddValue> odd = new ArrayList<>();
         private final List<Lacking> missing = new ArrayList<>();
         private OddValue longest;
         private BigDecimal longestMeasure = BigDecimal.valueOf(Long.MIN_VALUE);
 
-        private Gathered(Path path, FieldDefinition field, Merger printer) {
+        private Gathered(Path path, FieldDefinition field, Merger printer, IntConsumer progress) {
+            this.progress = progress;
             this.path = path;
             this.field = field;
             this.printer = printer;
         }
 
+        private void done() {
+            progress.accept(++done);
+        }
+
         private void read(CrmKind kind, People from, SqlValue value) {
+            done();
             commonest(from, value);
+            done();
             longest(kind, from, value);
+            done();
             odd(kind, from, value);
+            done();
             missing(kind, from, value);
         }
 
@@ -334,7 +373,7 @@ public class FieldProfileService {
             return printer.print(value, Optional.empty());
         }
 
-        private FieldProfile profile(boolean counted, int filled, int of) {
+        private FieldProfile profile(boolean counted, Estimate filled, int of, int sampled) {
             commonest.sort(COMMONEST);
             Optional<StoredField> typed = missing.stream()
                     .map(Lacking::place)
@@ -348,8 +387,10 @@ public class FieldProfileService {
                     field.label(),
                     field.type(),
                     counted,
-                    filled,
+                    filled.number(),
                     of,
+                    sampled,
+                    filled.error(),
                     commonest.stream().limit(MOST_COMMON).toList(),
                     longest,
                     odd,

@@ -25,8 +25,4 @@ interface ListMapper {
 
     @Select("${sql}")
     int number(@Param("sql") String sql, @Param("values") List<Object> values);
-
-    @Select("select time_zone from contact where time_zone is not null union select time_zone from lead"
-            + " where time_zone is not null")
-    List<String> timeZones();
 }

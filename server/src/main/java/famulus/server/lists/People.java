@@ -12,6 +12,7 @@ import famulus.core.field.Value;
 import famulus.server.lists.SqlValue.Sort;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.CrmKind;
+import famulus.server.records.RecordTables;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,31 +23,14 @@ import java.util.function.Function;
 /**
  * The people of one kind that a template could go to, as SQL: what they are read from, and each path's value. Mirrors
  * what is gathered for a merge, so that a condition means the same over stored records as for one person; a test holds
- * the two together. Names of tables and columns come from here and from the catalogue, never from a request.
+ * the two together. Names of tables come from {@link RecordTables} and names of columns from the catalogue, never from a request.
  */
 final class People {
     /** What counts as blank in Java, and so is taken off the ends of a text. */
     private static final String BLANK = blank();
 
-    private static final String OPEN_DEAL =
-            """
-            left join deal d on d.id = (
-              select x.id from deal_contact c join deal x on x.id = c.deal_id
-              where c.contact_id = p.id and x.stage not in ('lost', 'placed')
-              order by x.created_at desc, x.id limit 1)
-            """;
-    private static final String NEWEST_DOCUMENT =
-            """
-            left join document doc on doc.id = (
-              select x.id from document x where x.deal_id = d.id order by x.state_on desc, x.name, x.id limit 1)
-            """;
-    private static final String WRITTEN =
-            "from outgoing_message m where m.person_id = p.id and m.state not in ('REFUSED', 'CANCELLED') and not m.test";
-    private static final String READ =
-            "from delivery_event e where e.person_id = p.id and not e.by_machine and e.kind = ";
-    private static final String HEARD = "from history_entry h where h.record_id = p.id and h.kind = ";
-
     private final CrmKind kind;
+    private final int sample;
     private final About about;
     private final boolean ofDeals;
     private final FieldCatalogue catalogue;
@@ -59,13 +43,16 @@ final class People {
      *
      * @param kind contacts or leads; contacts for templates about deals
      * @param constants values that are the same for everybody: of the sender and the house
+     * @param sample so many of them and no more, chosen for nothing; 0 for all
      */
     People(
             About about,
             CrmKind kind,
             FieldCatalogue catalogue,
             List<StoredField> fields,
-            Function<Path, Optional<Value>> constants) {
+            Function<Path, Optional<Value>> constants,
+            int sample) {
+        this.sample = sample;
         this.about = about;
         this.kind = kind;
         this.ofDeals = about == About.DEAL;
@@ -74,12 +61,9 @@ final class People {
         fields.forEach(field -> stored.computeIfAbsent(field.definition().kind(), any -> new LinkedHashMap<>())
                 .put(field.definition().name(), field));
         if (ofDeals) {
-            joins.put(
-                    "p",
-                    "from deal d join deal_contact dm on dm.deal_id = d.id and dm.is_main"
-                            + " join contact p on p.id = dm.contact_id");
+            joins.put("p", sample == 0 ? RecordTables.deals() : RecordTables.someDeals());
         } else {
-            joins.put("p", "from " + kind.word() + " p");
+            joins.put("p", sample == 0 ? RecordTables.people(kind) : RecordTables.somePeople(kind));
         }
     }
 
@@ -94,7 +78,8 @@ final class People {
 
     /** What the paths asked for so far are read from. */
     Sql from() {
-        return Sql.of(String.join("\n", joins.values()));
+        String joined = String.join("\n", joins.values());
+        return sample == 0 ? Sql.of(joined) : Sql.of(joined, sample);
     }
 
     /** The person's identifier. */
@@ -156,10 +141,7 @@ final class People {
             case ORGANISATION -> kind == CrmKind.LEAD ? Optional.empty() : organisation(rest);
             case OWNER -> {
                 needDeal();
-                need(
-                        "w",
-                        "left join colleague w on w.id = "
-                                + (kind == CrmKind.LEAD ? "p.owner_id" : "coalesce(d.owner_id, p.owner_id)"));
+                need("w", RecordTables.owner(kind));
                 yield colleague("w", rest);
             }
             case DOCUMENT -> kind == CrmKind.LEAD ? Optional.empty() : document(rest);
@@ -174,13 +156,14 @@ final class People {
 
     private void needDeal() {
         if (!ofDeals && kind == CrmKind.CONTACT) {
-            need("d", OPEN_DEAL);
+            need("s", RecordTables.SUMMARY);
+            need("d", RecordTables.OPEN_DEAL);
         }
     }
 
     private void needOrganisation() {
         needDeal();
-        need("o", "left join organisation o on o.id = coalesce(d.organisation_id, p.organisation_id)");
+        need("o", RecordTables.ORGANISATION);
     }
 
     private Optional<SqlValue> person(List<String> words) {
@@ -191,7 +174,7 @@ final class People {
                     return Optional.of(text(name()));
                 }
                 case "email" -> {
-                    need("e", "left join email_address e on e.person_id = p.id and e.position = 0");
+                    need("e", RecordTables.ADDRESS);
                     return Optional.of(text(Sql.of("e.address")));
                 }
                 case "company" -> {
@@ -221,7 +204,7 @@ final class People {
 
     private Optional<SqlValue> document(List<String> words) {
         needDeal();
-        need("doc", NEWEST_DOCUMENT);
+        need("doc", RecordTables.DOCUMENT);
         return field(RecordKind.DOCUMENT, "doc", words);
     }
 
@@ -237,13 +220,8 @@ final class People {
             boolean user = definition.relation().get() == RecordKind.USER;
             need(
                     joined,
-                    "left join %s %s on %s.id = %s.%s"
-                            .formatted(
-                                    user ? "colleague" : "organisation",
-                                    joined,
-                                    joined,
-                                    alias,
-                                    field.column().orElseThrow()));
+                    RecordTables.related(
+                            user, joined, alias + "." + field.column().orElseThrow()));
             if (user) {
                 return colleague(joined, words.subList(1, words.size()));
             }
@@ -258,10 +236,7 @@ final class People {
             return column(definition, alias + "." + field.column().get());
         }
         String values = alias + "_v_" + definition.name();
-        need(
-                values,
-                "left join field_value %s on %s.record_id = %s.id and %s.field_name = '%s'"
-                        .formatted(values, values, alias, values, definition.name()));
+        need(values, RecordTables.value(values, alias, definition.name()));
         return own(definition, values);
     }
 
@@ -351,29 +326,24 @@ final class People {
                         .map(People::text);
     }
 
-    private static Optional<SqlValue> history(String field) {
+    private Optional<SqlValue> history(String field) {
+        need("s", RecordTables.SUMMARY);
         return Optional.ofNullable(
                 switch (field) {
-                    case "times_written" -> SqlValue.of(Sort.NUMBER, Sql.of("(select count(*) " + WRITTEN + ")"));
-                    case "last_written" ->
-                        SqlValue.of(Sort.MOMENT, Sql.of("(select max(m.created_at) " + WRITTEN + ")"));
-                    case "last_answer" ->
-                        SqlValue.of(Sort.MOMENT, Sql.of("(select max(h.at) " + HEARD + "'ANSWERED_ELSEWHERE')"));
-                    case "last_called" -> SqlValue.of(Sort.MOMENT, Sql.of("(select max(h.at) " + HEARD + "'CALL')"));
-                    case "answered" -> whether("select 1 " + HEARD + "'ANSWERED_ELSEWHERE'");
-                    case "opened" -> whether("select 1 " + READ + "'OPENED'");
-                    case "last_opened" -> SqlValue.of(Sort.MOMENT, Sql.of("(select max(e.at) " + READ + "'OPENED')"));
-                    case "clicked" -> whether("select 1 " + READ + "'CLICKED'");
-                    case "last_clicked" -> SqlValue.of(Sort.MOMENT, Sql.of("(select max(e.at) " + READ + "'CLICKED')"));
-                    case "clicked_link" ->
-                        text(Sql.of("(select e.address " + READ + "'CLICKED' order by e.at desc, e.id desc limit 1)"));
-                    case "unsubscribed" -> whether("select 1 from unsubscribed u where u.person_id = p.id");
+                    case "times_written" -> SqlValue.of(Sort.NUMBER, Sql.of("s.times_written"));
+                    case "last_written", "last_answer", "last_called", "last_opened", "last_clicked" ->
+                        SqlValue.of(Sort.MOMENT, Sql.of("s." + field));
+                    case "clicked_link" -> text(Sql.of("s.clicked_link"));
+                    case "answered" -> whether("s.last_answer is not null");
+                    case "opened" -> whether("s.last_opened is not null");
+                    case "clicked" -> whether("s.last_clicked is not null");
+                    case "unsubscribed" -> whether("s.unsubscribed");
                     default -> null;
                 });
     }
 
-    private static SqlValue whether(String rows) {
-        return SqlValue.of(Sort.ANSWER, Sql.of("(case when exists (" + rows + ") then 'yes' else 'no' end)"));
+    private static SqlValue whether(String condition) {
+        return SqlValue.of(Sort.ANSWER, Sql.of("(case when " + condition + " then 'yes' else 'no' end)"));
     }
 
     /** A value that is the same for everybody. */

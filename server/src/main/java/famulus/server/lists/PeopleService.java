@@ -9,12 +9,15 @@ import famulus.core.field.MergeContext;
 import famulus.core.field.Path;
 import famulus.server.house.HolidayService;
 import famulus.server.lists.ListMapper.PersonRow;
+import famulus.server.lists.Sampling.Estimate;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
 import famulus.server.records.Needs;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
+import famulus.server.records.PeopleZones;
+import famulus.server.records.RecordWalk;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
@@ -23,8 +26,9 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashSet;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutionException;
@@ -48,6 +52,8 @@ public class PeopleService {
     private final TeamService team;
     private final HolidayService holidays;
     private final Clock clock;
+    private final PeopleZones timeZones;
+    private final RecordWalk walk;
 
     PeopleService(
             ListMapper mapper,
@@ -55,7 +61,11 @@ public class PeopleService {
             PeopleContext contexts,
             TeamService team,
             HolidayService holidays,
-            Clock clock) {
+            Clock clock,
+            PeopleZones timeZones,
+            RecordWalk walk) {
+        this.walk = walk;
+        this.timeZones = timeZones;
         this.mapper = mapper;
         this.catalogues = catalogues;
         this.contexts = contexts;
@@ -64,25 +74,52 @@ public class PeopleService {
         this.clock = clock;
     }
 
-    /** For how many of all the people a condition holds. */
-    public record Counted(int holds, int of) {}
+    /**
+     * For how many of all the people a condition holds.
+     *
+     * @param error how much more or less it may be, in 19 of 20 cases; 0 for an exact count
+     */
+    public record Counted(int holds, int of, int error) {}
 
-    /** Counts for whom a condition holds. */
+    /** Estimates for whom a condition holds, or counts where they are few. */
     public Counted count(About about, Condition condition, Colleague sender) {
+        Sampling sampling = Sampling.of(about, false, walk);
+        Map<CrmKind, Integer> asked = new EnumMap<>(CrmKind.class);
+        Map<CrmKind, Integer> holds = new EnumMap<>(CrmKind.class);
+        for (CrmKind kind : People.kinds(about)) {
+            asked.put(
+                    kind,
+                    number(Sql.put(
+                            "select count(*) %s",
+                            plain(about, kind, sampling.size()).from())));
+            holds.put(kind, holding(about, kind, condition, sender, sampling.size()));
+        }
+        Estimate estimate = sampling.estimate(asked, holds);
+        return new Counted(estimate.number(), sampling.total(), estimate.error());
+    }
+
+    /**
+     * Counts for whom a condition holds, however many they are.
+     *
+     * @param progress told how many have been asked, now and then
+     */
+    public Counted countExactly(About about, Condition condition, Colleague sender, IntConsumer progress) {
         int holds = 0;
         int of = 0;
         for (CrmKind kind : People.kinds(about)) {
-            People people = people(about, kind, sender);
-            Optional<Sql> compiled = compiled(condition, people);
-            Sql all = people.from();
-            of += number(Sql.put("select count(*) %s", all));
-            if (compiled.isPresent()) {
-                holds += number(Sql.put("select count(*) %s where %s", people.from(), compiled.get()));
-            } else {
-                holds += judged(about, kind, condition, sender).size();
-            }
+            int all = Sampling.of(about, true, walk).totals().get(kind);
+            progress.accept(of);
+            holds += holding(about, kind, condition, sender, 0);
+            of += all;
         }
-        return new Counted(holds, of);
+        return new Counted(holds, of, 0);
+    }
+
+    private int holding(About about, CrmKind kind, Condition condition, Colleague sender, int sample) {
+        People people = people(about, kind, sender, sample);
+        return compiled(condition, people)
+                .map(where -> number(Sql.put("select count(*) %s where %s", people.from(), where)))
+                .orElseGet(() -> judged(about, kind, condition, sender, sample).size());
     }
 
     /**
@@ -98,7 +135,7 @@ public class PeopleService {
             if (compiled.isPresent()) {
                 matching.addAll(all(about, kind, people, compiled.get()));
             } else {
-                matching.addAll(judged(about, kind, condition, sender));
+                matching.addAll(judged(about, kind, condition, sender, 0));
             }
         }
         return matching;
@@ -110,10 +147,10 @@ public class PeopleService {
                 .isPresent());
     }
 
-    private List<For> judged(About about, CrmKind kind, Condition condition, Colleague sender) {
+    private List<For> judged(About about, CrmKind kind, Condition condition, Colleague sender, int sample) {
         List<For> matching = new ArrayList<>();
         Instant now = clock.instant();
-        each(about, kind, sender, Needs.of(condition.paths().toList()), (to, person) -> {
+        each(about, kind, sender, Needs.of(condition.paths().toList()), sample, (to, person) -> {
             Reckoner reckoner = new Reckoner(now, person.zone(), person.workingDays());
             if (new Judge(reckoner, person.context()::value).holds(condition)) {
                 matching.add(to);
@@ -126,14 +163,20 @@ public class PeopleService {
      * Gathers everybody a template could go to, in one pass.
      *
      * @param paths what will be asked for; other values may be left out
+     * @param some so many of each kind stand for all; 0 for everybody
      * @param progress told how many have been read, now and then
      * @return how many there were
      */
     public int each(
-            About about, Colleague sender, Collection<Path> paths, Consumer<Person> reading, IntConsumer progress) {
+            About about,
+            Colleague sender,
+            Collection<Path> paths,
+            int some,
+            Consumer<Person> reading,
+            IntConsumer progress) {
         AtomicInteger read = new AtomicInteger();
         for (CrmKind kind : People.kinds(about)) {
-            each(about, kind, sender, Needs.of(paths), (to, person) -> {
+            each(about, kind, sender, Needs.of(paths), some, (to, person) -> {
                 reading.accept(person);
                 if (read.incrementAndGet() % AT_ONCE == 0) {
                     progress.accept(read.get());
@@ -145,10 +188,12 @@ public class PeopleService {
 
     /** How many people a template could go to. */
     public int total(About about) {
-        return People.kinds(about).stream()
-                .mapToInt(kind ->
-                        number(Sql.put("select count(*) %s", plain(about, kind).from())))
-                .sum();
+        return Sampling.of(about, true, walk).total();
+    }
+
+    /** Whether they are so many that some are asked first. */
+    public boolean many(About about) {
+        return total(about) > Sampling.FEW;
     }
 
     @FunctionalInterface
@@ -156,9 +201,9 @@ public class PeopleService {
         void read(For to, Person person);
     }
 
-    private void each(About about, CrmKind kind, Colleague sender, Needs needs, Reading reading) {
+    private void each(About about, CrmKind kind, Colleague sender, Needs needs, int sample, Reading reading) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        List<For> everybody = all(about, kind, plain(about, kind), Sql.TRUE);
+        List<For> everybody = all(about, kind, plain(about, kind, sample), Sql.TRUE);
         List<List<For>> portions = new ArrayList<>();
         for (int from = 0; from < everybody.size(); from += AT_ONCE) {
             portions.add(everybody.subList(from, Math.min(everybody.size(), from + AT_ONCE)));
@@ -224,8 +269,11 @@ public class PeopleService {
 
     /** The time zones people are in; one that does not exist counts as the house's own. */
     private List<ZoneId> zones() {
-        return new HashSet<>(mapper.timeZones())
-                .stream().filter(ZONES::contains).sorted().map(ZoneId::of).toList();
+        return timeZones.all().stream()
+                .filter(ZONES::contains)
+                .sorted()
+                .map(ZoneId::of)
+                .toList();
     }
 
     private int number(Sql sql) {
@@ -233,12 +281,17 @@ public class PeopleService {
     }
 
     People people(About about, CrmKind kind, Colleague sender) {
-        FieldCatalogue catalogue = catalogues.catalogue();
-        MergeContext constants = contexts.sameForAll(sender, catalogue);
-        return new People(about, kind, catalogue, catalogues.fields(), constants::value);
+        return people(about, kind, sender, 0);
     }
 
-    private People plain(About about, CrmKind kind) {
-        return new People(about, kind, catalogues.catalogue(), catalogues.fields(), path -> Optional.empty());
+    /** The same, or a sample of so many where that is not 0. */
+    People people(About about, CrmKind kind, Colleague sender, int sample) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        MergeContext constants = contexts.sameForAll(sender, catalogue);
+        return new People(about, kind, catalogue, catalogues.fields(), constants::value, sample);
+    }
+
+    private People plain(About about, CrmKind kind, int sample) {
+        return new People(about, kind, catalogues.catalogue(), catalogues.fields(), path -> Optional.empty(), sample);
     }
 }

@@ -52,7 +52,7 @@ class DeliveryController {
     ResponseEntity<String> copy(@PathVariable String key) {
         return deliveries
                 .page(key)
-                .map(page -> SourceText.of(page.source()))
+                .map(page -> SourceText.of(deliveries.source(page)))
                 .map(read -> html(HttpStatus.OK, COPY_POLICY, DeliveryPage.copy(read)))
                 .orElseGet(() -> nothing(key));
     }
@@ -60,7 +60,7 @@ class DeliveryController {
     /** A calendar file that came along with the message. */
     @GetMapping("/{name:event(?:-\\d{1,3})?\\.ics}")
     ResponseEntity<?> calendar(@PathVariable String key, @PathVariable String name) {
-        Optional<byte[]> file = deliveries.page(key).flatMap(page -> CalendarPart.of(page.source(), name));
+        Optional<byte[]> file = deliveries.page(key).flatMap(page -> CalendarPart.of(deliveries.source(page), name));
         if (file.isEmpty()) {
             return nothing(key);
         }
@@ -129,7 +129,7 @@ class DeliveryController {
     }
 
     private ResponseEntity<String> choice(PageRow page, boolean wantsNoRounds) {
-        String language = deliveries.language(page.personId());
+        String language = deliveries.language(page);
         return html(
                 HttpStatus.OK,
                 PAGE_POLICY,

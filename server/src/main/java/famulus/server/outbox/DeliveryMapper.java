@@ -15,7 +15,8 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface DeliveryMapper {
     /** A message as its reader's key finds it; {@code sentAt} is null until it is handed over. */
-    record PageRow(UUID messageId, UUID personId, Instant sentAt, Instant createdAt, byte[] source, boolean counted) {}
+    record PageRow(
+            UUID messageId, String personKind, UUID personId, Instant sentAt, Instant createdAt, boolean counted) {}
 
     /** {@code address} is null for anything but a click. */
     record EventRow(
@@ -40,7 +41,7 @@ interface DeliveryMapper {
 
     @Select(
             """
-            select m.id as message_id, m.person_id, m.sent_at, m.created_at, m.source, p.counted
+            select m.id as message_id, m.person_kind, m.person_id, m.sent_at, m.created_at, p.counted
             from message_page p
             join outgoing_message m on m.id = p.message_id
             where p.reader_key = #{key}
@@ -72,26 +73,21 @@ interface DeliveryMapper {
     @Delete("delete from unsubscribed where person_id = #{person}")
     int comeBack(UUID person);
 
-    @Select("select count(*) > 0 from unsubscribed where person_id = #{person}")
-    boolean wantsNoRounds(UUID person);
+    /** What is known of how somebody read their messages. */
+    record ReadRow(Instant lastOpened, Instant lastClicked, String clickedLink) {}
 
-    @Select("select counts_reading from house")
-    Optional<Boolean> houseCounts();
-
-    @Update("update house set counts_reading = #{counts}")
-    void countForHouse(@Param("counts") boolean counts);
-
+    /** Empty when nothing is known. Leans on delivery_event_person. */
     @Select(
             """
-            select coalesce((select counting from contact where id = #{person}),
-                            (select counting from lead where id = #{person}), 'counted') = 'counted'
+            select (select max(e.at) from delivery_event e
+                    where e.person_id = #{person} and e.kind = 'OPENED' and not e.by_machine) as last_opened,
+                   c.at as last_clicked, c.address as clicked_link
+            from (values (1)) one
+            left join (
+              select e.at, e.address from delivery_event e
+              where e.person_id = #{person} and e.kind = 'CLICKED' and not e.by_machine
+              order by e.at desc, e.id desc
+              limit 1) c on true
             """)
-    boolean personCounted(UUID person);
-
-    @Select(
-            """
-            select coalesce((select language from contact where id = #{person}),
-                            (select language from lead where id = #{person}), (select language from house), 'en')
-            """)
-    String language(UUID person);
+    Optional<ReadRow> read(UUID person);
 }

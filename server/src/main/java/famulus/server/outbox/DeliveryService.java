@@ -2,12 +2,18 @@ package famulus.server.outbox;
 
 import famulus.core.delivery.CountedLinks;
 import famulus.core.delivery.Reading;
+import famulus.server.contents.WireSources;
 import famulus.server.outbox.DeliveryMapper.EventRow;
 import famulus.server.outbox.DeliveryMapper.PageRow;
+import famulus.server.outbox.DeliveryMapper.ReadRow;
 import famulus.server.outbox.MimeWriter.Words;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.PublicAddress;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PersonSummaries;
+import famulus.server.records.RecordService;
+import famulus.server.team.TeamService;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -32,8 +38,25 @@ public class DeliveryService {
     private final Ids ids;
     private final Events events;
     private final Clock clock;
+    private final TeamService team;
+    private final RecordService records;
+    private final PersonSummaries summaries;
+    private final WireSources sources;
 
-    DeliveryService(DeliveryMapper mapper, PublicAddress address, Ids ids, Events events, Clock clock) {
+    DeliveryService(
+            DeliveryMapper mapper,
+            PublicAddress address,
+            Ids ids,
+            Events events,
+            Clock clock,
+            TeamService team,
+            RecordService records,
+            PersonSummaries summaries,
+            WireSources sources) {
+        this.team = team;
+        this.records = records;
+        this.summaries = summaries;
+        this.sources = sources;
         this.mapper = mapper;
         this.address = address;
         this.ids = ids;
@@ -65,8 +88,8 @@ public class DeliveryService {
     }
 
     /** Gives a message that is about to leave the links of its reader, counted where house and person let it. */
-    Addressed address(Words words, UUID person) {
-        return address(words, person, ids.next());
+    Addressed address(Words words, CrmKind kind, UUID person) {
+        return address(words, kind, person, ids.next());
     }
 
     /**
@@ -74,7 +97,7 @@ public class DeliveryService {
      *
      * @param secret what the key is made from
      */
-    Addressed address(Words words, UUID person, UUID secret) {
+    Addressed address(Words words, CrmKind kind, UUID person, UUID secret) {
         String key = key(secret);
         if (!address.known()) {
             return new Addressed(key, words, false, List.of(), Optional.empty());
@@ -84,7 +107,7 @@ public class DeliveryService {
                 key, words, false, List.of(), asks ? Optional.of(address.unsubscribe(key)) : Optional.empty());
         String text = plain.own(words.text(), address);
         String html = plain.own(words.html(), address);
-        boolean counted = !html.isEmpty() && counts() && mapper.personCounted(person);
+        boolean counted = !html.isEmpty() && counts() && mayBeCounted(kind, person);
         if (!counted) {
             return with(plain, new Words(text, html, words.pictures(), words.files()), false, List.of());
         }
@@ -94,6 +117,10 @@ public class DeliveryService {
                 number -> address.webCopy(key) + "/" + number,
                 address.webCopy(key) + "/seen.gif");
         return with(plain, new Words(text, links.html(), words.pictures(), words.files()), true, links.addresses());
+    }
+
+    private boolean mayBeCounted(CrmKind kind, UUID person) {
+        return !records.get(kind, person).text("counting").equals("not_counted");
     }
 
     private static Addressed with(Addressed plain, Words words, boolean counted, List<String> links) {
@@ -123,13 +150,13 @@ public class DeliveryService {
 
     /** Whether opens and clicks are counted at all. */
     public boolean counts() {
-        return mapper.houseCounts().orElse(false);
+        return team.countsReading();
     }
 
     /** Has opens and clicks counted from the next message on, or not. */
     @Transactional
     public void count(boolean counts) {
-        mapper.countForHouse(counts);
+        team.countReading(counts);
     }
 
     /** A message's page by its reader's key. */
@@ -137,13 +164,19 @@ public class DeliveryService {
         return mapper.byKey(key);
     }
 
+    /** The message itself, as it left. */
+    byte[] source(PageRow page) {
+        return sources.read(page.messageId()).orElseThrow();
+    }
+
     /** The language a reader is written to in, by ISO 639. */
-    String language(UUID person) {
-        return mapper.language(person);
+    String language(PageRow page) {
+        String own = records.get(CrmKind.of(page.personKind()), page.personId()).text("language");
+        return own.isEmpty() ? team.house().language() : own;
     }
 
     boolean wantsNoRounds(UUID person) {
-        return mapper.wantsNoRounds(person);
+        return summaries.wantsNoRounds(person);
     }
 
     /** A message's HTML with its links as they were written, so that looking at it counts for nothing. */
@@ -207,13 +240,21 @@ public class DeliveryService {
                 mapper.judge(readings.get(i).id(), byMachine.get(i));
             }
         }
+        summed(page.personId());
+    }
+
+    /** Has what is known of a person's reading summed up. */
+    private void summed(UUID person) {
+        ReadRow read = mapper.read(person).orElse(new ReadRow(null, null, null));
+        summaries.read(person, read.lastOpened(), read.lastClicked(), read.clickedLink());
     }
 
     /** Keeps that a reader wants no rounds. */
     @Transactional
     public void unsubscribe(PageRow page, String program) {
-        if (!mapper.wantsNoRounds(page.personId())) {
+        if (!wantsNoRounds(page.personId())) {
             mapper.unsubscribe(page.personId(), page.messageId(), clock.instant());
+            summaries.unsubscribed(page.personId(), true);
             changed(page, DeliveryEvent.UNSUBSCRIBED, program);
         }
     }
@@ -222,6 +263,7 @@ public class DeliveryService {
     @Transactional
     public void comeBack(PageRow page, String program) {
         if (mapper.comeBack(page.personId()) > 0) {
+            summaries.unsubscribed(page.personId(), false);
             changed(page, DeliveryEvent.CAME_BACK, program);
         }
     }
@@ -248,6 +290,7 @@ public class DeliveryService {
     public void keepRead(UUID message, UUID person, DeliveryEvent kind, Instant at, String where) {
         UUID id = UUID.nameUUIDFromBytes((message + kind.name() + at).getBytes(StandardCharsets.UTF_8));
         keep(id, message, person, kind, at, where, "a person", false);
+        summed(person);
     }
 
     /** Where the counted links of a message lead. */
@@ -258,6 +301,7 @@ public class DeliveryService {
     /** Puts in place that a message made its reader want no rounds; for the demo's data. */
     public void keepUnsubscribed(UUID message, UUID person, Instant at) {
         mapper.unsubscribe(person, message, at);
+        summaries.unsubscribed(person, true);
         keepRead(message, person, DeliveryEvent.UNSUBSCRIBED, at, null);
     }
 }

@@ -3,6 +3,7 @@ package famulus.server.outbox;
 import famulus.core.message.MessagePart;
 import famulus.server.outbox.DeliveryService.DeliveryEvent;
 import famulus.server.outbox.OutboxMapper.OutboxRow;
+import famulus.server.outbox.OutboxService.OutboxPage;
 import famulus.server.outbox.OutboxService.Run;
 import famulus.server.outbox.OutboxService.ToSend;
 import famulus.server.platform.Refusal;
@@ -15,12 +16,14 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Sending, and what became of it. */
@@ -83,10 +86,22 @@ class OutboxController {
             boolean mayHandle) {}
 
     /**
+     * What waits and what went.
+     *
+     * @param waiting how many wait or are being sent
+     * @param notSure of how many nobody can be sure whether they went
+     * @param lines those that wait, are in doubt or were refused, then the newest of the others
+     * @param more whether there are older ones
+     */
+    record Outbox(int waiting, int notSure, List<OutboxLine> lines, boolean more) {}
+
+    /**
+     * How many messages want to be looked at.
+     *
      * @param waiting how many wait or are being sent
      * @param notSure of how many nobody can be sure whether they went
      */
-    record Outbox(int waiting, int notSure, List<OutboxLine> lines) {}
+    record OutboxCount(int waiting, int notSure) {}
 
     /** A message as it was sent. */
     record SentMessage(
@@ -196,7 +211,7 @@ class OutboxController {
     @GetMapping("/api/messages/{id}")
     SentMessage message(Colleague asking, @PathVariable UUID id) {
         OutgoingMessage message = outbox.get(id, asking);
-        SourceText read = SourceText.of(message.source());
+        SourceText read = SourceText.of(outbox.source(message));
         return new SentMessage(
                 id,
                 message.state(),
@@ -215,12 +230,22 @@ class OutboxController {
                         .toList());
     }
 
+    /** The first page, or the one that follows on a message. */
     @GetMapping("/api/outbox")
-    Outbox outbox(Colleague asking) {
+    Outbox outbox(Colleague asking, @RequestParam(required = false) UUID before) {
+        OutboxPage page = outbox.page(before, asking);
         return new Outbox(
                 outbox.countWaiting(asking),
                 outbox.countNotSure(asking),
-                outbox.newest(asking).stream().map(row -> line(row, asking)).toList());
+                Stream.concat(page.open().stream(), page.settled().stream())
+                        .map(row -> line(row, asking))
+                        .toList(),
+                page.more());
+    }
+
+    @GetMapping("/api/outbox/count")
+    OutboxCount count(Colleague asking) {
+        return new OutboxCount(outbox.countWaiting(asking), outbox.countNotSure(asking));
     }
 
     record Counting(boolean counts) {}

@@ -17,8 +17,10 @@ public class OutboxHands {
     private final OutboxWorker worker;
     private final Events events;
     private final Clock clock;
+    private final WrittenCounts written;
 
-    OutboxHands(OutboxMapper mapper, OutboxWorker worker, Events events, Clock clock) {
+    OutboxHands(OutboxMapper mapper, OutboxWorker worker, Events events, Clock clock, WrittenCounts written) {
+        this.written = written;
         this.mapper = mapper;
         this.worker = worker;
         this.events = events;
@@ -85,7 +87,9 @@ public class OutboxHands {
     @Transactional
     void cancel(UUID id, Colleague asking) {
         held(id, asking);
-        if (mapper.cancel(id) == 0) {
+        if (mapper.cancel(id, MessageState.WAITING) == 1) {
+            written.takenBack(id);
+        } else if (mapper.cancel(id, MessageState.REFUSED) == 0) {
             throw Refusal.because("gone", "This message can’t be taken back any more.");
         }
         worker.drop(id);

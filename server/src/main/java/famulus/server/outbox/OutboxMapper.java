@@ -35,18 +35,42 @@ interface OutboxMapper {
             """
             insert into outgoing_message
               (id, message_id, template_id, template_version, written_by, sender_id, person_kind, person_id, deal_id,
-               to_address, from_address, subject, preview_text, body, pieces, source, state, attempts,
-               next_attempt_at, last_answer, maybe_repeated, created_at, sent_at, test)
+               to_address, from_address, subject, state, attempts, next_attempt_at, last_answer, maybe_repeated,
+               created_at, sent_at, test)
             values
               (#{id}, #{messageId}, #{templateId}, #{templateVersion}, #{writtenBy}, #{senderId}, #{personKind},
-               #{personId}, #{dealId}, #{toAddress}, #{fromAddress}, #{subject}, #{previewText}, #{body}, #{pieces},
-               #{source}, #{state}, #{attempts}, #{nextAttemptAt}, #{lastAnswer}, #{maybeRepeated}, #{createdAt},
-               #{sentAt}, #{test})
+               #{personId}, #{dealId}, #{toAddress}, #{fromAddress}, #{subject}, #{state}, #{attempts},
+               #{nextAttemptAt}, #{lastAnswer}, #{maybeRepeated}, #{createdAt}, #{sentAt}, #{test})
             """)
     void insert(OutgoingMessage message);
 
+    @Insert("insert into message_pieces (message_id, pieces) values (#{id}, #{pieces})")
+    void insertPieces(@Param("id") UUID id, @Param("pieces") String pieces);
+
+    @Select("select pieces from message_pieces where message_id = #{id}")
+    Optional<String> pieces(UUID id);
+
     @Select("select * from outgoing_message where id = #{id}")
     Optional<OutgoingMessage> byId(UUID id);
+
+    /** Whom a message is to. */
+    record ToRow(String personKind, UUID personId, boolean test) {}
+
+    @Select("select person_kind, person_id, test from outgoing_message where id = #{id}")
+    Optional<ToRow> to(UUID id);
+
+    /** A moment, as a row. */
+    record AtRow(Instant at) {}
+
+    /** When somebody was written to last, by a message that counts. Leans on outgoing_message_person. */
+    @Select(
+            """
+            select m.created_at as at from outgoing_message m
+            where m.person_id = #{person} and not m.test and m.state not in ('REFUSED', 'CANCELLED')
+            order by m.person_id desc, m.created_at desc
+            limit 1
+            """)
+    Optional<AtRow> lastWritten(UUID person);
 
     /**
      * How often a message was tried.
@@ -181,18 +205,18 @@ interface OutboxMapper {
             @Param("outcome") String outcome,
             @Param("answer") String answer);
 
-    @Select(
-            """
-            select m.id, m.subject, m.to_address, m.person_kind, m.person_id, c.first_name as sender_name, m.state,
-                   m.attempts, m.next_attempt_at, m.last_answer, m.created_at, m.sent_at, m.test, m.written_by, m.sender_id
-            from outgoing_message m
-            join colleague c on c.id = m.sender_id
-            where not m.test or m.written_by = #{asking.id} or #{all}
-            order by case when m.state in ('WAITING', 'SENDING', 'NOT_SURE', 'REFUSED') then 0 else 1 end,
-                     m.created_at desc, m.id
-            limit #{most}
-            """)
-    List<OutboxRow> newest(@Param("most") int most, @Param("asking") Colleague asking, @Param("all") boolean all);
+    /**
+     * Messages of some states, the newest first.
+     *
+     * @param before only those that are older; null for the newest of all
+     */
+    List<OutboxRow> newest(
+            @Param("states") List<MessageState> states,
+            @Param("before") Instant before,
+            @Param("beforeId") UUID beforeId,
+            @Param("most") int most,
+            @Param("asking") Colleague asking,
+            @Param("all") boolean all);
 
     @Select("select id from outgoing_message where state = 'WAITING' order by created_at limit 1000")
     List<UUID> waiting();
@@ -211,11 +235,11 @@ interface OutboxMapper {
             """)
     int countNotSure(@Param("asking") Colleague asking, @Param("all") boolean all);
 
-    /** Takes a message back that has not gone; its row stays, so that its identifier can't send again. */
+    /** Takes a message back that waits or was refused; its row stays, so that its identifier can't send again. */
     @Update(
             """
             update outgoing_message set state = 'CANCELLED', next_attempt_at = null
-            where id = #{id} and state in ('WAITING', 'REFUSED')
+            where id = #{id} and state = #{state}
             """)
-    int cancel(UUID id);
+    int cancel(@Param("id") UUID id, @Param("state") MessageState state);
 }

@@ -15,6 +15,7 @@ import famulus.core.message.render.Rendering;
 import famulus.core.proof.Note;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
+import famulus.server.contents.WireSources;
 import famulus.server.cupboard.FileService;
 import famulus.server.cupboard.FileService.FileContent;
 import famulus.server.cupboard.PictureService;
@@ -26,6 +27,7 @@ import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.RenderingService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateUseService;
 import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.outbox.DeliveryService.Addressed;
 import famulus.server.outbox.MimeWriter.About;
@@ -42,6 +44,7 @@ import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PersonAddress;
+import famulus.server.records.PersonSummaries;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
@@ -62,7 +65,11 @@ import tools.jackson.databind.json.JsonMapper;
 public class OutboxService {
     private static final int LONGEST_SUBJECT = 900;
     private static final int LONGEST_BODY = 300_000;
-    private static final int MOST_SHOWN = 300;
+    private static final int MOST_OPEN = 300;
+    private static final int MOST_SHOWN = 100;
+    private static final List<MessageState> OPEN =
+            List.of(MessageState.WAITING, MessageState.SENDING, MessageState.NOT_SURE, MessageState.REFUSED);
+    private static final List<MessageState> SETTLED = List.of(MessageState.SENT, MessageState.CANCELLED);
     private static final int MOST_REFERENCES = 20;
 
     private final OutboxMapper mapper;
@@ -80,6 +87,9 @@ public class OutboxService {
     private final JsonMapper json;
     private final RepeatedRequests once;
     private final DepartureService departures;
+    private final WireSources sources;
+    private final PersonSummaries summaries;
+    private final TemplateUseService uses;
 
     OutboxService(
             OutboxMapper mapper,
@@ -96,7 +106,13 @@ public class OutboxService {
             Clock clock,
             JsonMapper json,
             RepeatedRequests once,
-            DepartureService departures) {
+            DepartureService departures,
+            WireSources sources,
+            PersonSummaries summaries,
+            TemplateUseService uses) {
+        this.sources = sources;
+        this.summaries = summaries;
+        this.uses = uses;
         this.departures = departures;
         this.once = once;
         this.mapper = mapper;
@@ -190,7 +206,7 @@ public class OutboxService {
         Instant now = clock.instant();
         Person person = draft.proof().person();
         String messageId = "<" + message.id() + "@" + domain() + ">";
-        Addressed addressed = deliveries.address(words, person.id());
+        Addressed addressed = deliveries.address(words, person.kind(), person.id());
         String ownSubject = deliveries.own(subject, addressed);
         byte[] source = MimeWriter.write(
                 messageId,
@@ -200,7 +216,6 @@ public class OutboxService {
                 addressed.words(),
                 new About(team.answersGoTo(draft.sender().id()), addressed.unsubscribe(), before(message)),
                 now);
-        Merged merged = draft.proof().merged().body();
         mapper.insert(new OutgoingMessage(
                 message.id(),
                 messageId,
@@ -214,12 +229,6 @@ public class OutboxService {
                 address.address(),
                 draft.sender().email(),
                 ownSubject,
-                deliveries.own(draft.proof().merged().previewText().text(), addressed),
-                addressed.words().text(),
-                deliveries.own(
-                        json.writeValueAsString(words.html().isEmpty() ? kept(message.body(), merged) : List.of()),
-                        addressed),
-                source,
                 MessageState.WAITING,
                 0,
                 now,
@@ -228,7 +237,22 @@ public class OutboxService {
                 now,
                 null,
                 false));
+        sources.keep(message.id(), source);
+        if (words.html().isEmpty()) {
+            keepPieces(message.id(), kept(message.body(), draft.proof().merged().body()), addressed);
+        }
         deliveries.keep(message.id(), addressed);
+        counted(draft.template().map(Template::id), asking.id(), person, now);
+    }
+
+    private void keepPieces(UUID id, List<KeptPiece> pieces, Addressed addressed) {
+        mapper.insertPieces(id, deliveries.own(json.writeValueAsString(pieces), addressed));
+    }
+
+    /** Adds a message to what is kept in sum of its person and its template. */
+    private void counted(Optional<UUID> template, UUID by, Person person, Instant at) {
+        template.ifPresent(one -> uses.used(one, by, at));
+        summaries.wrote(person.kind(), person.id(), at);
     }
 
     /** The identifiers of the messages that this one follows, the oldest first. */
@@ -239,10 +263,11 @@ public class OutboxService {
         OutgoingMessage before = mapper.byId(message.after())
                 .filter(one -> one.personId().equals(message.person()) && !one.test())
                 .orElseThrow(() -> Refusal.field("after", "The message that this one follows is not there any more."));
-        List<String> references = new ArrayList<>(SourceText.of(before.source()).headers().stream()
-                .filter(header -> header.name().equalsIgnoreCase("References"))
-                .flatMap(header -> Stream.of(header.value().strip().split("\\s+")))
-                .toList());
+        List<String> references =
+                new ArrayList<>(SourceText.of(sources.read(before.id()).orElseThrow()).headers().stream()
+                        .filter(header -> header.name().equalsIgnoreCase("References"))
+                        .flatMap(header -> Stream.of(header.value().strip().split("\\s+")))
+                        .toList());
         references.add(before.messageId());
         return references.subList(Math.max(0, references.size() - MOST_REFERENCES), references.size());
     }
@@ -396,9 +421,28 @@ public class OutboxService {
         return properties.mailDomain().isEmpty() ? team.house().domain() : properties.mailDomain();
     }
 
-    /** What waits and what was refused, then the newest that went; of tests those that somebody may see. */
-    List<OutboxRow> newest(Colleague asking) {
-        return mapper.newest(MOST_SHOWN, asking, seesTests(asking));
+    /**
+     * A page of the outbox.
+     *
+     * @param open what waits, is in doubt or was refused; on the first page alone
+     * @param settled the newest that went or were cancelled
+     * @param more whether there are older ones
+     */
+    record OutboxPage(List<OutboxRow> open, List<OutboxRow> settled, boolean more) {}
+
+    /**
+     * What waits and what was refused, then what went, the newest first; of tests those that somebody may see.
+     *
+     * @param before the last message of the page before; null for the first page
+     */
+    OutboxPage page(UUID before, Colleague asking) {
+        boolean all = seesTests(asking);
+        Optional<OutgoingMessage> last = Optional.ofNullable(before).map(id -> get(id, asking));
+        List<OutboxRow> open = before == null ? mapper.newest(OPEN, null, null, MOST_OPEN, asking, all) : List.of();
+        List<OutboxRow> settled = mapper.newest(
+                SETTLED, last.map(OutgoingMessage::createdAt).orElse(null), before, MOST_SHOWN + 1, asking, all);
+        boolean more = settled.size() > MOST_SHOWN;
+        return new OutboxPage(open, more ? settled.subList(0, MOST_SHOWN) : settled, more);
     }
 
     /** How many wait. */
@@ -423,9 +467,16 @@ public class OutboxService {
                 .orElseThrow(() -> Refusal.missing("This message"));
     }
 
-    /** Where each stretch of a message came from. */
+    /** A message as it is on the wire. */
+    byte[] source(OutgoingMessage message) {
+        return sources.read(message.id()).orElseThrow();
+    }
+
+    /** Where each stretch of a plain message came from; of a letter nothing is kept. */
     List<KeptPiece> pieces(OutgoingMessage message) {
-        return List.of(json.readValue(message.pieces(), KeptPiece[].class));
+        return mapper.pieces(message.id())
+                .map(pieces -> List.of(json.readValue(pieces, KeptPiece[].class)))
+                .orElse(List.of());
     }
 
     /** Puts a message in place that went out long ago; for the demo's data. */
@@ -436,13 +487,12 @@ public class OutboxService {
             Person person,
             PersonAddress address,
             String subject,
-            String previewText,
             Merged body,
             Optional<Rendering> rendering,
             Instant at) {
         Words words = rendering.map(this::words).orElseGet(() -> Words.plain(body.text()));
         String messageId = "<" + id + "@" + domain() + ">";
-        Addressed addressed = deliveries.address(words, person.id(), id);
+        Addressed addressed = deliveries.address(words, person.kind(), person.id(), id);
         byte[] source = MimeWriter.write(
                 messageId,
                 new Mailbox(sender.name(), sender.email()),
@@ -467,11 +517,6 @@ public class OutboxService {
                 address.address(),
                 sender.email(),
                 subject,
-                previewText,
-                addressed.words().text(),
-                deliveries.own(
-                        json.writeValueAsString(words.html().isEmpty() ? kept(runs, body) : List.of()), addressed),
-                source,
                 MessageState.SENT,
                 1,
                 null,
@@ -480,6 +525,11 @@ public class OutboxService {
                 at,
                 at,
                 false));
+        sources.keep(id, source);
+        if (words.html().isEmpty()) {
+            keepPieces(id, kept(runs, body), addressed);
+        }
         deliveries.keep(id, addressed);
+        counted(Optional.of(template), sender.id(), person, at);
     }
 }

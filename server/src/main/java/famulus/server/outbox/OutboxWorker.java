@@ -5,6 +5,7 @@ import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.TaskInstanceId;
 import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import famulus.server.contents.WireSources;
 import famulus.server.outbox.OutboxMapper.Tried;
 import famulus.server.outbox.Postman.Answer;
 import famulus.server.outbox.Postman.Outcome;
@@ -70,6 +71,8 @@ class OutboxWorker {
     private final CustomTask<Void> task;
     private final Scheduler scheduler;
     private final boolean soleOwner;
+    private final WireSources sources;
+    private final WrittenCounts written;
     private final Semaphore inHand = new Semaphore(AT_ONCE);
     private final Map<UUID, Answer> unwritten = new ConcurrentHashMap<>();
     private final ScheduledExecutorService mending = Executors.newSingleThreadScheduledExecutor(
@@ -83,7 +86,11 @@ class OutboxWorker {
             DiskSpace disk,
             FamulusProperties properties,
             TransactionTemplate transactions,
-            DataSource dataSource) {
+            DataSource dataSource,
+            WireSources sources,
+            WrittenCounts written) {
+        this.sources = sources;
+        this.written = written;
         this.mapper = mapper;
         this.postman = postman;
         this.clock = clock;
@@ -232,7 +239,7 @@ class OutboxWorker {
     private Answer hand(UUID id) {
         try {
             OutgoingMessage message = mapper.byId(id).orElseThrow();
-            return postman.hand(message.source(), message.fromAddress(), message.toAddress());
+            return postman.hand(sources.read(id).orElseThrow(), message.fromAddress(), message.toAddress());
         } catch (RuntimeException | LinkageError failed) {
             LOG.error("A message could not be handed over", failed);
             return new Answer(Outcome.NOT_NOW, "Something went wrong on our side: " + failed);
@@ -276,6 +283,9 @@ class OutboxWorker {
         Instant sentAt = state == MessageState.SENT ? now : null;
         if (mapper.ended(tried.id(), tried.attempts(), state, answer.words(), next.orElse(null), sentAt) == 0) {
             return Optional.empty();
+        }
+        if (state == MessageState.REFUSED) {
+            written.takenBack(tried.id());
         }
         attempted(tried, now, answer);
         return next;

@@ -4,14 +4,12 @@ import java.time.Instant;
 import java.util.UUID;
 
 /**
- * A message as it leaves and as it left.
+ * A message on its way or gone, without what it says: its bytes are kept as a wire source under its own identifier.
  *
  * @param messageId the identifier in its header
  * @param templateId what it was written from; null for a message from nothing
  * @param writtenBy who pressed send
  * @param senderId who it goes out as
- * @param pieces where each stretch of it came from, as JSON
- * @param source the bytes on the wire (RFC 5322)
  * @param maybeRepeated whether it was handed over again because the mail server's answer was lost
  * @param test whether it went to a colleague to be looked at
  */
@@ -28,10 +26,6 @@ record OutgoingMessage(
         String toAddress,
         String fromAddress,
         String subject,
-        String previewText,
-        String body,
-        String pieces,
-        byte[] source,
         MessageState state,
         int attempts,
         Instant nextAttemptAt,

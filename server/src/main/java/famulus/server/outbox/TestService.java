@@ -1,6 +1,7 @@
 package famulus.server.outbox;
 
 import famulus.core.departure.Leaving;
+import famulus.server.contents.WireSources;
 import famulus.server.desk.DepartureService;
 import famulus.server.desk.MessageDraftService;
 import famulus.server.desk.MessageDraftService.MessageDraft;
@@ -9,6 +10,7 @@ import famulus.server.library.Template;
 import famulus.server.library.TemplateEvents;
 import famulus.server.library.TemplateRights;
 import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateUseService;
 import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.outbox.MimeWriter.Mailbox;
 import famulus.server.outbox.MimeWriter.Words;
@@ -51,6 +53,8 @@ class TestService {
     private final TemplateRights rights;
     private final Clock clock;
     private final Ids ids;
+    private final WireSources sources;
+    private final TemplateUseService uses;
 
     TestService(
             OutboxMapper mapper,
@@ -66,7 +70,11 @@ class TestService {
             TemplateEvents changes,
             TemplateRights rights,
             Clock clock,
-            Ids ids) {
+            Ids ids,
+            WireSources sources,
+            TemplateUseService uses) {
+        this.sources = sources;
+        this.uses = uses;
         this.mapper = mapper;
         this.worker = worker;
         this.outbox = outbox;
@@ -117,6 +125,7 @@ class TestService {
             made.add(keep(template, draft, inbox, words, asking));
         }
         made.forEach(worker::line);
+        uses.tested(id, version, asking.id(), clock.instant());
         changes.changed(id);
         made.forEach(one -> events.tell("outbox", one.toString()));
         return made.size();
@@ -166,17 +175,6 @@ class TestService {
                 to.address(),
                 asking.email(),
                 subject,
-                draft.proof().merged().previewText().text(),
-                words.text(),
-                "[]",
-                MimeWriter.write(
-                        messageId,
-                        new Mailbox(asking.name(), asking.email()),
-                        to,
-                        subject,
-                        words,
-                        MimeWriter.About.NOTHING,
-                        now),
                 MessageState.WAITING,
                 0,
                 now,
@@ -185,6 +183,8 @@ class TestService {
                 now,
                 null,
                 true));
+        Mailbox from = new Mailbox(asking.name(), asking.email());
+        sources.keep(id, MimeWriter.write(messageId, from, to, subject, words, MimeWriter.About.NOTHING, now));
         return id;
     }
 }

@@ -6,6 +6,7 @@ import java.util.Map;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.QueryTimeoutException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
@@ -59,6 +60,18 @@ class ErrorAnswers {
     @ExceptionHandler
     void gone(AsyncRequestNotUsableException gone) {
         LOG.debug("A browser closed its connection: {}", gone.getMessage());
+    }
+
+    /** A statement that ran into the limit of time; see mybatis.configuration in application.yaml. */
+    @ExceptionHandler
+    ResponseEntity<Object> tookTooLong(QueryTimeoutException late, HttpServletRequest request) {
+        LOG.warn("A request took too long", late);
+        return answer(
+                request,
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "too-long",
+                "This took too long, and was stopped. Nothing was changed; ask for less at once, or try again later.",
+                Map.of());
     }
 
     @ExceptionHandler

@@ -23,7 +23,7 @@ import org.springframework.stereotype.Component;
 class PracticePost implements MailRoute {
     private static final String LOOPBACK = "127.0.0.1";
 
-    private final PracticePostMapper mapper;
+    private final PracticeLetters letters;
     private final Clock clock;
     private final FamulusProperties properties;
     private GreenMail server;
@@ -31,8 +31,8 @@ class PracticePost implements MailRoute {
     private int port;
     private boolean open;
 
-    PracticePost(PracticePostMapper mapper, Clock clock, FamulusProperties properties) {
-        this.mapper = mapper;
+    PracticePost(PracticeLetters letters, Clock clock, FamulusProperties properties) {
+        this.letters = letters;
         this.clock = clock;
         this.properties = properties;
         this.port = properties.practicePostPort();
@@ -87,7 +87,7 @@ class PracticePost implements MailRoute {
         } catch (IOException | FolderException failed) {
             throw new MessagingException("This letter can't be kept", failed);
         }
-        mapper.insert(clock.instant(), address.getEmail().toLowerCase(Locale.ROOT), source.toByteArray());
+        letters.keep(address.getEmail().toLowerCase(Locale.ROOT), source.toByteArray(), clock.instant());
         return everybody;
     }
 }

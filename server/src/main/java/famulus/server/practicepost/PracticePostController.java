@@ -9,7 +9,6 @@ import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
-import org.jsoup.Jsoup;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -24,13 +23,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/practice-post")
 @ConditionalOnProperty(name = "famulus.demo", havingValue = "true", matchIfMissing = false)
 class PracticePostController {
-    private static final int FIRST_WORDS = 120;
-
     private final PracticePost post;
     private final PracticePostMapper mapper;
     private final OutboxHands outbox;
+    private final PracticeLetters letters;
 
-    PracticePostController(PracticePost post, PracticePostMapper mapper, OutboxHands outbox) {
+    PracticePostController(PracticePost post, PracticePostMapper mapper, OutboxHands outbox, PracticeLetters letters) {
+        this.letters = letters;
         this.post = post;
         this.mapper = mapper;
         this.outbox = outbox;
@@ -71,25 +70,10 @@ class PracticePostController {
     @GetMapping("/letters/{id}")
     Letter letter(Colleague asking, @PathVariable long id) {
         LetterRow row = mapper.letter(id).orElseThrow(() -> Refusal.missing("This letter"));
-        return new Letter(row.id(), row.arrivedAt(), SourceText.of(row.source()));
-    }
-
-    /** What an inbox shows after the subject: the first words of the HTML, hidden ones too, else of the text. */
-    private static String firstWords(SourceText read) {
-        return read.html().isEmpty()
-                ? read.text()
-                : Jsoup.parse(read.html()).body().text();
+        return new Letter(row.id(), row.arrivedAt(), letters.read(row));
     }
 
     private static LetterLine line(LetterRow row) {
-        SourceText read = SourceText.of(row.source());
-        String words =
-                firstWords(read).replaceAll("[\\s\\u00A0\\u200C\\u034F]+", " ").strip();
-        return new LetterLine(
-                row.id(),
-                row.arrivedAt(),
-                read.from(),
-                read.subject(),
-                words.substring(0, Math.min(words.length(), FIRST_WORDS)));
+        return new LetterLine(row.id(), row.arrivedAt(), row.fromName(), row.subject(), row.words());
     }
 }

@@ -3,6 +3,7 @@ package famulus.server.practicepost;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -13,10 +14,15 @@ import org.apache.ibatis.annotations.Select;
 interface PracticePostMapper {
     record Inbox(String address, int letters, Instant newest) {}
 
-    record LetterRow(long id, Instant arrivedAt, String toAddress, byte[] source) {}
+    /** A letter without what it says; {@code words} are its first ones. */
+    record LetterRow(long id, Instant arrivedAt, String fromName, String subject, String words, UUID sourceId) {}
 
-    @Insert("insert into practice_letter (arrived_at, to_address, source) values (#{at}, #{to}, #{source})")
-    void insert(@Param("at") Instant at, @Param("to") String to, @Param("source") byte[] source);
+    @Insert(
+            """
+            insert into practice_letter (arrived_at, to_address, from_name, subject, words, source_id)
+            values (#{letter.arrivedAt}, #{to}, #{letter.fromName}, #{letter.subject}, #{letter.words}, #{letter.sourceId})
+            """)
+    void insert(@Param("to") String to, @Param("letter") LetterRow letter);
 
     @Select(
             """
@@ -30,7 +36,7 @@ interface PracticePostMapper {
 
     @Select(
             """
-            select id, arrived_at, to_address, source
+            select id, arrived_at, from_name, subject, words, source_id
             from practice_letter
             where to_address = #{address}
             order by id desc
@@ -38,6 +44,6 @@ interface PracticePostMapper {
             """)
     List<LetterRow> letters(String address);
 
-    @Select("select id, arrived_at, to_address, source from practice_letter where id = #{id}")
+    @Select("select id, arrived_at, from_name, subject, words, source_id from practice_letter where id = #{id}")
     Optional<LetterRow> letter(long id);
 }

@@ -36,8 +36,10 @@ public class DealService {
     private final TeamService team;
     private final Ids ids;
     private final Clock clock;
+    private final PersonSummaries summaries;
 
-    DealService(DealMapper mapper, TeamService team, Ids ids, Clock clock) {
+    DealService(DealMapper mapper, TeamService team, Ids ids, Clock clock, PersonSummaries summaries) {
+        this.summaries = summaries;
         this.mapper = mapper;
         this.team = team;
         this.ids = ids;
@@ -197,6 +199,7 @@ public class DealService {
         }
         mapper.deleteContact(deal, contact);
         mapper.insertContact(deal, contact, role.strip(), main);
+        summaries.deals(List.of(contact));
     }
 
     /** Takes a contact off a deal. */
@@ -205,6 +208,7 @@ public class DealService {
         if (mapper.deleteContact(deal, contact) == 0) {
             throw Refusal.missing("This contact");
         }
+        summaries.deals(List.of(contact));
     }
 
     /** Puts a document in place as it is; for the demo's data. */

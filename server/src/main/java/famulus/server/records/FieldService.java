@@ -7,6 +7,7 @@ import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Refusal;
+import famulus.server.records.RecordRenewals.Cause;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -42,8 +43,10 @@ public class FieldService {
 
     private final CatalogueService catalogue;
     private final Clock clock;
+    private final RecordRenewals renewals;
 
-    FieldService(CatalogueService catalogue, Clock clock) {
+    FieldService(CatalogueService catalogue, Clock clock, RecordRenewals renewals) {
+        this.renewals = renewals;
         this.catalogue = catalogue;
         this.clock = clock;
     }
@@ -107,6 +110,9 @@ public class FieldService {
                 most(type),
                 false,
                 inList);
+        if (inList) {
+            renewals.renew(kind, Cause.KIND, null);
+        }
         return name;
     }
 
@@ -128,6 +134,9 @@ public class FieldService {
             throw Refusal.fields(wrong);
         }
         catalogue.change(kind.core(), name, label.strip(), inList, made);
+        if (inList) {
+            renewals.renew(kind, Cause.KIND, null);
+        }
     }
 
     /** Takes a field out of use. Its values are kept, and come back with it. */
@@ -140,8 +149,11 @@ public class FieldService {
     /** Brings a retired field back. */
     @Transactional
     public void bringBack(CrmKind kind, String name) {
-        find(kind, name);
+        OwnField field = find(kind, name);
         catalogue.retire(kind.core(), name, null);
+        if (field.inList()) {
+            renewals.renew(kind, Cause.KIND, null);
+        }
     }
 
     private OwnField find(CrmKind kind, String name) {

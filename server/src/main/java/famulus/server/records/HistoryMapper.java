@@ -3,6 +3,7 @@ package famulus.server.records;
 import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -46,9 +47,6 @@ interface HistoryMapper {
             @Param("most") int most,
             @Param("asking") Colleague asking);
 
-    @Select("select count(*) > 0 from unsubscribed where person_id = #{person}")
-    boolean wantsNoRounds(UUID person);
-
     @Insert(
             """
             insert into history_entry (id, kind, record_kind, record_id, deal_id, at, by_id, minutes, words)
@@ -56,8 +54,11 @@ interface HistoryMapper {
             """)
     void insert(NewEntry entry);
 
-    @Select("select by_id from history_entry where id = #{id}")
-    UUID writtenBy(UUID id);
+    /** Who noted an entry, and of whom. */
+    record WrittenBy(UUID byId, UUID recordId) {}
+
+    @Select("select by_id, record_id from history_entry where id = #{id}")
+    Optional<WrittenBy> writtenBy(UUID id);
 
     @Delete("delete from history_entry where id = #{id}")
     void delete(UUID id);

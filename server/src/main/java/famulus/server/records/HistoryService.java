@@ -5,6 +5,7 @@ import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.records.HistoryMapper.EntryRow;
 import famulus.server.records.HistoryMapper.NewEntry;
+import famulus.server.records.HistoryMapper.WrittenBy;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
@@ -25,8 +26,10 @@ public class HistoryService {
     private final HistoryMapper mapper;
     private final Ids ids;
     private final Clock clock;
+    private final PersonSummaries summaries;
 
-    HistoryService(HistoryMapper mapper, Ids ids, Clock clock) {
+    HistoryService(HistoryMapper mapper, Ids ids, Clock clock, PersonSummaries summaries) {
+        this.summaries = summaries;
         this.mapper = mapper;
         this.ids = ids;
         this.clock = clock;
@@ -94,7 +97,7 @@ public class HistoryService {
 
     /** Whether a person said that they want no rounds. */
     boolean wantsNoRounds(UUID person) {
-        return mapper.wantsNoRounds(person);
+        return summaries.wantsNoRounds(person);
     }
 
     /**
@@ -132,18 +135,19 @@ public class HistoryService {
                 by,
                 what == EntryKind.CALL ? minutes : null,
                 words == null ? "" : words.strip()));
+        if (kind.isPerson()) {
+            summaries.heard(record);
+        }
     }
 
     /** Takes an entry back; only who wrote it may. */
     @Transactional
     public void takeBack(UUID id, Colleague by) {
-        UUID writtenBy = mapper.writtenBy(id);
-        if (writtenBy == null) {
-            throw Refusal.missing("This entry");
-        }
-        if (!writtenBy.equals(by.id())) {
+        WrittenBy entry = mapper.writtenBy(id).orElseThrow(() -> Refusal.missing("This entry"));
+        if (!entry.byId().equals(by.id())) {
             throw Refusal.forbidden("Only who noted it can take it back.");
         }
         mapper.delete(id);
+        summaries.heard(entry.recordId());
     }
 }

@@ -1,47 +1,54 @@
 package famulus.server.records;
 
+import famulus.core.field.FieldType;
 import famulus.server.records.CatalogueService.StoredField;
+import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
-/** The columns of each kind's list, and how each is sorted. */
+/** The columns of each kind's list, and what each is sorted by. */
 enum Ledger {
     CONTACT(
-            new Column("name", "Name", false, "r.last_name %1$s, r.first_name %1$s, r.id"),
-            new Column("organisation", "Organisation", false, "o.name %1$s nulls last, r.last_name, r.id"),
-            new Column("job_title", "Job title", false, "r.job_title %1$s nulls last, r.last_name, r.id"),
-            new Column("owner", "Looked after by", false, "c.first_name %1$s nulls last, r.last_name, r.id"),
-            new Column("written", "Last written", true, "last_at %1$s nulls last, r.last_name, r.id")),
+            new Column("name", "Name", false, Listed::sortedName),
+            new Column("organisation", "Organisation", false, one -> Place.text(one.organisation())),
+            new Column("job_title", "Job title", false, one -> Place.text(one.text("job_title"))),
+            new Column("owner", "Looked after by", false, one -> Place.text(one.owner())),
+            new Column(Ledger.WRITTEN, "Last written", true, one -> Place.moment(one.lastWritten()))),
     LEAD(
-            new Column("name", "Name", false, "r.last_name %1$s, r.first_name %1$s, r.id"),
-            new Column("company", "Company", false, "r.company %1$s nulls last, r.last_name, r.id"),
-            new Column("source", "Came from", false, "s.label %1$s nulls last, r.last_name, r.id"),
-            new Column("state", "State", false, "t.position %1$s nulls last, r.last_name, r.id"),
-            new Column("written", "Last written", true, "last_at %1$s nulls last, r.last_name, r.id")),
+            new Column("name", "Name", false, Listed::sortedName),
+            new Column("company", "Company", false, one -> Place.text(one.text("company"))),
+            new Column("source", "Came from", false, one -> Place.text(one.label("source"))),
+            new Column("state", "State", false, one -> one.turn("state")),
+            new Column(Ledger.WRITTEN, "Last written", true, one -> Place.moment(one.lastWritten()))),
     DEAL(
-            new Column("name", "Deal", false, "r.name %1$s, r.id"),
-            new Column("organisation", "Organisation", false, "o.name %1$s nulls last, r.name, r.id"),
-            new Column("stage", "Stage", false, "t.position %1$s, r.name, r.id"),
-            new Column("owner", "Looked after by", false, "c.first_name %1$s nulls last, r.name, r.id"),
-            new Column("value", "Value", true, "r.amount %1$s nulls last, r.name, r.id"),
-            new Column("closes_on", "Decision by", true, "r.closes_on %1$s nulls last, r.name, r.id")),
+            new Column("name", "Deal", false, Listed::sortedName),
+            new Column("organisation", "Organisation", false, one -> Place.text(one.organisation())),
+            new Column("stage", "Stage", false, one -> one.turn("stage")),
+            new Column("owner", "Looked after by", false, one -> Place.text(one.owner())),
+            new Column("value", "Value", true, one -> number(one.text("value"))),
+            new Column("closes_on", "Decision by", true, one -> one.text("closes_on"))),
     ORGANISATION(
-            new Column("name", "Name", false, "r.name %1$s, r.id"),
-            new Column("town", "Town", false, "r.town %1$s nulls last, r.name, r.id"),
-            new Column(
-                    "people",
-                    "People",
-                    true,
-                    "(select count(*) from contact p where p.organisation_id = r.id) %1$s, r.name, r.id"),
-            new Column("owner", "Looked after by", false, "c.first_name %1$s nulls last, r.name, r.id"));
+            new Column("name", "Name", false, Listed::sortedName),
+            new Column("town", "Town", false, one -> Place.text(one.text("town"))),
+            new Column("people", "People", true, one -> Place.number(BigDecimal.valueOf(one.people()))),
+            new Column("owner", "Looked after by", false, one -> Place.text(one.owner())));
+
+    /** The column that says when a person was written to. */
+    static final String WRITTEN = "written";
 
     /**
      * A column of a list.
      *
      * @param figures whether it is aligned to the right
-     * @param order what it is sorted by; {@code %1$s} is the direction
+     * @param key what a record is sorted by in it, as {@link Place} wants it; empty for nothing
      */
-    record Column(String name, String label, boolean figures, String order) {}
+    record Column(String name, String label, boolean figures, Function<Listed, String> key) {
+        String place(Listed one) {
+            return Place.of(key.apply(one), one.sortedName(), one.record().id());
+        }
+    }
 
     private final List<Column> columns;
 
@@ -53,34 +60,42 @@ enum Ledger {
         return valueOf(kind.name());
     }
 
+    /** The columns that every house has. */
     List<Column> columns() {
         return columns;
     }
 
-    /** The order by a field of the house's own; its name has been made here and holds nothing but letters. */
-    static String order(StoredField field, boolean descending) {
-        String column =
-                switch (field.definition().type()) {
-                    case NUMBER, MONEY -> "v.number_value";
-                    case DATE -> "v.date_value";
-                    default -> "lower(v.text_value)";
-                };
-        return "(select " + column + " from field_value v where v.record_id = r.id and v.field_name = '"
-                + field.definition().name() + "') " + (descending ? "desc" : "asc") + " nulls last, r.id";
+    /** The column of a field of the house's own. */
+    static Column own(StoredField field) {
+        String name = field.definition().name();
+        FieldType type = field.definition().type();
+        return new Column(name, field.definition().label(), isFigures(type), one -> {
+            String stored = one.text(name);
+            return switch (type) {
+                case NUMBER, MONEY -> number(stored);
+                case DATE -> Place.day(stored.isEmpty() ? null : LocalDate.parse(stored));
+                case CHOICE -> one.turn(name);
+                default -> Place.text(stored);
+            };
+        });
     }
 
-    /** Whether a field's values are aligned to the right. */
-    static boolean figures(StoredField field) {
-        return switch (field.definition().type()) {
+    /** The column of a name; the first one when there is none. */
+    static Column named(List<Column> columns, String name) {
+        Optional<Column> asked =
+                columns.stream().filter(one -> one.name().equals(name)).findFirst();
+        return asked.orElse(columns.getFirst());
+    }
+
+    private static boolean isFigures(FieldType type) {
+        return switch (type) {
             case NUMBER, MONEY, DATE -> true;
             default -> false;
         };
     }
 
-    /** The order by a column's name; by the first column when there is none of that name. */
-    String order(String column, boolean descending) {
-        Optional<Column> asked =
-                columns.stream().filter(one -> one.name().equals(column)).findFirst();
-        return asked.orElse(columns.getFirst()).order().formatted(descending ? "desc" : "asc");
+    /** Of a number or an amount with its currency the number. */
+    private static String number(String stored) {
+        return stored.isEmpty() ? "" : Place.number(new BigDecimal(stored.split(" ")[0]));
     }
 }

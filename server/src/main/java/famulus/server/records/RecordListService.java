@@ -6,19 +6,19 @@ import famulus.core.merge.FormatName;
 import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
 import famulus.core.record.StoredValue;
-import famulus.server.platform.SearchWords;
-import famulus.server.records.CatalogueService.StoredField;
-import famulus.server.records.RecordListMapper.Line;
+import famulus.server.records.Ledger.Column;
+import famulus.server.records.RecordOrder.Window;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -27,17 +27,16 @@ import org.springframework.stereotype.Service;
 public class RecordListService {
     private static final int MOST_LINES = 200;
 
-    private final RecordListMapper mapper;
-    private final CatalogueService catalogue;
-    private final RecordService records;
+    private final RecordOrder order;
+    private final RecordIndex index;
+    private final ListedRecords listed;
     private final TeamService team;
     private final Clock clock;
 
-    RecordListService(
-            RecordListMapper mapper, CatalogueService catalogue, RecordService records, TeamService team, Clock clock) {
-        this.mapper = mapper;
-        this.catalogue = catalogue;
-        this.records = records;
+    RecordListService(RecordOrder order, RecordIndex index, ListedRecords listed, TeamService team, Clock clock) {
+        this.order = order;
+        this.index = index;
+        this.listed = listed;
         this.team = team;
         this.clock = clock;
     }
@@ -45,10 +44,11 @@ public class RecordListService {
     /**
      * A window of a ledger.
      *
-     * @param total how many lines there are in all
+     * @param total how many lines there are in all; of what was looked for 2,000 at most
+     * @param more whether there may be more than {@code total}
      * @param columns what stands in {@code cells}, in order
      */
-    public record LedgerWindow(int total, List<LedgerColumn> columns, List<LedgerLine> lines) {}
+    public record LedgerWindow(int total, boolean more, List<LedgerColumn> columns, List<LedgerLine> lines) {}
 
     /** A column; {@code figures} are aligned to the right. */
     public record LedgerColumn(String name, String label, boolean figures) {}
@@ -59,79 +59,85 @@ public class RecordListService {
     /**
      * Returns lines of a list.
      *
-     * @param search words that all have to occur, in any order and any case; may be empty
+     * @param search beginnings of words that all have to occur, in any order and any case; may be empty
      * @param sort the name of a column; anything else sorts by the first
      * @param from how many lines to pass over
      * @param most how many to return, 200 at most
      */
     public LedgerWindow lines(CrmKind kind, String search, String sort, boolean descending, int from, int most) {
-        Ledger ledger = Ledger.of(kind);
-        List<StoredField> own = catalogue.fields(kind).stream()
-                .filter(field -> field.inList() && field.column().isEmpty())
-                .toList();
-        List<String> words = SearchWords.of(search);
-        String order = own.stream()
-                .filter(field -> field.definition().name().equals(sort))
-                .map(field -> Ledger.order(field, descending))
-                .findFirst()
-                .orElseGet(() -> ledger.order(sort, descending));
-        List<Line> lines = mapper.lines(kind.word(), words, order, Math.clamp(most, 1, MOST_LINES), Math.max(from, 0));
+        List<Column> columns = index.columns(kind);
+        String by = Ledger.named(columns, sort).name();
+        Window window = order.window(kind, search, by, descending, Math.max(from, 0), Math.clamp(most, 1, MOST_LINES));
+        Map<UUID, Listed> records = listed.read(kind, window.records());
         House house = team.house();
         Merger printer = new Merger(new MergeSettings(house.locale(), house.zone(), clock.instant()));
-        List<LedgerColumn> columns = new ArrayList<>(ledger.columns().stream()
-                .map(column -> new LedgerColumn(column.name(), column.label(), column.figures()))
-                .toList());
-        own.forEach(field -> columns.add(
-                new LedgerColumn(field.definition().name(), field.definition().label(), Ledger.figures(field))));
-        Map<UUID, CrmRecord> held = own.isEmpty()
-                ? Map.of()
-                : records.all(kind, lines.stream().map(Line::id).toList());
+        List<String> own = columns.stream()
+                .skip(Ledger.of(kind).columns().size())
+                .map(Column::name)
+                .toList();
         return new LedgerWindow(
-                mapper.count(kind.word(), words),
-                columns,
-                lines.stream()
-                        .map(line -> new LedgerLine(
-                                line.id(),
+                window.total(),
+                window.more(),
+                columns.stream()
+                        .map(column -> new LedgerColumn(column.name(), column.label(), column.figures()))
+                        .toList(),
+                window.records().stream()
+                        .map(records::get)
+                        .filter(Objects::nonNull)
+                        .map(one -> new LedgerLine(
+                                one.record().id(),
                                 Stream.concat(
-                                                cells(kind, line, printer, house).stream(),
-                                                own.stream().map(field -> cell(field, held.get(line.id()), printer)))
+                                                cells(one, printer, house).stream(),
+                                                own.stream().map(field -> cell(one, field, printer)))
                                         .toList()))
                         .toList());
     }
 
-    private static String cell(StoredField field, CrmRecord record, Merger printer) {
-        String stored = record == null ? "" : record.text(field.definition().name());
-        return StoredValue.of(field.definition(), stored)
+    private static String cell(Listed one, String field, Merger printer) {
+        String stored = one.text(field);
+        return StoredValue.of(one.fields().get(field).definition(), stored)
                 .map(value -> printer.print(value, Optional.empty()))
                 .orElse(stored);
     }
 
-    private static List<String> cells(CrmKind kind, Line line, Merger printer, House house) {
-        return switch (kind) {
-            case CONTACT, LEAD ->
+    private static List<String> cells(Listed one, Merger printer, House house) {
+        String name = one.record().name();
+        return switch (one.record().kind()) {
+            case CONTACT ->
                 List.of(
-                        line.name(),
-                        text(line.cellTwo()),
-                        text(line.cellThree()),
-                        text(line.cellFour()),
-                        moment(line.lastAt(), printer, house));
+                        name,
+                        one.organisation(),
+                        one.text("job_title"),
+                        one.owner(),
+                        moment(one.lastWritten(), printer, house));
+            case LEAD ->
+                List.of(
+                        name,
+                        one.text("company"),
+                        one.label("source"),
+                        joined(" · ", one.label("state"), one.owner()),
+                        moment(one.lastWritten(), printer, house));
             case DEAL ->
                 List.of(
-                        line.name(),
-                        text(line.cellTwo()),
-                        text(line.cellThree()),
-                        text(line.cellFour()),
-                        line.amount() == null
-                                ? ""
-                                : print(new Value.Money(line.amount(), line.currency()), FormatName.MONEY, printer),
-                        day(line.onDay(), printer));
+                        name,
+                        one.organisation(),
+                        one.label("stage"),
+                        one.owner(),
+                        StoredValue.of(one.fields().get("value").definition(), one.text("value"))
+                                .map(value -> print(value, FormatName.MONEY, printer))
+                                .orElse(""),
+                        one.text("closes_on").isEmpty() ? "" : day(LocalDate.parse(one.text("closes_on")), printer));
             case ORGANISATION ->
-                List.of(line.name(), text(line.cellTwo()), text(line.cellThree()), text(line.cellFour()));
+                List.of(
+                        name,
+                        joined(" ", one.text("postcode"), one.text("town")),
+                        String.valueOf(one.people()),
+                        one.owner());
         };
     }
 
-    private static String text(String stored) {
-        return stored == null ? "" : stored;
+    private static String joined(String between, String... texts) {
+        return Stream.of(texts).filter(text -> !text.isEmpty()).collect(Collectors.joining(between));
     }
 
     private static String day(LocalDate day, Merger printer) {

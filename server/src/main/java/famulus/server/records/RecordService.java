@@ -9,6 +9,7 @@ import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.platform.Revisions;
 import famulus.server.records.CatalogueService.StoredField;
+import famulus.server.records.RecordRenewals.Cause;
 import famulus.server.records.RecordStoreMapper.AddressRow;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
@@ -20,9 +21,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,6 +44,10 @@ public class RecordService {
     private final Clock clock;
     private final Events events;
     private final Revisions revisions;
+    private final RecordIndex index;
+    private final RecordRenewals renewals;
+    private final PersonSummaries summaries;
+    private final RecordIndexMapper counts;
 
     RecordService(
             RecordStore store,
@@ -49,7 +56,15 @@ public class RecordService {
             Ids ids,
             Clock clock,
             Events events,
-            Revisions revisions) {
+            Revisions revisions,
+            RecordIndex index,
+            RecordRenewals renewals,
+            PersonSummaries summaries,
+            RecordIndexMapper counts) {
+        this.index = index;
+        this.renewals = renewals;
+        this.summaries = summaries;
+        this.counts = counts;
         this.revisions = revisions;
         this.store = store;
         this.catalogue = catalogue;
@@ -116,8 +131,15 @@ public class RecordService {
         }
         UUID id = ids.next();
         store.insert(kind, id, clock.instant(), stored);
+        if (kind.isPerson()) {
+            summaries.begin(id);
+        }
         if (addressed) {
             store.addresses(kind, id, List.of(new PersonAddress(null, email.strip(), "")));
+        }
+        index.keep(kind, List.of(id));
+        if (kind == CrmKind.CONTACT) {
+            moved(Optional.empty(), get(kind, id).relation("organisation"));
         }
         revisions.changed(COUNTED);
         return id;
@@ -131,15 +153,48 @@ public class RecordService {
      */
     @Transactional
     public void change(CrmKind kind, UUID id, int version, Map<String, String> typed) {
-        get(kind, id);
+        CrmRecord before = get(kind, id);
         Map<String, String> wrong = new LinkedHashMap<>();
         Map<StoredField, String> stored = read(kind, typed, wrong);
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
         }
         store.update(kind, id, version, stored);
+        index.keep(kind, List.of(id));
+        follow(before, get(kind, id));
         revisions.changed(COUNTED);
         events.tell("record", id.toString());
+    }
+
+    /** Puts right what is kept of other records because of this one. */
+    private void follow(CrmRecord before, CrmRecord now) {
+        switch (now.kind()) {
+            case CONTACT -> moved(before.relation("organisation"), now.relation("organisation"));
+            case DEAL -> {
+                if (!before.text("stage").equals(now.text("stage"))) {
+                    summaries.dealsOfContactsOf(now.id());
+                }
+            }
+            case ORGANISATION -> {
+                if (!before.name().equals(now.name())) {
+                    renewals.renew(CrmKind.CONTACT, Cause.ORGANISATION, now.id());
+                    renewals.renew(CrmKind.DEAL, Cause.ORGANISATION, now.id());
+                }
+            }
+            case LEAD -> {}
+        }
+    }
+
+    /** Counts the contacts of the organisations that one has gone from and come to. */
+    private void moved(Optional<UUID> from, Optional<UUID> to) {
+        if (from.equals(to)) {
+            return;
+        }
+        from.ifPresent(organisation -> counts.peopleBy(organisation, -1));
+        to.ifPresent(organisation -> counts.peopleBy(organisation, 1));
+        index.keep(
+                CrmKind.ORGANISATION,
+                Stream.of(from, to).flatMap(Optional::stream).toList());
     }
 
     /** Fills a field that is missing, whatever else has changed; refused when somebody has filled it meanwhile. */
@@ -183,11 +238,15 @@ public class RecordService {
                         own.contains(one.id()) ? one.id() : null, one.address().strip(), one.label()))
                 .toList();
         store.addresses(kind, person, kept);
+        index.keep(kind, List.of(person));
         revisions.changed(COUNTED);
         events.tell("record", person.toString());
     }
 
-    /** Puts a record in place as it is, stored forms and all; for the demo's data. */
+    /**
+     * Puts a record in place as it is, stored forms and all; for the demo's data. It stands in no list before
+     * {@link #listAll}.
+     */
     public void keep(CrmKind kind, UUID id, Instant at, Map<String, String> stored, List<PersonAddress> addresses) {
         Map<StoredField, String> fields = new LinkedHashMap<>();
         catalogue.fields(kind).forEach(field -> {
@@ -197,6 +256,14 @@ public class RecordService {
         });
         store.insert(kind, id, at, fields);
         store.addresses(kind, id, addresses);
+        if (kind.isPerson()) {
+            summaries.begin(id);
+        }
+    }
+
+    /** Gives every record its places in lists and the words it is found by, after some were put in place as they are. */
+    public void listAll() {
+        index.all();
     }
 
     private Map<StoredField, String> read(CrmKind kind, Map<String, String> typed, Map<String, String> wrong) {

@@ -41,8 +41,8 @@ class SalutationExamples {
                        coalesce(p.formality, '') as formality, coalesce(o.country, '') as country
                 from contact p
                 left join organisation o on o.id = p.organisation_id
-                where coalesce(p.language, #{usual}) = #{language}
-                order by p.last_name, p.first_name, p.id
+                where p.language = #{language} or p.language is null and #{language} = #{usual}
+                order by p.id
                 limit #{most}
                 """)
         List<SalutedRow> people(

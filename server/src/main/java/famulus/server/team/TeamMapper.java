@@ -110,4 +110,10 @@ interface TeamMapper {
 
     @Insert("insert into reply_address (colleague_id, address) values (#{colleague}, #{address})")
     void keepReplyAddress(@Param("colleague") UUID colleague, @Param("address") String address);
+
+    @Select("select counts_reading from house")
+    Optional<Boolean> countsReading();
+
+    @Update("update house set counts_reading = #{counts}")
+    void countReading(@Param("counts") boolean counts);
 }

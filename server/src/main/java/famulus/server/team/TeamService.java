@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,8 +30,16 @@ public class TeamService {
     private final Ids ids;
     private final Events events;
     private final Clock clock;
+    private final ApplicationEventPublisher told;
 
-    TeamService(TeamMapper mapper, PasswordEncoder passwords, Ids ids, Events events, Clock clock) {
+    TeamService(
+            TeamMapper mapper,
+            PasswordEncoder passwords,
+            Ids ids,
+            Events events,
+            Clock clock,
+            ApplicationEventPublisher told) {
+        this.told = told;
         this.events = events;
         this.mapper = mapper;
         this.passwords = passwords;
@@ -51,6 +60,17 @@ public class TeamService {
     /** Our own company. */
     public House house() {
         return mapper.house().orElseThrow(() -> Refusal.because("first-run", "Famulus has not been set up yet."));
+    }
+
+    /** Whether the house has opens and clicks counted. */
+    public boolean countsReading() {
+        return mapper.countsReading().orElse(false);
+    }
+
+    /** Has opens and clicks counted from the next message on, or not. */
+    @Transactional
+    public void countReading(boolean counts) {
+        mapper.countReading(counts);
     }
 
     /** Whether nobody has been set up yet, so that the first visitor makes the administrator. */
@@ -128,6 +148,9 @@ public class TeamService {
             throw Refusal.fields(wrong);
         }
         mapper.update(colleague);
+        if (!before.firstName().equals(colleague.firstName())) {
+            told.publishEvent(new ColleagueRenamed(colleague.id()));
+        }
         if (before.active() && !colleague.active()) {
             endSessions(colleague.id());
         }

@@ -117,7 +117,7 @@ class FilesTest extends ServerTest {
         assertThat(done("POST", "/api/messages", sending, signe).get("id").asString())
                 .isEqualTo(message.toString());
 
-        byte[] source = sql.queryForObject("select source from outgoing_message where id = ?", byte[].class, message);
+        byte[] source = wire(message);
         Message read = new DefaultMessageBuilder().parseMessage(new ByteArrayInputStream(source));
         List<Entity> parts = ((Multipart) read.getBody()).getBodyParts();
         assertThat(read.getMimeType()).isEqualTo("multipart/mixed");

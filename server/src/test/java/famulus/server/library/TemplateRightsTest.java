@@ -294,10 +294,10 @@ class TemplateRightsTest extends ServerTest {
         for (int i = 0; i < 5_000; i++) {
             sql.update(
                     """
-                    insert into template (id, kind, name, about, subject, preview_text, body, mode, design, header, footer,
-                      version, owner_id, created_at, changed_at, changed_by)
-                    select random_uuid(), kind, concat('A ', cast(? as varchar)), about, subject, preview_text, body, mode,
-                      design, header, footer, version, owner_id, created_at, changed_at, changed_by
+                    insert into template (id, kind, name, about, subject, mode, version, owner_id, created_at, changed_at,
+                      changed_by)
+                    select random_uuid(), kind, concat('A ', cast(? as varchar)), about, subject, mode, version, owner_id,
+                      created_at, changed_at, changed_by
                     from template where id = ?
                     """,
                     i,
@@ -308,10 +308,11 @@ class TemplateRightsTest extends ServerTest {
             done("POST", "/api/templates/" + more + "/ready", Map.of("version", 1), signe);
         }
 
-        assertThat(done("GET", "/api/templates", null, dov)).hasSize(3);
+        assertThat(done("GET", "/api/templates", null, dov).get("lines")).hasSize(3);
         assertThat(done("GET", "/api/templates/fitting?about=CONTACT", null, dov))
                 .hasSize(3);
-        assertThat(done("GET", "/api/templates", null, oriel)).hasSize(5_004);
+        assertThat(done("GET", "/api/templates", null, oriel).get("total").asInt())
+                .isEqualTo(5_004);
     }
 
     @Test

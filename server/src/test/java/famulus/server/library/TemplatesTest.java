@@ -69,10 +69,10 @@ class TemplatesTest extends ServerTest {
         done("DELETE", "/api/templates/" + id, null, signe);
         assertThat(done("GET", "/api/templates/" + id, null, signe).get("code").asString())
                 .isEqualTo("missing");
-        assertThat(done("GET", "/api/templates", null, signe)).isEmpty();
+        assertThat(done("GET", "/api/templates", null, signe).get("lines")).isEmpty();
 
         done("POST", "/api/templates/" + id + "/restore", null, signe);
-        assertThat(done("GET", "/api/templates", null, signe)).hasSize(1);
+        assertThat(done("GET", "/api/templates", null, signe).get("lines")).hasSize(1);
     }
 
     @Test
@@ -103,7 +103,8 @@ class TemplatesTest extends ServerTest {
     void aSubjectIsReadWithoutBraces() throws Exception {
         template("CONTACT", "Hives for {person.first_name else \"you\"}", "x");
 
-        JsonNode subject = done("GET", "/api/templates", null, signe).get(0).get("subject");
+        JsonNode subject =
+                done("GET", "/api/templates", null, signe).get("lines").get(0).get("subject");
 
         assertThat(subject.get(1).get("text").asString()).isEqualTo("First name");
         assertThat(subject.get(1).get("field").asBoolean()).isTrue();
@@ -134,7 +135,8 @@ class TemplatesTest extends ServerTest {
     void aSubjectWithAChoiceShowsAllItsBranchesInTheList() throws Exception {
         template("CONTACT", "{when person.title is filled}For {person.first_name}{otherwise}Bees{end}!", "x");
 
-        JsonNode subject = done("GET", "/api/templates", null, signe).get(0).get("subject");
+        JsonNode subject =
+                done("GET", "/api/templates", null, signe).get("lines").get(0).get("subject");
 
         StringBuilder read = new StringBuilder();
         subject.forEach(part -> read.append(part.get("text").asString()));

@@ -2,6 +2,8 @@ package famulus.server.lists;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyBoolean;
+import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.times;
@@ -18,6 +20,7 @@ import famulus.server.platform.Revisions;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.CrmKind;
+import famulus.server.records.RecordWalk;
 import famulus.server.team.TeamService;
 import java.time.Duration;
 import java.util.List;
@@ -37,17 +40,24 @@ class FieldProfileServiceTest {
     private final CatalogueService catalogues = mock(CatalogueService.class);
     private final Revisions revisions = mock(Revisions.class);
     private final StillClock clock = new StillClock();
+    private final RecordWalk walk = mock(RecordWalk.class);
     private final FieldProfileService profiles =
-            new FieldProfileService(mapper, people, catalogues, mock(TeamService.class), revisions, clock);
+            new FieldProfileService(mapper, people, catalogues, mock(TeamService.class), revisions, clock, walk);
 
     @BeforeEach
     void twoContactsOneWithATitle() {
         List<StoredField> fields =
                 List.of(new StoredField(TITLE, Optional.of("title"), "Facts", false, false, 40, false));
         when(catalogues.catalogue()).thenReturn(CATALOGUE);
-        when(people.people(any(), any(), any()))
-                .thenAnswer(asked ->
-                        new People(About.CONTACT, CrmKind.CONTACT, CATALOGUE, fields, path -> Optional.empty()));
+        when(walk.count(any(), anyBoolean())).thenReturn(2);
+        when(people.people(any(), any(), any(), anyInt()))
+                .thenAnswer(asked -> new People(
+                        About.CONTACT,
+                        CrmKind.CONTACT,
+                        CATALOGUE,
+                        fields,
+                        path -> Optional.empty(),
+                        asked.getArgument(3)));
         when(mapper.rows(anyString(), any())).thenReturn(List.of(Map.of("C0", 2L, "C1", 1L)));
     }
 
@@ -55,6 +65,19 @@ class FieldProfileServiceTest {
         FieldProfileService.Filled filled = profiles.filled(About.CONTACT, null);
         assertThat(filled.of()).isEqualTo(2);
         assertThat(filled.byPath()).containsEntry("contact.title", 1);
+    }
+
+    /** Of a hundred thousand some stand for all: half of those asked have a title, and so about half of all do. */
+    @Test
+    void ofVeryManySomeStandForAll() {
+        when(walk.count(any(), anyBoolean())).thenReturn(100_000);
+        when(mapper.rows(anyString(), any())).thenReturn(List.of(Map.of("C0", 2_000L, "C1", 1_000L)));
+
+        FieldProfileService.Filled filled = profiles.filled(About.CONTACT, null);
+
+        assertThat(filled.of()).isEqualTo(100_000);
+        assertThat(filled.sampled()).isEqualTo(2_000);
+        assertThat(filled.byPath()).containsEntry("contact.title", 50_000);
     }
 
     @Test

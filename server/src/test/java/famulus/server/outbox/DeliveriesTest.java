@@ -83,7 +83,7 @@ class DeliveriesTest extends ServerTest {
 
     /** As it left. */
     private String html(UUID message) {
-        byte[] source = sql.queryForObject("select source from outgoing_message where id = ?", byte[].class, message);
+        byte[] source = wire(message);
         return SourceText.of(source).html();
     }
 

@@ -72,7 +72,7 @@ class DesignedMailTest extends ServerTest {
         message.put("body", List.of());
         JsonNode answer = done("POST", "/api/messages", message, signe);
         assertThat(answer.path("id").asString("")).as(answer.toString()).isEqualTo(id.toString());
-        byte[] source = sql.queryForObject("select source from outgoing_message where id = ?", byte[].class, id);
+        byte[] source = wire(id);
         assertWellFormed(source);
         JsonNode read = done("GET", "/api/messages/" + id, null, signe).get("read");
         assertThat(read.get("html").asString()).contains("Inés").doesNotContain("cid:");

@@ -117,7 +117,7 @@ class SendingTest extends ServerTest {
         reaches(id, "SENT");
 
         String wire = post.taken().remove();
-        byte[] kept = sql.queryForObject("select source from outgoing_message where id = ?", byte[].class, id);
+        byte[] kept = wire(id);
         assertThat(wire.stripTrailing())
                 .isEqualTo(new String(kept, java.nio.charset.StandardCharsets.UTF_8).stripTrailing());
 

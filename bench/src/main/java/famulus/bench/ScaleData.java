@@ -1,0 +1,349 @@
+package famulus.bench;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Locale;
+
+/**
+ * Multiplies the demo's data within its database, in batches of SQL: people, organisations, deals, templates and messages
+ * are copies of the demo's own, mixed anew, uneven on purpose. Words and places of records are left to the application,
+ * which makes them anew behind at its next start. Arguments: the folder of a demo that has been stopped, then how many
+ * people, deals, templates and messages there are to be.
+ */
+public final class ScaleData {
+    private static final int AT_ONCE = 20_000;
+
+    private final Connection connection;
+
+    private ScaleData(Connection connection) {
+        this.connection = connection;
+    }
+
+    /** Makes the data, and prints how they are spread. */
+    public static void main(String[] arguments) throws SQLException {
+        int people = Integer.parseInt(arguments[1]);
+        int deals = Integer.parseInt(arguments[2]);
+        int templates = Integer.parseInt(arguments[3]);
+        int messages = Integer.parseInt(arguments[4]);
+        long began = System.nanoTime();
+        String url = "jdbc:h2:" + Path.of(arguments[0], "famulus").toAbsolutePath()
+                + ";DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=1000;CACHE_SIZE=262144";
+        try (Connection connection = DriverManager.getConnection(url, "famulus", "")) {
+            connection.setAutoCommit(false);
+            ScaleData scale = new ScaleData(connection);
+            scale.records(people, deals);
+            scale.templates(templates);
+            scale.messages(messages, people);
+            scale.sums();
+            scale.spread();
+            scale.run("analyze");
+            scale.run("checkpoint");
+        }
+        System.out.printf(
+                Locale.ROOT,
+                "made in %d s: %d people, %d deals, %d templates, %d messages%n",
+                (System.nanoTime() - began) / 1_000_000_000,
+                people,
+                deals,
+                templates,
+                messages);
+    }
+
+    private void run(String sql) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            statement.execute(sql);
+        }
+        connection.commit();
+    }
+
+    private int number(String sql) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery(sql)) {
+            row.next();
+            return row.getInt(1);
+        }
+    }
+
+    private String text(String sql) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery(sql)) {
+            row.next();
+            return row.getString(1);
+        }
+    }
+
+    /** Runs a statement for numbers from one up to another, some at a time; {@code FROM} and {@code TO} stand for them. */
+    private void inPortions(int from, int to, String sql) throws SQLException {
+        for (int first = from; first < to; first += AT_ONCE) {
+            run(sql.replace("FROM", String.valueOf(first))
+                    .replace("TO", String.valueOf(Math.min(to, first + AT_ONCE) - 1)));
+        }
+    }
+
+    /** Gives the rows of a table numbers, to be taken by. */
+    private void numbered(String name, String select) throws SQLException {
+        run("create local temporary table " + name + " (n integer primary key, id uuid) not persistent");
+        run("insert into " + name + " select row_number() over (order by id) - 1, id from (" + select + ")");
+    }
+
+    private void records(int people, int deals) throws SQLException {
+        int organisations = Math.max(60, people / 8);
+        numbered("base_organisation", "select id from organisation");
+        numbered("base_contact", "select id from contact");
+        numbered("base_lead", "select id from lead");
+        numbered("base_deal", "select id from deal");
+        int baseOrganisations = number("select count(*) from base_organisation");
+        int baseContacts = number("select count(*) from base_contact");
+        int baseLeads = number("select count(*) from base_lead");
+        int baseDeals = number("select count(*) from base_deal");
+        inPortions(
+                baseOrganisations,
+                organisations,
+                """
+                insert into organisation (id, name, phone, website, street, postcode, town, country, owner_id, created_at,
+                  version)
+                select random_uuid(), concat(o.name, ' ', mod(x, 997)), o.phone, o.website, o.street, o.postcode, o.town,
+                  o.country, o.owner_id, o.created_at, 1
+                from system_range(FROM, TO) join base_organisation b on b.n = mod(x, %d) join organisation o on o.id = b.id
+                """
+                        .formatted(baseOrganisations));
+        numbered("all_organisation", "select id from organisation");
+        int leads = people / 5;
+        int contacts = people - leads;
+        run("create local temporary table new_contact (n integer primary key, id uuid, first uuid, last uuid,"
+                + " organisation uuid) not persistent");
+        // First names, surnames and organisations are mixed; one organisation in three hundred has three in ten people.
+        inPortions(
+                baseContacts,
+                contacts,
+                """
+                insert into new_contact
+                select x, random_uuid(), f.id, l.id, o.id
+                from system_range(FROM, TO)
+                join base_contact f on f.n = mod(x * 7, %1$d)
+                join base_contact l on l.n = mod(x / 3, %1$d)
+                join all_organisation o on o.n = case when mod(x, 10) < 3 then 7 else mod(x * 13, %2$d) end
+                """
+                        .formatted(baseContacts, organisations));
+        inPortions(
+                baseContacts,
+                contacts,
+                """
+                insert into contact (id, organisation_id, title, first_name, last_name, job_title, phone, mobile, language,
+                  time_zone, formality, counting, owner_id, created_at, version)
+                select n.id, n.organisation, f.title, f.first_name, l.last_name, l.job_title, f.phone, f.mobile, f.language,
+                  f.time_zone, f.formality, f.counting, f.owner_id, f.created_at, 1
+                from new_contact n join contact f on f.id = n.first join contact l on l.id = n.last
+                where n.n between FROM and TO
+                """);
+        inPortions(
+                baseContacts,
+                contacts,
+                """
+                insert into email_address (id, kind, person_id, address, label, position)
+                select random_uuid(), 'contact', n.id, concat('grower', n.n, '@many.example'), '', 0
+                from new_contact n where n.n between FROM and TO and mod(n.n, 25) > 0
+                """);
+        inPortions(
+                baseContacts,
+                contacts,
+                """
+                insert into field_value (kind, record_id, field_name, text_value, number_value, date_value)
+                select v.kind, n.id, v.field_name, v.text_value, v.number_value, v.date_value
+                from new_contact n join field_value v on v.record_id = n.last where n.n between FROM and TO
+                """);
+        inPortions(
+                baseLeads,
+                leads,
+                """
+                insert into lead (id, company, title, first_name, last_name, job_title, phone, language, time_zone, country,
+                  source, state, formality, counting, owner_id, created_at, version)
+                select random_uuid(), l.company, l.title, f.first_name, l.last_name, l.job_title, l.phone, l.language,
+                  l.time_zone, l.country, l.source, f.state, l.formality, l.counting, l.owner_id, l.created_at, 1
+                from system_range(FROM, TO) join base_lead a on a.n = mod(x * 7, %1$d) join base_lead b on b.n = mod(x / 3, %1$d)
+                join lead f on f.id = a.id join lead l on l.id = b.id
+                """
+                        .formatted(baseLeads));
+        numbered("all_contact", "select id from contact");
+        run(
+                "create local temporary table new_deal (n integer primary key, id uuid, base uuid, contact uuid) not persistent");
+        inPortions(
+                baseDeals,
+                deals,
+                """
+                insert into new_deal
+                select x, random_uuid(), d.id, c.id from system_range(FROM, TO)
+                join base_deal d on d.n = mod(x, %d)
+                join all_contact c on c.n = cast(floor(%d * power(rand(), 2)) as integer)
+                """
+                        .formatted(baseDeals, contacts));
+        inPortions(
+                baseDeals,
+                deals,
+                """
+                insert into deal (id, organisation_id, name, stage, amount, amount_currency, closes_on, owner_id, created_at,
+                  version)
+                select n.id, c.organisation_id, concat(d.name, ' ', mod(n.n, 4999)), d.stage, d.amount + mod(n.n, 1000),
+                  d.amount_currency, d.closes_on, d.owner_id, d.created_at, 1
+                from new_deal n join deal d on d.id = n.base join contact c on c.id = n.contact
+                where n.n between FROM and TO
+                """);
+        inPortions(
+                baseDeals,
+                deals,
+                "insert into deal_contact (deal_id, contact_id, role, is_main)"
+                        + " select n.id, n.contact, 'decides', true from new_deal n where n.n between FROM and TO");
+        inPortions(
+                baseDeals,
+                deals,
+                """
+                insert into document (id, deal_id, name, link, state, state_on)
+                select random_uuid(), n.id, d.name, d.link, d.state, d.state_on
+                from new_deal n join document d on d.deal_id = n.base where n.n between FROM and TO
+                """);
+        run("insert into person_summary (person_id, times_written, unsubscribed) select p.id, 0, false"
+                + " from (select id from contact union all select id from lead) p"
+                + " where not exists (select 1 from person_summary s where s.person_id = p.id)");
+        for (String kind : new String[] {"contact", "lead", "deal", "organisation"}) {
+            run("insert into record_renewal (id, kind, cause) values (random_uuid(), '" + kind + "', 'KIND')");
+        }
+        run("update organisation o set people = (select count(*) from contact c where c.organisation_id = o.id)");
+    }
+
+    private void templates(int templates) throws SQLException {
+        numbered("base_template", "select id from template where kind = 'TEMPLATE' and ready_version is not null");
+        int base = number("select count(*) from base_template");
+        run("create local temporary table new_template (n integer primary key, id uuid, base uuid) not persistent");
+        inPortions(
+                base,
+                templates,
+                "insert into new_template select x, random_uuid(), b.id from system_range(FROM, TO)"
+                        + " join base_template b on b.n = mod(x, " + base + ")");
+        run(
+                """
+                insert into template (id, kind, name, purpose, about, subject, mode, house_style_id, header, footer, files,
+                  version, ready_version, owner_id, created_at, changed_at, changed_by)
+                select n.id, t.kind, concat(t.name, ' ', n.n), t.purpose, t.about, t.subject, t.mode, t.house_style_id,
+                  t.header, t.footer, t.files, t.version, t.ready_version, t.owner_id, t.created_at, t.changed_at,
+                  t.changed_by
+                from new_template n join template t on t.id = n.base
+                """);
+        run("insert into template_words select n.id, w.preview_text, w.body, w.design"
+                + " from new_template n join template_words w on w.template_id = n.base");
+        run("insert into template_names select n.id, w.what, w.named"
+                + " from new_template n join template_names w on w.template_id = n.base");
+        run(
+                """
+                insert into template_version (template_id, version, name, purpose, about, subject, preview_text, body, mode,
+                  design, house_style_id, header, footer, files, changed_at, changed_by, reason, kept_at)
+                select n.id, v.version, v.name, v.purpose, v.about, v.subject, v.preview_text, v.body, v.mode, v.design,
+                  v.house_style_id, v.header, v.footer, v.files, v.changed_at, v.changed_by, v.reason, v.kept_at
+                from new_template n join template_version v on v.template_id = n.base
+                """);
+        run("insert into search_word (scope, word, id) select w.scope, w.word, n.id"
+                + " from new_template n join search_word w on w.id = n.base");
+        run(
+                "insert into search_word (scope, word, id) select 'template', cast(n.n as varchar), n.id from new_template n"
+                        + " where not exists (select 1 from search_word w where w.id = n.id and w.word = cast(n.n as varchar))");
+        numbered("all_template", "select id from template where kind = 'TEMPLATE' and ready_version is not null");
+    }
+
+    /** One person in fifty and one template in five get far more than the rest. */
+    private void messages(int messages, int people) throws SQLException {
+        numbered(
+                "base_message",
+                "select m.id from outgoing_message m join kept_source s on s.id = m.id where m.state = 'SENT' and not m.test");
+        int base = number("select count(*) from base_message");
+        int contacts = number("select count(*) from all_contact");
+        int templates = number("select count(*) from all_template");
+        run(
+                "create local temporary table new_message (n integer primary key, id uuid, base uuid, person uuid, template uuid)"
+                        + " not persistent");
+        int toOne = Math.max(200, messages / 50);
+        int fromOne = messages / 5;
+        for (int first = base; first < messages; first += AT_ONCE) {
+            int last = Math.min(messages, first + AT_ONCE) - 1;
+            run("truncate table new_message");
+            run(
+                    """
+                    insert into new_message
+                    select x, random_uuid(), b.id, c.id, t.id from system_range(%1$d, %2$d)
+                    join base_message b on b.n = mod(x, %3$d)
+                    join all_contact c on c.n = case when x < %6$d then 0 else cast(floor(%4$d * power(rand(), 2)) as integer) end
+                    join all_template t on t.n = case when mod(x, 5) = 0 then 3 else cast(floor(%5$d * power(rand(), 2)) as integer) end
+                    """
+                            .formatted(first, last, base, contacts, templates, toOne));
+            run(
+                    """
+                    insert into outgoing_message (id, message_id, template_id, template_version, written_by, sender_id,
+                      person_kind, person_id, deal_id, to_address, from_address, subject, state, attempts, tries, by_hand,
+                      last_answer, maybe_repeated, created_at, sent_at, test)
+                    select n.id, concat('<', n.id, '@many.example>'), n.template, 1, m.written_by, m.sender_id, 'contact',
+                      n.person, null, m.to_address, m.from_address, m.subject,
+                      case when mod(n.n, 5000) = 1 then 'REFUSED' else 'SENT' end, 1, 1, false, '250 taken', false,
+                      dateadd(second, -n.n * 20, timestamp with time zone '2026-05-04 08:00:00+00'),
+                      dateadd(second, -n.n * 20 + 2, timestamp with time zone '2026-05-04 08:00:00+00'), false
+                    from new_message n join outgoing_message m on m.id = n.base
+                    """);
+            run(
+                    "insert into kept_source select n.id, s.size, s.packed from new_message n join kept_source s on s.id = n.base");
+            run("insert into kept_source_content select n.id, s.position, s.at, s.hash"
+                    + " from new_message n join kept_source_content s on s.source_id = n.base");
+            run("insert into message_pieces select n.id, p.pieces"
+                    + " from new_message n join message_pieces p on p.message_id = n.base");
+            run("insert into message_page select n.id, substring(replace(cast(n.id as varchar), '-', ''), 1, 24), false"
+                    + " from new_message n");
+            run(
+                    """
+                    insert into delivery_event (id, message_id, person_id, kind, at, address, program, ahead, by_machine)
+                    select random_uuid(), n.id, n.person, 'OPENED', m.created_at, null, 'a person', false, false
+                    from new_message n join outgoing_message m on m.id = n.id where mod(n.n, 7) = 0
+                    """);
+        }
+    }
+
+    /** What the application would have kept in sum with each of these. */
+    private void sums() throws SQLException {
+        run(
+                "create local temporary table sum_message as select person_id, count(*) as times, max(created_at) as last_at"
+                        + " from outgoing_message where not test and state not in ('REFUSED', 'CANCELLED') group by person_id");
+        run("create index sum_message_person on sum_message (person_id)");
+        run(
+                "update person_summary s set times_written = (select m.times from sum_message m where m.person_id = s.person_id),"
+                        + " last_written = (select m.last_at from sum_message m where m.person_id = s.person_id)"
+                        + " where exists (select 1 from sum_message m where m.person_id = s.person_id)");
+        run("create local temporary table sum_event as select person_id, max(at) as at from delivery_event"
+                + " where kind = 'OPENED' and not by_machine group by person_id");
+        run("create index sum_event_person on sum_event (person_id)");
+        run("update person_summary s set last_opened = (select e.at from sum_event e where e.person_id = s.person_id)"
+                + " where exists (select 1 from sum_event e where e.person_id = s.person_id)");
+        run(
+                """
+                update person_summary s set open_deal_id = (
+                  select d.id from deal_contact c join deal d on d.id = c.deal_id
+                  where c.contact_id = s.person_id and d.stage not in ('lost', 'placed')
+                  order by d.created_at desc, d.id limit 1)
+                where exists (select 1 from deal_contact c where c.contact_id = s.person_id)
+                """);
+        run("delete from template_use");
+        run("insert into template_use (template_id, colleague_id, times, last_at)"
+                + " select template_id, written_by, count(*), max(created_at) from outgoing_message"
+                + " where not test and template_id is not null group by template_id, written_by");
+    }
+
+    private void spread() throws SQLException {
+        System.out.printf(
+                Locale.ROOT,
+                "spread: %s messages to one person, %s from one template, %s people in one organisation, %s deals of one"
+                        + " contact, %s MB of packed messages%n",
+                text("select max(times_written) from person_summary"),
+                text("select max(times) from (select sum(times) as times from template_use group by template_id)"),
+                text("select max(people) from organisation"),
+                text("select max(n) from (select count(*) as n from deal_contact group by contact_id)"),
+                text("select sum(octet_length(packed)) / 1000000 from kept_source"));
+    }
+}

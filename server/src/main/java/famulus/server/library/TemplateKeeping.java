@@ -1,0 +1,97 @@
+package famulus.server.library;
+
+import famulus.core.field.Path;
+import famulus.core.field.Root;
+import famulus.core.merge.MergeParser;
+import famulus.core.record.SearchText;
+import famulus.server.search.SearchIndex;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** Keeps a template with its words apart, what it is found by and what it names. */
+@Component
+class TemplateKeeping {
+    /** Under this word templates are looked for. */
+    static final String SCOPE = "template";
+
+    /** A template is found by so many of its words. */
+    private static final int MOST_WORDS = 600;
+
+    private static final Pattern IDENTIFIER = Pattern.compile("[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+
+    private final TemplateMapper mapper;
+    private final SearchIndex search;
+
+    TemplateKeeping(TemplateMapper mapper, SearchIndex search) {
+        this.mapper = mapper;
+        this.search = search;
+    }
+
+    /** What a template can name. */
+    enum What {
+        /** A field, as {@code kind.name}. */
+        FIELD,
+        /** A passage, picture or feed in its design. */
+        PART,
+        /** A file that goes along. */
+        FILE
+    }
+
+    void insert(Template template) {
+        mapper.insert(template);
+        mapper.insertWords(template);
+        index(template);
+    }
+
+    /** Keeps a change; returns whether the template was still at its version. */
+    boolean update(Template template, UUID by) {
+        if (mapper.update(template, by) == 0) {
+            return false;
+        }
+        mapper.updateWords(template);
+        index(template);
+        return true;
+    }
+
+    private void index(Template template) {
+        List<String> texts = List.of(template.name(), template.purpose(), template.subject(), template.body());
+        search.keep(SCOPE, Map.of(template.id(), SearchText.words(texts, MOST_WORDS)));
+        mapper.clearNames(template.id());
+        names(template).forEach((what, names) -> names.forEach(name -> mapper.insertName(template.id(), what, name)));
+    }
+
+    private static Map<String, Set<String>> names(Template template) {
+        Set<String> fields = new TreeSet<>();
+        Stream.of(template.subject(), template.previewText(), template.body())
+                .flatMap(part -> MergeParser.parse(part).paths().stream())
+                .forEach(path -> field(path).ifPresent(fields::add));
+        Set<String> parts = new TreeSet<>();
+        Matcher identifiers = IDENTIFIER.matcher(template.design());
+        while (identifiers.find()) {
+            parts.add(identifiers.group());
+        }
+        Set<String> files = new TreeSet<>();
+        template.files().forEach(file -> files.add(file.toString()));
+        return Map.of(What.FIELD.name(), fields, What.PART.name(), parts, What.FILE.name(), files);
+    }
+
+    /** The field that a path ends at, by the kind of record it is of; empty for a path that leads nowhere. */
+    private static Optional<String> field(Path path) {
+        List<String> words = path.words();
+        if (words.size() < 2) {
+            return Optional.empty();
+        }
+        Optional<String> kind = words.size() > 2
+                ? Optional.of(words.get(words.size() - 2))
+                : Root.of(path).map(root -> root.kind().word());
+        return kind.map(word -> word + "." + words.getLast());
+    }
+}

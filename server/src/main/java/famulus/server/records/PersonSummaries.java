@@ -1,0 +1,76 @@
+package famulus.server.records;
+
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/**
+ * What was said to and heard from each person, in a row of their own: read by lists, fields and conditions in place of
+ * counting messages. Each method is called in the transaction that changes what is summed up.
+ */
+@Service
+public class PersonSummaries {
+    private final PersonSummaryMapper mapper;
+    private final RecordIndex index;
+
+    PersonSummaries(PersonSummaryMapper mapper, RecordIndex index) {
+        this.mapper = mapper;
+        this.index = index;
+    }
+
+    /** Makes the row of somebody who has just been added. */
+    void begin(UUID person) {
+        mapper.begin(person);
+    }
+
+    /** Keeps that somebody was written to. */
+    public void wrote(CrmKind kind, UUID person, Instant at) {
+        mapper.wrote(person, at);
+        mapper.lastWritten(person).ifPresent(last -> index.written(kind, person, last.at()));
+    }
+
+    /**
+     * Keeps that one message to somebody counts no more.
+     *
+     * @param last when they were written to last without it; empty for never
+     */
+    public void unwrote(CrmKind kind, UUID person, Optional<Instant> last) {
+        mapper.unwrote(person, last.orElse(null));
+        index.written(kind, person, last.orElse(null));
+    }
+
+    /** Keeps what is known of how somebody read their messages; moments are null for never. */
+    public void read(UUID person, Instant lastOpened, Instant lastClicked, String clickedLink) {
+        mapper.read(person, lastOpened, lastClicked, clickedLink);
+    }
+
+    /** Keeps whether somebody wants no messages that go to several at once. */
+    public void unsubscribed(UUID person, boolean unsubscribed) {
+        mapper.unsubscribed(person, unsubscribed);
+    }
+
+    /** Whether somebody said that they want no messages that go to several at once. */
+    public boolean wantsNoRounds(UUID person) {
+        return mapper.wantsNoRounds(person).orElse(false);
+    }
+
+    /** Keeps what was heard from somebody, after an entry of their history was added or taken back. */
+    void heard(UUID person) {
+        mapper.heard(person);
+    }
+
+    /** Keeps which of their open deals is the newest, after deals of some contacts have changed. */
+    void deals(Collection<UUID> contacts) {
+        if (!contacts.isEmpty()) {
+            mapper.deals(List.copyOf(contacts));
+        }
+    }
+
+    /** The same for the contacts of one deal. */
+    void dealsOfContactsOf(UUID deal) {
+        deals(mapper.contactsOf(deal));
+    }
+}

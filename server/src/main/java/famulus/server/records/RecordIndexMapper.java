@@ -1,0 +1,136 @@
+package famulus.server.records;
+
+import famulus.server.records.RecordWalk.MainContact;
+import famulus.server.search.SearchWord;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Where records stand in their lists. Names of tables come from {@link CrmKind}, never from a request. */
+@Mapper
+interface RecordIndexMapper {
+    /** Where a record stands in the list of one column. */
+    record PlaceRow(String sortedBy, String place, UUID recordId) {}
+
+    List<PlaceRow> places(@Param("ids") Collection<UUID> ids);
+
+    @Select("select sorted_by, place, record_id from record_place where record_id = #{id} and sorted_by = #{column}")
+    Optional<PlaceRow> place(@Param("id") UUID id, @Param("column") String column);
+
+    void insert(
+            @Param("kind") String kind,
+            @Param("columns") Collection<String> columns,
+            @Param("places") Collection<String> places,
+            @Param("ids") Collection<UUID> ids);
+
+    @Delete("delete from record_place where kind = #{kind} and sorted_by = #{row.sortedBy} and place = #{row.place}")
+    void delete(@Param("kind") String kind, @Param("row") PlaceRow row);
+
+    @Update(
+            """
+            update record_place set place = #{to}
+            where kind = #{kind} and sorted_by = #{column} and place = #{from}
+            """)
+    void move(
+            @Param("kind") String kind,
+            @Param("column") String column,
+            @Param("from") String from,
+            @Param("to") String to);
+
+    /** The places of a part of a list, in its order; of records that have all of the words, where some are asked for. */
+    List<PlaceRow> walk(
+            @Param("kind") String kind,
+            @Param("column") String column,
+            @Param("range") PlaceRange range,
+            @Param("words") List<SearchWord> words,
+            @Param("from") int from,
+            @Param("most") int most);
+
+    /**
+     * The first place of a part of a list, in its order.
+     *
+     * @param withMain whether it is to be a deal's with a main contact
+     */
+    Optional<PlaceRow> step(
+            @Param("kind") String kind,
+            @Param("column") String column,
+            @Param("range") PlaceRange range,
+            @Param("withMain") boolean withMain);
+
+    /** The first places of a part of a list, of records that have all of the words. */
+    List<PlaceRow> walkTo(
+            @Param("kind") String kind,
+            @Param("column") String column,
+            @Param("range") PlaceRange range,
+            @Param("words") List<SearchWord> words,
+            @Param("most") int most,
+            @Param("withMain") boolean withMain);
+
+    /** Those of some deals that have a main contact. */
+    Set<UUID> withMain(@Param("ids") Collection<UUID> deals);
+
+    List<MainContact> mainContacts(@Param("ids") Collection<UUID> deals);
+
+    @Select("select count(*) from deal_contact where is_main")
+    int countWithMain();
+
+    /** The places of some records in one list, in no order. */
+    List<PlaceRow> placesOf(@Param("column") String column, @Param("ids") Collection<UUID> ids);
+
+    /** How many places a part of a list has. */
+    int countPlaces(@Param("kind") String kind, @Param("column") String column, @Param("range") PlaceRange range);
+
+    @Select("select count(*) from ${table}")
+    int count(@Param("table") String table);
+
+    /** When somebody was written to. */
+    record WrittenRow(UUID personId, Instant lastWritten) {}
+
+    List<WrittenRow> written(@Param("people") Collection<UUID> people);
+
+    /** How many contacts an organisation has. */
+    record PeopleRow(UUID id, int people) {}
+
+    List<PeopleRow> people(@Param("ids") Collection<UUID> ids);
+
+    @Update("update organisation set people = people + #{by} where id = #{id}")
+    void peopleBy(@Param("id") UUID id, @Param("by") int by);
+
+    @Update(
+            """
+            update organisation o set people = (select count(*) from contact c where c.organisation_id = o.id)
+            """)
+    void countPeople();
+
+    /** The records of a kind after one, by identifier: all, those of an organisation, or those somebody looks after. */
+    List<UUID> after(
+            @Param("table") String table,
+            @Param("cause") String cause,
+            @Param("causeId") UUID causeId,
+            @Param("after") UUID after,
+            @Param("most") int most);
+
+    /** Records to be made anew; {@code done} is null when none is. */
+    record RenewalRow(UUID id, String kind, String cause, UUID causeId, UUID done) {}
+
+    @Insert("insert into record_renewal (id, kind, cause, cause_id) values (#{id}, #{kind}, #{cause}, #{causeId})")
+    void renew(RenewalRow row);
+
+    @Select("select id, kind, cause, cause_id, done from record_renewal order by id limit 1")
+    Optional<RenewalRow> renewal();
+
+    @Update("update record_renewal set done = #{done} where id = #{id}")
+    void renewed(@Param("id") UUID id, @Param("done") UUID done);
+
+    @Delete("delete from record_renewal where id = #{id}")
+    void renewedAll(UUID id);
+}

@@ -1,0 +1,138 @@
+package famulus.server.records;
+
+import famulus.server.records.Landmarks.Taken;
+import famulus.server.records.RecordIndexMapper.PlaceRow;
+import famulus.server.search.Search;
+import famulus.server.search.SearchIndex;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/**
+ * Which records stand where in a list, however long it is: a window of it is read from the index at its place, and what
+ * was looked for is gathered first where it is little.
+ */
+@Component
+class RecordOrder {
+    /** So many that fit a search are shown; whoever has more is told to look for more. */
+    static final int MOST_FOUND = 2_000;
+    /** So far into a list nothing but passing over is needed. */
+    private static final int NEAR = 1_000;
+
+    private final RecordIndexMapper mapper;
+    private final SearchIndex search;
+    private final Landmarks landmarks;
+
+    RecordOrder(RecordIndexMapper mapper, SearchIndex search, Landmarks landmarks) {
+        this.mapper = mapper;
+        this.search = search;
+        this.landmarks = landmarks;
+    }
+
+    /**
+     * A window of a list.
+     *
+     * @param total how many records the list has; of what was looked for at most {@link #MOST_FOUND}
+     * @param more whether there may be more than {@code total}
+     */
+    record Window(int total, boolean more, List<UUID> records) {}
+
+    /**
+     * Reads a window.
+     *
+     * @param typed what was looked for; may be empty
+     * @param column what the list is sorted by
+     * @param from how many records to pass over
+     * @param most how many to return
+     */
+    Window window(CrmKind kind, String typed, String column, boolean descending, int from, int most) {
+        Search found = search.find(kind.word(), typed, MOST_FOUND);
+        if (found.all()) {
+            int total = mapper.count(kind.word());
+            return new Window(
+                    total,
+                    false,
+                    ids(descending ? down(kind, column, from, most, total) : up(kind, column, from, most, total)));
+        }
+        if (found.gathered()) {
+            List<PlaceRow> places = sorted(mapper.placesOf(column, found.found()), descending);
+            return new Window(places.size(), false, ids(part(places, from, most)));
+        }
+        // Each word fits many; all of them together may fit few.
+        List<PlaceRow> places = walked(kind, column, descending, found, Math.min(from + most, MOST_FOUND) + 1);
+        boolean more = places.size() > Math.min(from + most, MOST_FOUND);
+        int total = more ? MOST_FOUND : places.size();
+        return new Window(total, more, ids(part(places, from, Math.min(most, MOST_FOUND - from))));
+    }
+
+    private List<PlaceRow> walked(CrmKind kind, String column, boolean descending, Search found, int most) {
+        if (!descending) {
+            return mapper.walk(kind.word(), column, PlaceRange.all(false), found.words(), 0, most);
+        }
+        List<PlaceRow> places =
+                new ArrayList<>(mapper.walk(kind.word(), column, PlaceRange.something(true), found.words(), 0, most));
+        if (places.size() < most) {
+            places.addAll(
+                    mapper.walk(kind.word(), column, PlaceRange.nothing(), found.words(), 0, most - places.size()));
+        }
+        return places;
+    }
+
+    private List<PlaceRow> up(CrmKind kind, String column, int from, int most, int total) {
+        if (from < NEAR) {
+            return mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), from, most);
+        }
+        Taken marks = landmarks.of(kind, column, total);
+        PlaceRange on = PlaceRange.all(false).from(marks.before(from));
+        return mapper.walk(kind.word(), column, on, List.of(), marks.past(from), most);
+    }
+
+    private List<PlaceRow> down(CrmKind kind, String column, int from, int most, int total) {
+        if (from < NEAR) {
+            List<PlaceRow> places = new ArrayList<>(
+                    mapper.walk(kind.word(), column, PlaceRange.something(true), List.of(), from, most));
+            if (places.size() == most) {
+                return places;
+            }
+            int something = mapper.countPlaces(kind.word(), column, PlaceRange.something(false));
+            int passed = Math.max(0, from - something);
+            places.addAll(
+                    mapper.walk(kind.word(), column, PlaceRange.nothing(), List.of(), passed, most - places.size()));
+            return places;
+        }
+        int something = landmarks.of(kind, column, total).something();
+        int end = Math.max(0, something - from);
+        int begin = Math.max(0, end - most);
+        List<PlaceRow> places = new ArrayList<>(end > begin ? up(kind, column, begin, end - begin, total) : List.of());
+        Collections.reverse(places);
+        if (places.size() < most) {
+            places.addAll(up(kind, column, Math.max(something, from), most - places.size(), total));
+        }
+        return places;
+    }
+
+    private static List<PlaceRow> sorted(List<PlaceRow> places, boolean descending) {
+        Comparator<PlaceRow> up = Comparator.comparing(PlaceRow::place);
+        if (!descending) {
+            return places.stream().sorted(up).toList();
+        }
+        Comparator<PlaceRow> nothingLast =
+                Comparator.comparing(row -> row.place().startsWith(Place.NOTHING));
+        return places.stream()
+                .sorted(nothingLast.thenComparing((one, other) ->
+                        one.place().startsWith(Place.NOTHING) ? up.compare(one, other) : up.compare(other, one)))
+                .toList();
+    }
+
+    private static List<PlaceRow> part(List<PlaceRow> places, int from, int most) {
+        int begin = Math.min(from, places.size());
+        return places.subList(begin, Math.min(places.size(), begin + Math.max(0, most)));
+    }
+
+    private static List<UUID> ids(List<PlaceRow> places) {
+        return places.stream().map(PlaceRow::recordId).toList();
+    }
+}

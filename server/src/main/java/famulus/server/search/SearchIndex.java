@@ -1,0 +1,83 @@
+package famulus.server.search;
+
+import famulus.core.record.SearchText;
+import famulus.server.search.SearchMapper.WordRow;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** Keeps and finds things by the beginnings of their words. */
+@Service
+public class SearchIndex {
+    private final SearchMapper mapper;
+
+    SearchIndex(SearchMapper mapper) {
+        this.mapper = mapper;
+    }
+
+    /** Keeps the words of a thing, in place of those it had; none when it has no texts. */
+    public void keep(String scope, UUID id, Collection<String> texts) {
+        keep(scope, Map.of(id, SearchText.words(texts)));
+    }
+
+    /**
+     * Keeps the words of several things at once.
+     *
+     * @param words of each thing, cut by {@link SearchText}
+     */
+    public void keep(String scope, Map<UUID, Set<String>> words) {
+        Map<UUID, Set<String>> before = new HashMap<>();
+        for (WordRow row : mapper.words(words.keySet())) {
+            before.computeIfAbsent(row.id(), any -> new HashSet<>()).add(row.word());
+        }
+        before.forEach((id, had) -> had.stream()
+                .filter(word -> !words.get(id).contains(word))
+                .forEach(word -> mapper.delete(scope, word, id)));
+        List<UUID> come = new ArrayList<>();
+        List<String> comeWords = new ArrayList<>();
+        words.forEach((id, has) -> has.stream()
+                .filter(word -> !before.getOrDefault(id, Set.of()).contains(word))
+                .forEach(word -> {
+                    come.add(id);
+                    comeWords.add(word);
+                }));
+        if (!come.isEmpty()) {
+            mapper.insert(scope, come, comeWords);
+        }
+    }
+
+    /**
+     * Looks for what was typed.
+     *
+     * @param most so many things are gathered and no more
+     */
+    public Search find(String scope, String typed, int most) {
+        List<SearchWord> words =
+                SearchText.typed(typed).stream().map(SearchWord::of).toList();
+        if (words.isEmpty()) {
+            return new Search(words, List.of(), false);
+        }
+        SearchWord rarest = words.getFirst();
+        int fewest = Integer.MAX_VALUE;
+        for (SearchWord word : words) {
+            int count = mapper.count(scope, word, most + 1);
+            if (count < fewest) {
+                fewest = count;
+                rarest = word;
+            }
+        }
+        if (fewest > most) {
+            return new Search(words, List.of(), false);
+        }
+        SearchWord first = rarest;
+        List<SearchWord> others =
+                words.stream().filter(word -> !word.equals(first)).toList();
+        return new Search(words, fewest == 0 ? List.of() : mapper.find(scope, rarest, others, most), true);
+    }
+}

@@ -1,0 +1,132 @@
+-- The fields every house has. A house's own fields are further rows without a column.
+insert into field_definition (kind, name, label, type, column_name, section, position, required, computed, most, relation) values
+  ('person', 'title',           'Title',        'TEXT',     null,              'Facts',   1, false, true,  40, null),
+  ('person', 'first_name',      'First name',   'TEXT',     null,              'Facts',   2, false, true,  80, null),
+  ('person', 'last_name',       'Surname',      'TEXT',     null,              'Facts',   3, true,  true,  120, null),
+  ('person', 'full_name',       'Full name',    'TEXT',     null,              'Facts',   4, false, true,  200, null),
+  ('person', 'job_title',       'Job title',    'TEXT',     null,              'Facts',   5, false, true,  80, null),
+  ('person', 'company',         'Company',      'TEXT',     null,              'Facts',   6, false, true,  160, null),
+  ('person', 'email',           'E-mail',       'EMAIL',    null,              'Facts',   7, false, true,  254, null),
+  ('person', 'phone',           'Phone',        'PHONE',    null,              'Facts',   8, false, true,  40, null),
+
+  ('contact', 'title',          'Title',        'TEXT',     'title',           'Facts',   1, false, false, 40, null),
+  ('contact', 'first_name',     'First name',   'TEXT',     'first_name',      'Facts',   2, false, false, 80, null),
+  ('contact', 'last_name',      'Surname',      'TEXT',     'last_name',       'Facts',   3, true,  false, 120, null),
+  ('contact', 'full_name',      'Full name',    'TEXT',     null,              'Facts',   4, false, true,  200, null),
+  ('contact', 'job_title',      'Job title',    'TEXT',     'job_title',       'Facts',   5, false, false, 80, null),
+  ('contact', 'organisation',   'Organisation', 'RELATION', 'organisation_id', 'Facts',   6, false, false, 36, 'organisation'),
+  ('contact', 'email',          'E-mail',       'EMAIL',    null,              'Facts',   7, false, true,  254, null),
+  ('contact', 'phone',          'Phone',        'PHONE',    'phone',           'Facts',   8, false, false, 40, null),
+  ('contact', 'mobile',         'Mobile',       'PHONE',    'mobile',          'Facts',   9, false, false, 40, null),
+  ('contact', 'language',       'Language',     'CHOICE',   'language',        'Facts',  10, false, false, 5, null),
+  ('contact', 'time_zone',      'Time zone',    'CHOICE',   'time_zone',       'Facts',  11, false, false, 60, null),
+  ('contact', 'owner',          'Looked after by', 'RELATION', 'owner_id',     'Facts',  12, false, false, 36, 'user'),
+
+  ('lead', 'title',             'Title',        'TEXT',     'title',           'Facts',   1, false, false, 40, null),
+  ('lead', 'first_name',        'First name',   'TEXT',     'first_name',      'Facts',   2, false, false, 80, null),
+  ('lead', 'last_name',         'Surname',      'TEXT',     'last_name',       'Facts',   3, true,  false, 120, null),
+  ('lead', 'full_name',         'Full name',    'TEXT',     null,              'Facts',   4, false, true,  200, null),
+  ('lead', 'job_title',         'Job title',    'TEXT',     'job_title',       'Facts',   5, false, false, 80, null),
+  ('lead', 'company',           'Company',      'TEXT',     'company',         'Facts',   6, false, false, 160, null),
+  ('lead', 'email',             'E-mail',       'EMAIL',    null,              'Facts',   7, false, true,  254, null),
+  ('lead', 'phone',             'Phone',        'PHONE',    'phone',           'Facts',   8, false, false, 40, null),
+  ('lead', 'source',            'Came from',    'CHOICE',   'source',          'Facts',   9, false, false, 40, null),
+  ('lead', 'state',             'State',        'CHOICE',   'state',           'Facts',  10, true,  false, 20, null),
+  ('lead', 'language',          'Language',     'CHOICE',   'language',        'Facts',  11, false, false, 5, null),
+  ('lead', 'time_zone',         'Time zone',    'CHOICE',   'time_zone',       'Facts',  12, false, false, 60, null),
+  ('lead', 'owner',             'Looked after by', 'RELATION', 'owner_id',     'Facts',  13, false, false, 36, 'user'),
+
+  ('deal', 'name',              'Deal name',         'TEXT',     'name',            'Facts',   1, true,  false, 160, null),
+  ('deal', 'organisation',      'Organisation', 'RELATION', 'organisation_id', 'Facts',   2, false, false, 36, 'organisation'),
+  ('deal', 'stage',             'Stage',        'CHOICE',   'stage',           'Facts',   3, true,  false, 20, null),
+  ('deal', 'value',             'Value',        'MONEY',    'amount',          'Facts',   4, false, false, 24, null),
+  ('deal', 'closes_on',         'Decision by',  'DATE',     'closes_on',       'Facts',   5, false, false, 10, null),
+  ('deal', 'owner',             'Looked after by', 'RELATION', 'owner_id',     'Facts',   6, false, false, 36, 'user'),
+
+  ('organisation', 'name',      'Organisation name',         'TEXT',     'name',            'Facts',   1, true,  false, 160, null),
+  ('organisation', 'phone',     'Phone',        'PHONE',    'phone',           'Facts',   2, false, false, 40, null),
+  ('organisation', 'website',   'Website',      'LINK',     'website',         'Facts',   3, false, false, 200, null),
+  ('organisation', 'street',    'Street',       'TEXT',     'street',          'Facts',   4, false, false, 120, null),
+  ('organisation', 'postcode',  'Postcode',     'TEXT',     'postcode',        'Facts',   5, false, false, 20, null),
+  ('organisation', 'town',      'Town',         'TEXT',     'town',            'Facts',   6, false, false, 80, null),
+  ('organisation', 'country',   'Country',      'CHOICE',   'country',         'Facts',   7, false, false, 2, null),
+  ('organisation', 'owner',     'Looked after by', 'RELATION', 'owner_id',     'Facts',   8, false, false, 36, 'user'),
+
+  ('user', 'first_name',        'First name',   'TEXT',      null,             'Facts',   1, true,  true,  80, null),
+  ('user', 'last_name',         'Surname',      'TEXT',      null,             'Facts',   2, true,  true,  80, null),
+  ('user', 'full_name',         'Full name',    'TEXT',      null,             'Facts',   3, true,  true,  160, null),
+  ('user', 'job_title',         'Job title',    'TEXT',      null,             'Facts',   4, false, true,  80, null),
+  ('user', 'email',             'E-mail',       'EMAIL',     null,             'Facts',   5, true,  true,  254, null),
+  ('user', 'phone',             'Phone',        'PHONE',     null,             'Facts',   6, false, true,  40, null),
+  ('user', 'signature',         'Signature',    'LONG_TEXT', null,             'Facts',   7, false, true,  1000, null),
+
+  ('house', 'name',             'House name',   'TEXT',      null,             'Facts',   1, true,  true,  120, null),
+  ('house', 'phone',            'House phone',  'PHONE',     null,             'Facts',   2, false, true,  40, null),
+  ('house', 'website',          'House website', 'LINK',     null,             'Facts',   3, false, true,  200, null),
+  ('house', 'street',           'House street', 'TEXT',      null,             'Facts',   4, false, true,  120, null),
+  ('house', 'postcode',         'House postcode', 'TEXT',    null,             'Facts',   5, false, true,  20, null),
+  ('house', 'town',             'House town',   'TEXT',      null,             'Facts',   6, false, true,  80, null);
+
+insert into field_choice (kind, field_name, code, label, position) values
+  ('contact', 'language', 'en', 'English', 1), ('contact', 'language', 'de', 'German', 2), ('contact', 'language', 'fr', 'French', 3),
+  ('lead', 'language', 'en', 'English', 1), ('lead', 'language', 'de', 'German', 2), ('lead', 'language', 'fr', 'French', 3),
+  ('lead', 'source', 'fair', 'Growers’ fair', 1), ('lead', 'source', 'web', 'Web form', 2), ('lead', 'source', 'recommended', 'Recommended', 3), ('lead', 'source', 'other', 'Other', 4),
+  ('lead', 'state', 'new', 'new', 1), ('lead', 'state', 'talking', 'talking', 2), ('lead', 'state', 'promising', 'promising', 3), ('lead', 'state', 'dropped', 'dropped', 4),
+  ('deal', 'stage', 'enquiry', 'enquiry', 1), ('deal', 'stage', 'site_visit', 'site visit', 2), ('deal', 'stage', 'quoted', 'quoted', 3),
+  ('deal', 'stage', 'won', 'won', 4), ('deal', 'stage', 'placed', 'placed', 5), ('deal', 'stage', 'lost', 'lost', 6),
+  ('organisation', 'country', 'GB', 'United Kingdom', 1), ('organisation', 'country', 'IE', 'Ireland', 2), ('organisation', 'country', 'DE', 'Germany', 3),
+  ('organisation', 'country', 'AT', 'Austria', 4), ('organisation', 'country', 'CH', 'Switzerland', 5), ('organisation', 'country', 'FR', 'France', 6),
+  ('organisation', 'country', 'BE', 'Belgium', 7), ('organisation', 'country', 'NL', 'Netherlands', 8), ('organisation', 'country', 'PT', 'Portugal', 9),
+  ('organisation', 'country', 'GR', 'Greece', 10), ('organisation', 'country', 'CA', 'Canada', 11), ('organisation', 'country', 'US', 'United States', 12);
+
+insert into field_choice (kind, field_name, code, label, position)
+select kinds.kind, 'time_zone', zones.code, zones.label, zones.position
+from (values ('contact'), ('lead')) as kinds (kind)
+cross join (values
+  ('Europe/Lisbon', 'Lisbon', 1), ('Europe/London', 'London', 2), ('Europe/Dublin', 'Dublin', 3), ('Europe/Berlin', 'Berlin', 4),
+  ('Europe/Paris', 'Paris', 5), ('Europe/Zurich', 'Zürich', 6), ('Europe/Vienna', 'Vienna', 7), ('Europe/Athens', 'Athens', 8),
+  ('America/Toronto', 'Toronto', 9), ('America/New_York', 'New York', 10), ('America/Los_Angeles', 'Los Angeles', 11)
+) as zones (code, label, position);
+
+insert into field_definition (kind, name, label, type, column_name, section, position, required, computed, most, relation) values
+  ('contact', 'formality',      'Addressed',    'CHOICE',    'formality',     'Facts', 13, false, false, 20, null),
+  ('lead',    'formality',      'Addressed',    'CHOICE',    'formality',     'Facts', 14, false, false, 20, null),
+  ('lead',    'country',        'Country',      'CHOICE',    'country',       'Facts', 15, false, false, 2, null),
+  ('person',  'salutation',     'Salutation',   'TEXT',      null,            'Facts',  0, false, true,  300, null),
+
+  ('document', 'name',          'Document',     'TEXT',      'name',          'Facts',  1, true,  true,  160, null),
+  ('document', 'link',          'Document link', 'LINK',     'link',          'Facts',  2, false, true,  400, null),
+  ('document', 'state',         'Document state', 'CHOICE',  'state',         'Facts',  3, true,  true,  20, null),
+  ('document', 'state_on',      'Document since', 'DATE',    'state_on',      'Facts',  4, true,  true,  10, null),
+
+  ('history', 'last_written',   'Last written to', 'DATE_TIME', null,          'Facts',  1, false, true,  40, null),
+  ('history', 'times_written',  'Times written to', 'NUMBER', null,           'Facts',  2, false, true,  10, null),
+  ('history', 'last_answer',    'Last answer',  'DATE_TIME', null,            'Facts',  3, false, true,  40, null),
+  ('history', 'answered',       'Has answered', 'YES_NO',    null,            'Facts',  4, false, true,  3, null),
+  ('history', 'last_called',    'Last call',    'DATE_TIME', null,            'Facts',  5, false, true,  40, null);
+
+insert into field_choice (kind, field_name, code, label, position) values
+  ('contact', 'formality', 'formal', 'formally', 1), ('contact', 'formality', 'familiar', 'by first name', 2),
+  ('lead', 'formality', 'formal', 'formally', 1), ('lead', 'formality', 'familiar', 'by first name', 2),
+  ('document', 'state', 'DRAFT', 'draft', 1), ('document', 'state', 'SENT', 'sent', 2),
+  ('document', 'state', 'SIGNED', 'signed', 3), ('document', 'state', 'WITHDRAWN', 'withdrawn', 4);
+insert into field_choice (kind, field_name, code, label, position)
+select 'lead', 'country', code, label, position from field_choice where kind = 'organisation' and field_name = 'country';
+
+insert into field_definition (kind, name, label, type, column_name, section, position, required, computed, most, relation) values
+  ('contact', 'counting',        'Opens and clicks', 'CHOICE',    'counting', 'Facts', 14, false, false, 20, null),
+  ('lead',    'counting',        'Opens and clicks', 'CHOICE',    'counting', 'Facts', 16, false, false, 20, null),
+
+  ('history', 'opened',          'Has opened',      'YES_NO',    null,       'Facts',  6, false, true,  3, null),
+  ('history', 'last_opened',     'Last opened',     'DATE_TIME', null,       'Facts',  7, false, true,  40, null),
+  ('history', 'clicked',         'Has clicked',     'YES_NO',    null,       'Facts',  8, false, true,  3, null),
+  ('history', 'last_clicked',    'Last click',      'DATE_TIME', null,       'Facts',  9, false, true,  40, null),
+  ('history', 'clicked_link',    'Link last clicked', 'LINK',    null,       'Facts', 10, false, true,  4000, null),
+  ('history', 'unsubscribed',    'Wants no rounds', 'YES_NO',    null,       'Facts', 11, false, true,  3, null),
+
+  ('message', 'sent_date',       'Day of sending',  'DATE',      null,       'Facts',  1, true,  true,  10, null),
+  ('message', 'unsubscribe_link', 'Unsubscribe link', 'LINK',   null,       'Facts',  2, false, true,  400, null),
+  ('message', 'web_copy_link',   'Web copy link',   'LINK',      null,       'Facts',  3, false, true,  400, null);
+insert into field_choice (kind, field_name, code, label, position) values
+  ('contact', 'counting', 'counted', 'may be counted', 1), ('contact', 'counting', 'not_counted', 'never counted', 2),
+  ('lead', 'counting', 'counted', 'may be counted', 1), ('lead', 'counting', 'not_counted', 'never counted', 2);

@@ -1,0 +1,83 @@
+-- A message on its way or gone. What it says stands apart: where its words came from in message_pieces, its bytes in
+-- kept_source under the message's own identifier.
+create table outgoing_message (
+  id               uuid primary key,
+  message_id       varchar(200) not null unique,
+  template_id      uuid references template (id),
+  template_version integer,
+  written_by       uuid not null references colleague (id),
+  sender_id        uuid not null references colleague (id),
+  person_kind      varchar(20) not null,
+  person_id        uuid not null,
+  deal_id          uuid references deal (id),
+  to_address       varchar(254) not null,
+  from_address     varchar(254) not null,
+  subject          varchar(1000) not null,
+  state            varchar(20) not null check (state in ('WAITING', 'SENDING', 'SENT', 'NOT_SURE', 'REFUSED', 'CANCELLED')),
+  attempts         integer not null,
+  -- Attempts less those that somebody asked for out of turn: so many and no more are made.
+  tries            integer default 0 not null,
+  by_hand          boolean default false not null,
+  next_attempt_at  timestamp(3) with time zone,
+  last_answer      varchar(4000),
+  maybe_repeated   boolean not null,
+  created_at       timestamp(3) with time zone not null,
+  sent_at          timestamp(3) with time zone,
+  -- A message that went to a colleague to be looked at; it is in nobody's history.
+  test             boolean not null
+);
+create index outgoing_message_state on outgoing_message (state, created_at, id);
+create index outgoing_message_person on outgoing_message (person_id, created_at);
+create index outgoing_message_deal on outgoing_message (deal_id, created_at);
+
+-- Where each stretch of a plain message came from, as JSON; none of a letter.
+create table message_pieces (
+  message_id uuid primary key references outgoing_message (id) on delete cascade,
+  pieces     varchar(1000000) not null
+);
+
+create table message_attempt (
+  message_id uuid not null references outgoing_message (id),
+  number     integer not null,
+  at         timestamp(3) with time zone not null,
+  outcome    varchar(20) not null,
+  answer     varchar(4000),
+  primary key (message_id, number)
+);
+
+-- What a reader can come back to: the message as a page, its links, and the way out of rounds.
+create table message_page (
+  message_id uuid primary key references outgoing_message (id) on delete cascade,
+  reader_key varchar(24) not null unique,
+  counted    boolean not null
+);
+
+create table message_link (
+  message_id uuid not null references outgoing_message (id) on delete cascade,
+  number     integer not null,
+  address    varchar(4000) not null,
+  primary key (message_id, number)
+);
+
+-- What became of messages. Of what a machine did the line stays, and counts for nothing.
+create table delivery_event (
+  id         uuid primary key,
+  message_id uuid not null references outgoing_message (id) on delete cascade,
+  person_id  uuid not null,
+  kind       varchar(20) not null check (kind in ('OPENED', 'CLICKED', 'UNSUBSCRIBED', 'CAME_BACK')),
+  at         timestamp(3) with time zone not null,
+  address    varchar(4000),
+  program    varchar(300) not null,
+  ahead      boolean not null,
+  by_machine boolean not null
+);
+
+create index delivery_event_person on delivery_event (person_id, kind, by_machine, at);
+create index delivery_event_message on delivery_event (message_id, at);
+
+-- Who wants no rounds; a message of one's own may still go to them.
+create table unsubscribed (
+  person_id  uuid primary key,
+  message_id uuid references outgoing_message (id) on delete set null,
+  at         timestamp(3) with time zone not null
+);
