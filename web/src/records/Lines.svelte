@@ -3,49 +3,56 @@
   import Act from '../ui/Act.svelte';
   import Button from '../ui/Button.svelte';
 
-  /** What is on a deal: blocks, hives, weeks and rate, with the totals the server works out. */
+  /** What is sold by a deal, line by line, with the totals the server works out. */
   let { page, onchanged }: { page: Schemas['RecordPage']; onchanged: (page: Schemas['RecordPage']) => void } =
     $props();
 
   interface Typed {
-    block: string;
-    crop: string;
-    hives: string;
-    weeks: string;
-    rate: string;
+    description: string;
+    quantity: string;
+    unit: string;
+    price: string;
     discount: string;
     tax: string;
+    note: string;
   }
   let typed = $state<Typed[] | null>(null);
   let wrong = $state<Record<string, string>>({});
   const columns = [
-    ['block', 'Block'],
-    ['crop', 'Crop'],
-    ['hives', 'Hives'],
-    ['weeks', 'Weeks'],
-    ['rate', 'Rate'],
+    ['description', 'Description'],
+    ['quantity', 'Quantity'],
+    ['unit', 'Unit'],
+    ['price', 'Price'],
     ['discount', 'Off %'],
     ['tax', 'Tax %'],
+    ['note', 'Note'],
   ] as const;
 
-  function open() {
-    typed = page.lines.map((line) => ({
-      block: line.block,
-      crop: line.crop,
-      hives: String(line.hives),
-      weeks: String(line.weeks),
-      rate: line.rate.toFixed(2),
-      discount: line.discount ? String(line.discount) : '',
-      tax: line.tax ? String(line.tax) : '',
-    }));
-    if (!typed.length) add();
+  async function open() {
     wrong = {};
+    try {
+      const lines = page.moreLines
+        ? await ask('get', '/api/records/deal/{id}/lines', { params: { id: page.id } })
+        : page.lines;
+      typed = lines.map((line) => ({
+        description: line.description,
+        quantity: String(line.quantity),
+        unit: line.unit,
+        price: line.price.toFixed(2),
+        discount: line.discount ? String(line.discount) : '',
+        tax: line.tax ? String(line.tax) : '',
+        note: line.note,
+      }));
+      if (!typed.length) add();
+    } catch (failure) {
+      wrong = { lines: sentence(failure) };
+    }
   }
 
   function add() {
     typed = [
       ...(typed ?? []),
-      { block: '', crop: '', hives: '', weeks: '', rate: '', discount: '', tax: '' },
+      { description: '', quantity: '', unit: '', price: '', discount: '', tax: '', note: '' },
     ];
   }
 
@@ -53,9 +60,8 @@
     try {
       const lines = typed!.map((line) => ({
         ...line,
-        hives: Number(line.hives) || 0,
-        weeks: Number(line.weeks) || 0,
-        rate: line.rate.trim() === '' ? -1 : Number(line.rate),
+        quantity: Number(line.quantity) || 0,
+        price: line.price.trim() === '' ? -1 : Number(line.price),
         discount: Number(line.discount) || 0,
         tax: Number(line.tax) || 0,
       }));
@@ -72,7 +78,7 @@
 
 <section>
   <h2>
-    Lines {#if !typed}<Act onclick={open}>change</Act>{/if}
+    Lines {#if !typed}<Act onclick={() => void open()}>change</Act>{/if}
   </h2>
   {#if typed}
     <table>
@@ -112,25 +118,32 @@
     <table>
       <thead>
         <tr
-          ><th scope="col">Block</th><th scope="col" class="figures">Hives × weeks</th><th
+          ><th scope="col">Description</th><th scope="col" class="figures">Quantity</th><th
             scope="col"
-            class="figures">Rate</th
+            class="figures">Price</th
           ><th scope="col" class="figures">Total</th></tr
         >
       </thead>
       <tbody>
         {#each page.lines as line, i (i)}
           <tr>
-            <td>{line.block} <small>{line.crop}</small></td>
-            <td class="figures">{line.hives} × {line.weeks}</td>
+            <td>{line.description} <small>{line.note}</small></td>
+            <td class="figures">{line.quantity} {line.unit}</td>
             <td class="figures"
-              >{line.rate.toFixed(2)}{#if line.discount}<small> −{line.discount} %</small>{/if}</td
+              >{line.price.toFixed(2)}{#if line.discount}<small> −{line.discount} %</small>{/if}</td
             >
             <td class="figures">{line.total}</td>
           </tr>
         {/each}
       </tbody>
       <tfoot>
+        {#if page.moreLines}
+          <tr
+            ><td colspan="4" class="none"
+              >and {page.moreLines.toLocaleString('en')} more lines, which are in the sum</td
+            ></tr
+          >
+        {/if}
         <tr><th scope="row" colspan="3">Sum</th><td class="figures">{page.linesTotal}</td></tr>
         {#if page.linesWithTax}
           <tr><th scope="row" colspan="3">with tax</th><td class="figures">{page.linesWithTax}</td></tr>
@@ -138,6 +151,7 @@
       </tfoot>
     </table>
   {:else}
+    {#each Object.values(wrong) as one, i (i)}<p class="wrong" role="alert">{one}</p>{/each}
     <p class="none">Nothing on this deal yet.</p>
   {/if}
 </section>
@@ -196,7 +210,7 @@
     font: inherit;
   }
 
-  input.block {
+  input.description {
     min-width: 100px;
   }
 

@@ -14,9 +14,9 @@
   /** What a new record of each kind begins with. */
   const beginnings = {
     contact: { first_name: '', last_name: '' },
-    lead: { first_name: '', last_name: '', company: '', state: 'new' },
+    lead: { first_name: '', last_name: '', company: '' },
     organisation: { name: '' },
-    deal: { name: '', stage: 'enquiry' },
+    deal: { name: '' },
   };
   const people = [
     ['contact', 'Contacts', '/people/contacts'],

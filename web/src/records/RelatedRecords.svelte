@@ -16,6 +16,14 @@
   let role = $state('');
   let main = $state(false);
   let wrong = $state<Record<string, string>>({});
+  let roles = $state<string[]>([]);
+
+  $effect(() => {
+    if (!adding) return;
+    ask('get', '/api/records/deal/roles')
+      .then((offered) => (roles = offered))
+      .catch(() => (roles = []));
+  });
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
@@ -78,6 +86,7 @@
             {/if}
           </li>
         {/each}
+        {#if group.more}<li class="remark">and {group.more.toLocaleString('en')} more</li>{/if}
       </ul>
     </section>
   {/if}
@@ -86,12 +95,7 @@
   <Slip title="Add a contact" anchor={opener} placement="left-start" onclose={() => (adding = false)}>
     <form onsubmit={add}>
       <RecordFinder label="Who" kind="contact" error={wrong.contact} onchoose={(id) => (contact = id)} />
-      <Field
-        label="Role on this deal"
-        bind:value={role}
-        error={wrong.role}
-        placeholder="decides, spraying, invoices …"
-      />
+      <Field label="Role on this deal" bind:value={role} error={wrong.role} suggestions={roles} />
       <p><label><input type="checkbox" bind:checked={main} /> is the main contact</label></p>
       <Button main type="submit">Add</Button>
     </form>

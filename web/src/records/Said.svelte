@@ -31,6 +31,29 @@
   let minutes = $state('');
   let wrong = $state<Record<string, string>>({});
   let opened = $state<string | null>(null);
+  /** What is older than the page's own entries, as far as it has been asked for. */
+  let older = $state<Schemas['Said'][]>([]);
+  let more = $derived(page.moreSaid);
+
+  async function readOlder() {
+    const last = older.at(-1) ?? page.said.at(-1);
+    if (!last) return;
+    try {
+      const portion = await ask('get', '/api/records/{kind}/{id}/history', {
+        params: { kind: page.kind, id: page.id },
+        query: { before: last.at, beforeId: last.id },
+      });
+      older = [...older, ...portion.said];
+      more = portion.more;
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  const said = $derived.by(() => {
+    const there = new Set(page.said.map((entry) => entry.id));
+    return [...page.said, ...older.filter((entry) => !there.has(entry.id))];
+  });
 
   function begin(event: MouseEvent, kind: Kind) {
     noting = { kind, anchor: event.currentTarget as HTMLElement };
@@ -98,7 +121,7 @@
   </div>
 </header>
 <ol>
-  {#each page.said as entry (entry.id)}
+  {#each said as entry (entry.id)}
     <li>
       <time datetime={entry.at}>{day(entry.at)}</time>
       <div>
@@ -154,6 +177,9 @@
     <li class="nothing">Nothing was said yet. Write the first word with <kbd>w</kbd>, or note a call.</li>
   {/each}
 </ol>
+{#if more}
+  <p class="soft"><Button quiet onclick={() => void readOlder()}>Show what was said before</Button></p>
+{/if}
 {#if noting}
   <Slip
     title={titles[noting.kind]}

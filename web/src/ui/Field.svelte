@@ -8,6 +8,7 @@
     error = '',
     remark = '',
     lines = 1,
+    suggestions = [],
     ...rest
   }: HTMLInputAttributes & {
     label: string;
@@ -15,6 +16,8 @@
     error?: string;
     remark?: string;
     lines?: number;
+    /** What may be meant; anything else can be typed too. */
+    suggestions?: string[];
   } = $props();
 
   const id = $props.id();
@@ -35,8 +38,14 @@
       bind:value
       aria-invalid={error ? true : undefined}
       aria-describedby={error || remark ? `${id}-said` : undefined}
+      list={suggestions.length ? `${id}-suggestions` : undefined}
       {...rest}
     />
+    {#if suggestions.length}
+      <datalist id="{id}-suggestions">
+        {#each suggestions as one (one)}<option value={one}></option>{/each}
+      </datalist>
+    {/if}
   {/if}
   {#if error || remark}<p id="{id}-said" class:error>{error || remark}</p>{/if}
 </div>

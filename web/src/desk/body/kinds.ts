@@ -74,7 +74,7 @@ export const blockGroups: readonly (readonly [group: string, kinds: readonly Blo
         label: 'Item table',
         says: 'the deal’s lines and sums',
         begin: () => ({
-          columns: [{ is: 'what' }, { is: 'hives' }, { is: 'rate' }, { is: 'total' }],
+          columns: [{ is: 'description' }, { is: 'quantity' }, { is: 'price' }, { is: 'total' }],
           totals: true,
           empty: '',
         }),
@@ -154,12 +154,12 @@ export function stringLabel(kind: string, key: string): string {
 
 /** The columns an item table can have, and what stands at their head. */
 export const columnLabels: Record<string, string> = {
-  what: 'Where',
-  crop: 'Crop',
-  hives: 'Hives',
-  weeks: 'Weeks',
-  rate: 'Rate',
+  description: 'Description',
+  quantity: 'Quantity',
+  unit: 'Unit',
+  price: 'Price',
   discount: 'Discount',
   tax: 'Tax',
+  note: 'Note',
   total: 'Amount',
 };

@@ -92,8 +92,22 @@ public class RenderBench {
         text = BodyText.of(design);
         deal = new DealLines(
                 List.of(
-                        new ItemLine("North", "apple", 20, 3, new BigDecimal("24"), BigDecimal.ZERO, BigDecimal.TEN),
-                        new ItemLine("Hill", "apple", 4, 3, new BigDecimal("24"), BigDecimal.ONE, BigDecimal.TEN)),
+                        new ItemLine(
+                                "North",
+                                new BigDecimal("20"),
+                                "hives",
+                                new BigDecimal("72"),
+                                BigDecimal.ZERO,
+                                BigDecimal.TEN,
+                                ""),
+                        new ItemLine(
+                                "Hill",
+                                new BigDecimal("4"),
+                                "hives",
+                                new BigDecimal("72"),
+                                BigDecimal.ONE,
+                                BigDecimal.TEN,
+                                "")),
                 "GBP");
     }
 
@@ -124,7 +138,9 @@ public class RenderBench {
                         ? Block.of(
                                 id,
                                 new Content.Items(
-                                        List.of(ItemColumn.WHAT, ItemColumn.HIVES, ItemColumn.TOTAL), true, ""))
+                                        List.of(ItemColumn.DESCRIPTION, ItemColumn.QUANTITY, ItemColumn.TOTAL),
+                                        true,
+                                        ""))
                         : text(id);
             default -> text(id);
         };

@@ -1,6 +1,8 @@
 package famulus.bench;
 
 import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -79,10 +81,11 @@ public final class ScaleBench {
                         () -> "/api/records/" + kind + "?most=100&descending=true&sort=" + column + "&from="
                                 + random.nextInt(total));
             }
-            for (String search : List.of("a", "mill", "ka ma", "xyz", "%25", "_", "%20%20", "x".repeat(1000))) {
+            for (String search : List.of("a", "mill", "ka ma", "xyz", "%", "_", "  ", "x".repeat(1000))) {
                 ask(
                         "find " + kind + "s: " + (search.length() > 20 ? "1,000 characters" : "“" + search + "”"),
-                        () -> "/api/records/" + kind + "?most=100&search=" + search);
+                        () -> "/api/records/" + kind + "?most=100&search="
+                                + URLEncoder.encode(search, StandardCharsets.UTF_8));
             }
         }
         ask("record finder: organisations", () -> "/api/records/organisation?most=7&search=la");

@@ -15,7 +15,7 @@ import java.util.Locale;
  * people, deals, templates and messages there are to be.
  */
 public final class ScaleData {
-    private static final int AT_ONCE = 20_000;
+    private static final int AT_ONCE = 100_000;
 
     private final Connection connection;
 
@@ -31,7 +31,7 @@ public final class ScaleData {
         int messages = Integer.parseInt(arguments[4]);
         long began = System.nanoTime();
         String url = "jdbc:h2:" + Path.of(arguments[0], "famulus").toAbsolutePath()
-                + ";DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=1000;CACHE_SIZE=262144";
+                + ";DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=1000;CACHE_SIZE=2097152";
         try (Connection connection = DriverManager.getConnection(url, "famulus", "")) {
             connection.setAutoCommit(false);
             ScaleData scale = new ScaleData(connection);
@@ -178,7 +178,7 @@ public final class ScaleData {
                 insert into new_deal
                 select x, random_uuid(), d.id, c.id from system_range(FROM, TO)
                 join base_deal d on d.n = mod(x, %d)
-                join all_contact c on c.n = cast(floor(%d * power(rand(), 2)) as integer)
+                join all_contact c on c.n = cast(floor(%d * power(mod(x * 7919, 99991) / 99991.0, 2)) as integer)
                 """
                         .formatted(baseDeals, contacts));
         inPortions(
@@ -273,8 +273,8 @@ public final class ScaleData {
                     insert into new_message
                     select x, random_uuid(), b.id, c.id, t.id from system_range(%1$d, %2$d)
                     join base_message b on b.n = mod(x, %3$d)
-                    join all_contact c on c.n = case when x < %6$d then 0 else cast(floor(%4$d * power(rand(), 2)) as integer) end
-                    join all_template t on t.n = case when mod(x, 5) = 0 then 3 else cast(floor(%5$d * power(rand(), 2)) as integer) end
+                    join all_contact c on c.n = case when x < %6$d then 0 else cast(floor(%4$d * power(mod(x * 7919, 999983) / 999983.0, 2)) as integer) end
+                    join all_template t on t.n = case when mod(x, 5) = 0 then 3 else cast(floor(%5$d * power(mod(x * 104729, 99991) / 99991.0, 2)) as integer) end
                     """
                             .formatted(first, last, base, contacts, templates, toOne));
             run(
@@ -325,7 +325,8 @@ public final class ScaleData {
                 """
                 update person_summary s set open_deal_id = (
                   select d.id from deal_contact c join deal d on d.id = c.deal_id
-                  where c.contact_id = s.person_id and d.stage not in ('lost', 'placed')
+                  join field_choice g on g.kind = 'deal' and g.field_name = 'stage' and g.code = d.stage
+                  where c.contact_id = s.person_id and g.outcome = 'OPEN'
                   order by d.created_at desc, d.id limit 1)
                 where exists (select 1 from deal_contact c where c.contact_id = s.person_id)
                 """);

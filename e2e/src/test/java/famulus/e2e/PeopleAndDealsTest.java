@@ -129,7 +129,7 @@ class PeopleAndDealsTest extends BrowserTest {
                 .containsText("£9,600.00");
 
         button(page, "change").click();
-        page.getByLabel("Hives, line 1").fill("50");
+        page.getByLabel("Quantity, line 1").fill("50");
         button(page, "Keep lines").click();
         assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^Sum"))))
                 .containsText("£10,000.00");

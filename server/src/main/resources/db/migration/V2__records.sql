@@ -30,6 +30,8 @@ create table field_choice (
   code       varchar(60) not null,
   label      varchar(80) not null,
   position   integer not null,
+  -- Of a deal's stage: whether deals in it are open, won or lost.
+  outcome    varchar(4) check (outcome in ('OPEN', 'WON', 'LOST')),
   primary key (kind, field_name, code),
   foreign key (kind, field_name) references field_definition (kind, name)
 );
@@ -110,7 +112,7 @@ create table deal (
   version         integer not null
 );
 
-create index deal_organisation on deal (organisation_id);
+create index deal_organisation on deal (organisation_id, created_at, id);
 create index deal_owner on deal (owner_id);
 
 create table deal_contact (
@@ -124,18 +126,26 @@ create table deal_contact (
 create index deal_contact_contact on deal_contact (contact_id);
 create index deal_contact_main on deal_contact (is_main);
 
+-- What contacts can be on a deal; more may be written in.
+create table contact_role (
+  label    varchar(60) primary key,
+  position integer not null
+);
+insert into contact_role (label, position) values ('decides', 1), ('uses it', 2), ('advises', 3), ('pays the invoices', 4);
+
 create table deal_line (
   id       uuid primary key,
   deal_id  uuid not null references deal (id),
   position integer not null,
-  block    varchar(120) not null,
-  crop     varchar(60),
-  hives    integer not null,
-  weeks    integer not null,
-  rate     decimal(10, 2) not null,
+  description varchar(200) not null,
+  quantity decimal(14, 3) not null,
+  unit     varchar(30) not null,
+  -- Of one unit, in the currency of the deal.
+  price    decimal(12, 2) not null,
   -- What is taken off a line, and the tax on what is left, in per cent.
   discount decimal(5, 2) default 0 not null,
-  tax      decimal(5, 2) default 0 not null
+  tax      decimal(5, 2) default 0 not null,
+  note     varchar(300) not null
 );
 
 create index deal_line_deal on deal_line (deal_id, position);

@@ -68,25 +68,13 @@ insert into field_definition (kind, name, label, type, column_name, section, pos
   ('house', 'town',             'House town',   'TEXT',      null,             'Facts',   6, false, true,  80, null);
 
 insert into field_choice (kind, field_name, code, label, position) values
-  ('contact', 'language', 'en', 'English', 1), ('contact', 'language', 'de', 'German', 2), ('contact', 'language', 'fr', 'French', 3),
-  ('lead', 'language', 'en', 'English', 1), ('lead', 'language', 'de', 'German', 2), ('lead', 'language', 'fr', 'French', 3),
-  ('lead', 'source', 'fair', 'Growers’ fair', 1), ('lead', 'source', 'web', 'Web form', 2), ('lead', 'source', 'recommended', 'Recommended', 3), ('lead', 'source', 'other', 'Other', 4),
-  ('lead', 'state', 'new', 'new', 1), ('lead', 'state', 'talking', 'talking', 2), ('lead', 'state', 'promising', 'promising', 3), ('lead', 'state', 'dropped', 'dropped', 4),
-  ('deal', 'stage', 'enquiry', 'enquiry', 1), ('deal', 'stage', 'site_visit', 'site visit', 2), ('deal', 'stage', 'quoted', 'quoted', 3),
-  ('deal', 'stage', 'won', 'won', 4), ('deal', 'stage', 'placed', 'placed', 5), ('deal', 'stage', 'lost', 'lost', 6),
-  ('organisation', 'country', 'GB', 'United Kingdom', 1), ('organisation', 'country', 'IE', 'Ireland', 2), ('organisation', 'country', 'DE', 'Germany', 3),
-  ('organisation', 'country', 'AT', 'Austria', 4), ('organisation', 'country', 'CH', 'Switzerland', 5), ('organisation', 'country', 'FR', 'France', 6),
-  ('organisation', 'country', 'BE', 'Belgium', 7), ('organisation', 'country', 'NL', 'Netherlands', 8), ('organisation', 'country', 'PT', 'Portugal', 9),
-  ('organisation', 'country', 'GR', 'Greece', 10), ('organisation', 'country', 'CA', 'Canada', 11), ('organisation', 'country', 'US', 'United States', 12);
+  ('lead', 'source', 'web', 'Web form', 1), ('lead', 'source', 'recommended', 'Recommended', 2),
+  ('lead', 'source', 'event', 'Event', 3), ('lead', 'source', 'other', 'Other', 4),
+  ('lead', 'state', 'new', 'new', 1), ('lead', 'state', 'talking', 'talking', 2), ('lead', 'state', 'promising', 'promising', 3), ('lead', 'state', 'dropped', 'dropped', 4);
 
-insert into field_choice (kind, field_name, code, label, position)
-select kinds.kind, 'time_zone', zones.code, zones.label, zones.position
-from (values ('contact'), ('lead')) as kinds (kind)
-cross join (values
-  ('Europe/Lisbon', 'Lisbon', 1), ('Europe/London', 'London', 2), ('Europe/Dublin', 'Dublin', 3), ('Europe/Berlin', 'Berlin', 4),
-  ('Europe/Paris', 'Paris', 5), ('Europe/Zurich', 'Zürich', 6), ('Europe/Vienna', 'Vienna', 7), ('Europe/Athens', 'Athens', 8),
-  ('America/Toronto', 'Toronto', 9), ('America/New_York', 'New York', 10), ('America/Los_Angeles', 'Los Angeles', 11)
-) as zones (code, label, position);
+insert into field_choice (kind, field_name, code, label, position, outcome) values
+  ('deal', 'stage', 'enquiry', 'enquiry', 1, 'OPEN'), ('deal', 'stage', 'talking', 'talking', 2, 'OPEN'),
+  ('deal', 'stage', 'quoted', 'quoted', 3, 'OPEN'), ('deal', 'stage', 'won', 'won', 4, 'WON'), ('deal', 'stage', 'lost', 'lost', 5, 'LOST');
 
 insert into field_definition (kind, name, label, type, column_name, section, position, required, computed, most, relation) values
   ('contact', 'formality',      'Addressed',    'CHOICE',    'formality',     'Facts', 13, false, false, 20, null),
@@ -110,9 +98,6 @@ insert into field_choice (kind, field_name, code, label, position) values
   ('lead', 'formality', 'formal', 'formally', 1), ('lead', 'formality', 'familiar', 'by first name', 2),
   ('document', 'state', 'DRAFT', 'draft', 1), ('document', 'state', 'SENT', 'sent', 2),
   ('document', 'state', 'SIGNED', 'signed', 3), ('document', 'state', 'WITHDRAWN', 'withdrawn', 4);
-insert into field_choice (kind, field_name, code, label, position)
-select 'lead', 'country', code, label, position from field_choice where kind = 'organisation' and field_name = 'country';
-
 insert into field_definition (kind, name, label, type, column_name, section, position, required, computed, most, relation) values
   ('contact', 'counting',        'Opens and clicks', 'CHOICE',    'counting', 'Facts', 14, false, false, 20, null),
   ('lead',    'counting',        'Opens and clicks', 'CHOICE',    'counting', 'Facts', 16, false, false, 20, null),

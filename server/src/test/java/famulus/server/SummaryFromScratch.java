@@ -25,7 +25,8 @@ public final class SummaryFromScratch {
                     order by e.at desc, e.id desc limit 1) as clicked_link,
                    exists (select 1 from unsubscribed u where u.person_id = p.id) as unsubscribed,
                    (select d.id from deal_contact c join deal d on d.id = c.deal_id
-                    where c.contact_id = p.id and d.stage not in ('lost', 'placed')
+                    join field_choice g on g.kind = 'deal' and g.field_name = 'stage' and g.code = d.stage
+                    where c.contact_id = p.id and g.outcome = 'OPEN'
                     order by d.created_at desc, d.id limit 1) as open_deal_id
             from (select id from contact union all select id from lead) p
             """;

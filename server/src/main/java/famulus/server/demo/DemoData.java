@@ -29,6 +29,7 @@ import famulus.server.records.HistoryService;
 import famulus.server.records.HouseFactService;
 import famulus.server.records.HouseFactService.TypedFact;
 import famulus.server.records.PeopleContext.For;
+import famulus.server.records.PipelineService;
 import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
@@ -80,6 +81,7 @@ class DemoData implements ApplicationRunner {
 
     private final TeamService team;
     private final CatalogueService catalogue;
+    private final PipelineService pipeline;
     private final HouseFactService facts;
     private final RecordService records;
     private final DealService deals;
@@ -103,6 +105,7 @@ class DemoData implements ApplicationRunner {
     DemoData(
             TeamService team,
             CatalogueService catalogue,
+            PipelineService pipeline,
             HouseFactService facts,
             RecordService records,
             DealService deals,
@@ -124,6 +127,7 @@ class DemoData implements ApplicationRunner {
             FamulusProperties properties) {
         this.team = team;
         this.catalogue = catalogue;
+        this.pipeline = pipeline;
         this.facts = facts;
         this.records = records;
         this.deals = deals;
@@ -161,6 +165,7 @@ class DemoData implements ApplicationRunner {
         DemoTeam people = DemoTeam.of(chance);
         people.all().forEach(one -> team.keepWithoutPassword(one, now));
         DemoFields.add(catalogue);
+        DemoFields.settle(pipeline);
         facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
         facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110)));
         facts.add(new TypedFact("Liability cover", FieldType.MONEY, "5000000 GBP", day(now, 300)));

@@ -5,6 +5,11 @@ import famulus.core.field.FieldDefinition.Choice;
 import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
 import famulus.server.records.CatalogueService;
+import famulus.server.records.PipelineService;
+import famulus.server.records.PipelineService.Option;
+import famulus.server.records.PipelineService.OptionList;
+import famulus.server.records.PipelineService.Outcome;
+import famulus.server.records.PipelineService.Stage;
 import java.util.List;
 import java.util.Optional;
 
@@ -43,6 +48,25 @@ final class DemoFields {
                 20,
                 false,
                 false);
+    }
+
+    /** How this company's deals go, where its leads come from, and who is who on a deal. */
+    static void settle(PipelineService pipeline) {
+        pipeline.keepStages(List.of(
+                new Stage("enquiry", "enquiry", Outcome.OPEN),
+                new Stage("site_visit", "site visit", Outcome.OPEN),
+                new Stage("quoted", "quoted", Outcome.OPEN),
+                new Stage("agreed", "agreed", Outcome.OPEN),
+                new Stage("placed", "placed", Outcome.WON),
+                new Stage("lost", "lost", Outcome.LOST)));
+        pipeline.keepOptions(
+                OptionList.LEAD_SOURCES,
+                List.of(
+                        new Option("fair", "Growers’ fair"),
+                        new Option("web", "Web form"),
+                        new Option("recommended", "Recommended"),
+                        new Option("other", "Other")));
+        pipeline.keepRoles(List.of("decides", "spraying", "invoices", "gate"));
     }
 
     private static void contact(

@@ -32,8 +32,8 @@ final class DemoRecords {
     private static final int CONTACTS = 240;
     private static final int LEADS = 110;
     private static final int DEALS = 140;
-    private static final List<String> STAGES =
-            List.of("enquiry", "site_visit", "quoted", "quoted", "won", "won", "placed", "placed", "placed", "lost");
+    private static final List<String> STAGES = List.of(
+            "enquiry", "site_visit", "quoted", "quoted", "agreed", "agreed", "placed", "placed", "placed", "lost");
 
     private final RecordService records;
     private final DealService deals;
@@ -83,7 +83,7 @@ final class DemoRecords {
         }
         IntStream.range(0, LEADS).forEach(this::lead);
         List<Placement> placements = new ArrayList<>();
-        placements.add(placement(growers.get(0), "won", 14));
+        placements.add(placement(growers.get(0), "agreed", 14));
         placements.add(placement(growers.get(0), "quoted", 12));
         while (placements.size() < DEALS) {
             int at = placements.size();
@@ -311,10 +311,10 @@ final class DemoRecords {
 
     private Placement placement(Grower grower, String stage, int daysOld) {
         UUID id = chance.id();
-        boolean first = daysOld == 14 && stage.equals("won");
+        boolean first = daysOld == 14 && stage.equals("agreed");
         boolean past = stage.equals("placed");
         List<DealLine> lines = lines(grower, first);
-        int hives = lines.stream().mapToInt(DealLine::hives).sum();
+        int hives = lines.stream().mapToInt(line -> line.quantity().intValue()).sum();
         BigDecimal total =
                 ItemSums.of(lines.stream().map(DealLine::item).toList(), "GBP").net();
         LocalDate place = past
@@ -354,25 +354,28 @@ final class DemoRecords {
 
     private List<DealLine> lines(Grower grower, boolean first) {
         if (first) {
-            return List.of(new DealLine(
-                    "Larkfield East",
-                    "apple",
-                    48,
-                    4,
-                    new BigDecimal("50.00"),
-                    BigDecimal.ZERO,
-                    BigDecimal.valueOf(20)));
+            return List.of(line("Larkfield East, apple", 48, 4, "50.00", 0));
         }
         return IntStream.range(0, chance.between(1, 3))
-                .mapToObj(any -> new DealLine(
-                        chance.one(Names.BLOCKS),
-                        grower.crop().replace('_', ' '),
+                .mapToObj(any -> line(
+                        chance.one(Names.BLOCKS) + ", " + grower.crop().replace('_', ' '),
                         chance.between(2, 20) * 2,
                         chance.between(2, 5),
-                        BigDecimal.valueOf(chance.between(80, 150) * 25L, 2),
-                        BigDecimal.valueOf(chance.inHundred(15) ? 5 : 0),
-                        BigDecimal.valueOf(20)))
+                        BigDecimal.valueOf(chance.between(80, 150) * 25L, 2).toPlainString(),
+                        chance.inHundred(15) ? 5 : 0))
                 .toList();
+    }
+
+    /** Hives for some weeks, at a rate for one hive and week. */
+    private static DealLine line(String where, int hives, int weeks, String rate, int discount) {
+        return new DealLine(
+                where,
+                BigDecimal.valueOf(hives),
+                "hives",
+                new BigDecimal(rate).multiply(BigDecimal.valueOf(weeks)),
+                BigDecimal.valueOf(discount),
+                BigDecimal.valueOf(20),
+                weeks + " weeks at " + rate);
     }
 
     private void contacts(UUID deal, Grower grower, boolean always) {
@@ -399,7 +402,7 @@ final class DemoRecords {
                 "https://" + DemoTeam.HOUSE.domain() + "/papers/" + deal,
                 DocumentState.SENT,
                 sent);
-        if (stage.equals("won") || stage.equals("placed")) {
+        if (stage.equals("agreed") || stage.equals("placed")) {
             deals.keep(
                     chance.id(),
                     deal,

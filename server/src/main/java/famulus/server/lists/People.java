@@ -29,6 +29,9 @@ final class People {
     /** What counts as blank in Java, and so is taken off the ends of a text. */
     private static final String BLANK = blank();
 
+    /** So many choices are told apart in the statement itself. */
+    private static final int MOST_IN_WORDS = 20;
+
     private final CrmKind kind;
     private final int sample;
     private final About about;
@@ -233,11 +236,21 @@ final class People {
             return Optional.empty();
         }
         if (field.column().isPresent()) {
-            return column(definition, alias + "." + field.column().get());
+            String column = alias + "." + field.column().get();
+            return definition.type() == FieldType.CHOICE && definition.choices().size() > MOST_IN_WORDS
+                    ? Optional.of(choice(definition, alias, column))
+                    : column(definition, column);
         }
         String values = alias + "_v_" + definition.name();
         need(values, RecordTables.value(values, alias, definition.name()));
         return own(definition, values);
+    }
+
+    /** The label of one of very many choices, looked up rather than written into the statement. */
+    private SqlValue choice(FieldDefinition field, String alias, String column) {
+        String labels = alias + "_c_" + field.name();
+        need(labels, RecordTables.label(labels, field.kind().word(), field.name(), column));
+        return text(Sql.of("coalesce(" + labels + ".label, " + column + ")"));
     }
 
     private static Optional<SqlValue> column(FieldDefinition field, String column) {

@@ -31,7 +31,8 @@ interface CatalogueMapper {
     record OwnRow(
             String kind, String name, String label, String type, String section, boolean inList, Instant retiredAt) {}
 
-    record ChoiceRow(String kind, String fieldName, String code, String label, int position) {}
+    /** A choice; {@code outcome} is null but for stages of deals. */
+    record ChoiceRow(String kind, String fieldName, String code, String label, int position, String outcome) {}
 
     @Select("select revision from field_catalogue")
     int revision();
@@ -84,8 +85,19 @@ interface CatalogueMapper {
     @Delete("delete from field_choice where kind = #{kind} and field_name = #{name}")
     void clearChoices(@Param("kind") String kind, @Param("name") String name);
 
-    @Select("select * from field_choice order by kind, field_name, position")
+    @Select(
+            """
+            select kind, field_name, code, label, position, outcome
+            from field_choice order by kind, field_name, position, code
+            """)
     List<ChoiceRow> choices();
+
+    @Select(
+            """
+            select kind, field_name, code, label, position, outcome
+            from field_choice where kind = #{kind} and field_name = #{name} order by position, code
+            """)
+    List<ChoiceRow> choicesOf(@Param("kind") String kind, @Param("name") String name);
 
     @Insert(
             """
@@ -98,8 +110,8 @@ interface CatalogueMapper {
 
     @Insert(
             """
-            insert into field_choice (kind, field_name, code, label, position)
-            values (#{kind}, #{fieldName}, #{code}, #{label}, #{position})
+            insert into field_choice (kind, field_name, code, label, position, outcome)
+            values (#{kind}, #{fieldName}, #{code}, #{label}, #{position}, #{outcome})
             """)
     void insertChoice(ChoiceRow choice);
 }

@@ -122,7 +122,7 @@ public class CatalogueService {
     private void choices(RecordKind kind, String name, List<FieldDefinition.Choice> choices) {
         int at = 1;
         for (FieldDefinition.Choice choice : choices) {
-            mapper.insertChoice(new ChoiceRow(kind.word(), name, choice.code(), choice.label(), at++));
+            mapper.insertChoice(new ChoiceRow(kind.word(), name, choice.code(), choice.label(), at++, null));
         }
     }
 
@@ -142,9 +142,7 @@ public class CatalogueService {
 
     /** The choices of a field, in use or retired. */
     List<FieldDefinition.Choice> choices(String kind, String name) {
-        return mapper.choices().stream()
-                .filter(choice ->
-                        choice.kind().equals(kind) && choice.fieldName().equals(name))
+        return mapper.choicesOf(kind, name).stream()
                 .map(choice -> new FieldDefinition.Choice(choice.code(), choice.label()))
                 .toList();
     }

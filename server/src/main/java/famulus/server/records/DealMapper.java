@@ -19,13 +19,13 @@ interface DealMapper {
             UUID id,
             UUID dealId,
             int position,
-            String block,
-            String crop,
-            int hives,
-            int weeks,
-            BigDecimal rate,
+            String description,
+            BigDecimal quantity,
+            String unit,
+            BigDecimal price,
             BigDecimal discount,
-            BigDecimal tax) {}
+            BigDecimal tax,
+            String note) {}
 
     record DocumentRow(UUID id, UUID dealId, String name, String link, String state, LocalDate stateOn) {}
 
@@ -34,7 +34,11 @@ interface DealMapper {
 
     record MainContact(UUID contactId, String name, String role) {}
 
-    @Select("select * from deal_line where deal_id = #{dealId} order by position")
+    @Select(
+            """
+            select id, deal_id, position, description, quantity, unit, price, discount, tax, note
+            from deal_line where deal_id = #{dealId} order by deal_id, position
+            """)
     List<LineRow> lines(UUID dealId);
 
     @Select("select amount_currency from deal where id = #{dealId}")
@@ -45,8 +49,9 @@ interface DealMapper {
 
     @Insert(
             """
-            insert into deal_line (id, deal_id, position, block, crop, hives, weeks, rate, discount, tax)
-            values (#{id}, #{dealId}, #{position}, #{block}, #{crop}, #{hives}, #{weeks}, #{rate}, #{discount}, #{tax})
+            insert into deal_line (id, deal_id, position, description, quantity, unit, price, discount, tax, note)
+            values (#{id}, #{dealId}, #{position}, #{description}, #{quantity}, #{unit}, #{price}, #{discount}, #{tax},
+                    #{note})
             """)
     void insertLine(LineRow line);
 
@@ -95,7 +100,11 @@ interface DealMapper {
     @Delete("delete from deal_contact where deal_id = #{dealId} and contact_id = #{contactId}")
     int deleteContact(@Param("dealId") UUID dealId, @Param("contactId") UUID contactId);
 
-    List<RelatedRow> related(@Param("what") String what, @Param("id") UUID id, @Param("other") UUID other);
+    List<RelatedRow> related(
+            @Param("what") String what, @Param("id") UUID id, @Param("other") UUID other, @Param("most") int most);
+
+    /** How many there are of what {@link #related} gives the first of. */
+    int countRelated(@Param("what") String what, @Param("id") UUID id, @Param("other") UUID other);
 
     @Select(
             """

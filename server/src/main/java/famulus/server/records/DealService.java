@@ -27,10 +27,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** A deal's lines, documents and contacts in their roles. */
 @Service
 public class DealService {
-    private static final int MOST_LINES = 100;
+    private static final int MOST_LINES = 5_000;
     private static final FieldDefinition LINK = FieldDefinition.plain(RecordKind.DEAL, "link", "Link", FieldType.LINK);
 
-    private static final BigDecimal HIGHEST_RATE = new BigDecimal("99999999.99");
+    private static final BigDecimal HIGHEST_PRICE = new BigDecimal("99999999.99");
+    private static final BigDecimal MOST_OF_IT = new BigDecimal("9999999");
 
     private final DealMapper mapper;
     private final TeamService team;
@@ -49,21 +50,32 @@ public class DealService {
     /**
      * A line of a deal.
      *
-     * @param block which part of the orchard
-     * @param rate in the deal's currency, for one hive and week
+     * @param description what is sold
+     * @param quantity how much of it, to three places behind the point
+     * @param unit what it is measured in; may be empty
+     * @param price of one unit, in the deal's currency
      * @param discount in per cent of the line, 0 to 100
      * @param tax in per cent of what is left, 0 to 100
+     * @param note may be empty
      */
     public record DealLine(
-            String block, String crop, int hives, int weeks, BigDecimal rate, BigDecimal discount, BigDecimal tax) {
+            String description,
+            BigDecimal quantity,
+            String unit,
+            BigDecimal price,
+            BigDecimal discount,
+            BigDecimal tax,
+            String note) {
         public DealLine {
+            unit = unit == null ? "" : unit.strip();
             discount = discount == null ? BigDecimal.ZERO : discount;
             tax = tax == null ? BigDecimal.ZERO : tax;
+            note = note == null ? "" : note.strip();
         }
 
         /** The line as the core works with it. */
         public ItemLine item() {
-            return new ItemLine(block, crop, hives, weeks, rate, discount, tax);
+            return new ItemLine(description, quantity, unit, price, discount, tax, note);
         }
     }
 
@@ -79,13 +91,13 @@ public class DealService {
     public List<DealLine> lines(UUID deal) {
         return mapper.lines(deal).stream()
                 .map(row -> new DealLine(
-                        row.block(),
-                        row.crop() == null ? "" : row.crop(),
-                        row.hives(),
-                        row.weeks(),
-                        row.rate(),
+                        row.description(),
+                        row.quantity(),
+                        row.unit(),
+                        row.price(),
                         row.discount(),
-                        row.tax()))
+                        row.tax(),
+                        row.note()))
                 .toList();
     }
 
@@ -104,7 +116,7 @@ public class DealService {
     public void lines(UUID deal, List<DealLine> lines) {
         Map<String, String> wrong = new LinkedHashMap<>();
         if (lines.size() > MOST_LINES) {
-            wrong.put("lines", "A deal has at most " + MOST_LINES + " lines.");
+            wrong.put("lines", "A deal has at most 5,000 lines.");
         }
         for (int i = 0; i < lines.size(); i++) {
             check(lines.get(i), "lines." + i + ".", wrong);
@@ -115,37 +127,40 @@ public class DealService {
         mapper.clearLines(deal);
         int position = 0;
         for (DealLine line : lines) {
-            mapper.insertLine(new LineRow(
-                    ids.next(),
-                    deal,
-                    position++,
-                    line.block().strip(),
-                    line.crop(),
-                    line.hives(),
-                    line.weeks(),
-                    line.rate(),
-                    line.discount(),
-                    line.tax()));
+            mapper.insertLine(row(ids.next(), deal, position++, line));
         }
     }
 
+    private static LineRow row(UUID id, UUID deal, int position, DealLine line) {
+        return new LineRow(
+                id,
+                deal,
+                position,
+                line.description().strip(),
+                line.quantity(),
+                line.unit(),
+                line.price(),
+                line.discount(),
+                line.tax(),
+                line.note());
+    }
+
     private static void check(DealLine line, String at, Map<String, String> wrong) {
-        PlainLine.refusal(line.block(), 120, true).ifPresent(sentence -> wrong.put(at + "block", sentence));
-        PlainLine.refusal(line.crop(), 60, false).ifPresent(sentence -> wrong.put(at + "crop", sentence));
-        if (line.hives() < 1 || line.hives() > 100_000) {
-            wrong.put(at + "hives", "A line has at least one hive.");
+        PlainLine.refusal(line.description(), 200, true).ifPresent(sentence -> wrong.put(at + "description", sentence));
+        PlainLine.refusal(line.unit(), 30, false).ifPresent(sentence -> wrong.put(at + "unit", sentence));
+        PlainLine.refusal(line.note(), 300, false).ifPresent(sentence -> wrong.put(at + "note", sentence));
+        if (outside(line.quantity(), MOST_OF_IT, 3) || line.quantity().signum() == 0) {
+            wrong.put(at + "quantity", "A quantity is a number such as 3 or 2.5, up to 9,999,999.");
         }
-        if (line.weeks() < 1 || line.weeks() > 520) {
-            wrong.put(at + "weeks", "A line runs for at least a week.");
-        }
-        if (line.rate() == null
-                || line.rate().signum() < 0
-                || line.rate().scale() > 2
-                || line.rate().compareTo(HIGHEST_RATE) > 0) {
-            wrong.put(at + "rate", "A rate is an amount such as 12.50, up to 99,999,999.99.");
+        if (outside(line.price(), HIGHEST_PRICE, 2)) {
+            wrong.put(at + "price", "A price is an amount such as 12.50, up to 99,999,999.99.");
         }
         percent(line.discount(), at + "discount", wrong);
         percent(line.tax(), at + "tax", wrong);
+    }
+
+    private static boolean outside(BigDecimal number, BigDecimal most, int digits) {
+        return number == null || number.signum() < 0 || number.compareTo(most) > 0 || number.scale() > digits;
     }
 
     private static void percent(BigDecimal percent, String at, Map<String, String> wrong) {
@@ -219,18 +234,7 @@ public class DealService {
     /** Puts lines in place with these identifiers; for the demo's data. */
     public void keep(UUID deal, List<UUID> lineIds, List<DealLine> lines) {
         for (int i = 0; i < lines.size(); i++) {
-            DealLine line = lines.get(i);
-            mapper.insertLine(new LineRow(
-                    lineIds.get(i),
-                    deal,
-                    i,
-                    line.block(),
-                    line.crop(),
-                    line.hives(),
-                    line.weeks(),
-                    line.rate(),
-                    line.discount(),
-                    line.tax()));
+            mapper.insertLine(row(lineIds.get(i), deal, i, lines.get(i)));
         }
     }
 

@@ -41,11 +41,20 @@ interface HistoryMapper {
             Integer minutes,
             String words) {}
 
+    /**
+     * What was said, the newest first.
+     *
+     * @param before only what is older than an entry; null for the newest of all
+     */
     List<EntryRow> entries(
             @Param("kind") String kind,
             @Param("id") UUID id,
+            @Param("before") Before before,
             @Param("most") int most,
             @Param("asking") Colleague asking);
+
+    /** The entry that older ones follow on. */
+    record Before(Instant at, UUID id) {}
 
     @Insert(
             """

@@ -3,6 +3,7 @@ package famulus.server.records;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
+import famulus.server.records.HistoryMapper.Before;
 import famulus.server.records.HistoryMapper.EntryRow;
 import famulus.server.records.HistoryMapper.NewEntry;
 import famulus.server.records.HistoryMapper.WrittenBy;
@@ -20,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** What was said to a record: messages, calls, notes, and answers that came another way. */
 @Service
 public class HistoryService {
-    private static final int MOST_ENTRIES = 200;
+    private static final int MOST_ENTRIES = 100;
     private static final int LONGEST_CALL = 24 * 60;
 
     private final HistoryMapper mapper;
@@ -71,11 +72,23 @@ public class HistoryService {
             boolean unsubscribed,
             boolean mine) {}
 
-    /** What was said to a record, newest first. */
-    public List<Said> said(CrmKind kind, UUID id, Colleague asking) {
-        return mapper.entries(kind.word(), id, MOST_ENTRIES, asking).stream()
-                .map(row -> said(row, asking))
-                .toList();
+    /**
+     * A portion of what was said, newest first.
+     *
+     * @param more whether there is more, which is older
+     */
+    public record SaidPortion(List<Said> said, boolean more) {}
+
+    /**
+     * What was said to a record, newest first, in portions.
+     *
+     * @param before the moment and identifier of the last entry of the portion before; null for the newest
+     */
+    public SaidPortion said(CrmKind kind, UUID id, Instant before, UUID beforeId, Colleague asking) {
+        Before last = before == null || beforeId == null ? null : new Before(before, beforeId);
+        List<EntryRow> rows = mapper.entries(kind.word(), id, last, MOST_ENTRIES + 1, asking);
+        return new SaidPortion(
+                rows.stream().limit(MOST_ENTRIES).map(row -> said(row, asking)).toList(), rows.size() > MOST_ENTRIES);
     }
 
     private static Said said(EntryRow row, Colleague asking) {

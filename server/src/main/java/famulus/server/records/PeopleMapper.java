@@ -11,7 +11,7 @@ import org.apache.ibatis.annotations.Param;
 /** What stands around many people, read for all of them at once. */
 @Mapper
 interface PeopleMapper {
-    /** A deal of a contact's; {@code open} until it is lost or placed. */
+    /** A deal of a contact's; {@code open} as long as its stage is. */
     record DealRow(UUID contactId, UUID id, String name, boolean open) {}
 
     /** Somebody who is written to at the same address as somebody else. */

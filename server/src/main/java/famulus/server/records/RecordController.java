@@ -3,9 +3,11 @@ package famulus.server.records;
 import famulus.server.records.DealService.DealLine;
 import famulus.server.records.DealService.DocumentState;
 import famulus.server.records.HistoryService.EntryKind;
+import famulus.server.records.HistoryService.SaidPortion;
 import famulus.server.records.RecordListService.LedgerWindow;
 import famulus.server.records.RecordPageService.RecordPage;
 import famulus.server.team.Colleague;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -26,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
 class RecordController {
     private final RecordService records;
     private final RecordListService lists;
+    private final PipelineService pipeline;
     private final RecordPageService pages;
     private final HistoryService history;
     private final DealService deals;
@@ -35,7 +38,9 @@ class RecordController {
             RecordListService lists,
             RecordPageService pages,
             HistoryService history,
-            DealService deals) {
+            DealService deals,
+            PipelineService pipeline) {
+        this.pipeline = pipeline;
         this.records = records;
         this.lists = lists;
         this.pages = pages;
@@ -107,6 +112,18 @@ class RecordController {
         return pages.page(kind, id, asking);
     }
 
+    /** What was said before an entry, the newest first. */
+    @GetMapping("/{kind}/{id}/history")
+    SaidPortion said(
+            Colleague asking,
+            @PathVariable CrmKind kind,
+            @PathVariable UUID id,
+            @RequestParam(required = false) Instant before,
+            @RequestParam(required = false) UUID beforeId) {
+        records.get(kind, id);
+        return history.said(kind, id, before, beforeId, asking);
+    }
+
     @PostMapping("/{kind}/{id}/history")
     Made note(Colleague asking, @PathVariable CrmKind kind, @PathVariable UUID id, @RequestBody NewEntry entry) {
         records.get(kind, id);
@@ -116,6 +133,19 @@ class RecordController {
     @DeleteMapping("/history/{entry}")
     void takeBack(Colleague asking, @PathVariable UUID entry) {
         history.takeBack(entry, asking);
+    }
+
+    /** What contacts can be on a deal, in the order they are offered. */
+    @GetMapping("/deal/roles")
+    List<String> roles(Colleague asking) {
+        return pipeline.roles();
+    }
+
+    /** All lines of a deal, in order. */
+    @GetMapping("/deal/{id}/lines")
+    List<DealLine> lines(Colleague asking, @PathVariable UUID id) {
+        records.get(CrmKind.DEAL, id);
+        return deals.lines(id);
     }
 
     @PutMapping("/deal/{id}/lines")

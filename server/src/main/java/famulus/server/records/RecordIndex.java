@@ -28,8 +28,15 @@ class RecordIndex {
     private final ListedRecords listed;
     private final CatalogueService catalogue;
     private final SearchIndex search;
+    private final PersonSummaryMapper openDeals;
 
-    RecordIndex(RecordIndexMapper mapper, ListedRecords listed, CatalogueService catalogue, SearchIndex search) {
+    RecordIndex(
+            RecordIndexMapper mapper,
+            ListedRecords listed,
+            CatalogueService catalogue,
+            SearchIndex search,
+            PersonSummaryMapper openDeals) {
+        this.openDeals = openDeals;
         this.mapper = mapper;
         this.listed = listed;
         this.catalogue = catalogue;
@@ -115,6 +122,9 @@ class RecordIndex {
             return null;
         }
         keep(kind, ids);
+        if (kind == CrmKind.CONTACT && cause == RecordRenewals.Cause.KIND) {
+            openDeals.deals(ids);
+        }
         return ids.getLast();
     }
 

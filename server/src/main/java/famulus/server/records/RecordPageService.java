@@ -14,6 +14,7 @@ import famulus.server.records.DealMapper.RelatedRow;
 import famulus.server.records.DealService.DealLine;
 import famulus.server.records.DealService.DocumentState;
 import famulus.server.records.HistoryService.Said;
+import famulus.server.records.HistoryService.SaidPortion;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
@@ -32,6 +33,9 @@ import org.springframework.stereotype.Service;
 /** Everything a record's page shows, ready to be shown. */
 @Service
 public class RecordPageService {
+    private static final int MOST_LINES = 100;
+    private static final int MOST_RELATED = 60;
+
     private final RecordService records;
     private final CatalogueService catalogue;
     private final HistoryService history;
@@ -63,8 +67,10 @@ public class RecordPageService {
      * @param crumb what it is, in a few words after its name
      * @param timeThere the person's clock, such as "10:02, Berlin"; empty for others or when no zone is known
      * @param wantsNoRounds whether the person said so; a message of one's own may still go to them
-     * @param lines a deal's lines
-     * @param linesTotal their sum, in the deal's currency
+     * @param lines a deal's first lines
+     * @param moreLines how many more it has
+     * @param linesTotal the sum of all, in the deal's currency
+     * @param moreSaid whether more was said, which is older
      * @param linesWithTax the same with taxes; empty when there are none
      */
     public record RecordPage(
@@ -80,9 +86,11 @@ public class RecordPageService {
             List<Related> related,
             List<ShownDocument> documents,
             List<ShownLine> lines,
+            int moreLines,
             String linesTotal,
             String linesWithTax,
-            List<Said> said) {}
+            List<Said> said,
+            boolean moreSaid) {}
 
     /**
      * A field on the page.
@@ -105,21 +113,25 @@ public class RecordPageService {
 
     public record Choice(String code, String label) {}
 
-    /** Records of one sort that belong to this one. */
-    public record Related(String title, List<RelatedLine> lines) {}
+    /**
+     * Records of one sort that belong to this one.
+     *
+     * @param more how many more there are than {@code lines}
+     */
+    public record Related(String title, List<RelatedLine> lines, int more) {}
 
     public record RelatedLine(CrmKind kind, UUID id, String name, String remark) {}
 
     public record ShownDocument(UUID id, UUID dealId, String name, String link, DocumentState state, String since) {}
 
     public record ShownLine(
-            String block,
-            String crop,
-            int hives,
-            int weeks,
-            BigDecimal rate,
+            String description,
+            BigDecimal quantity,
+            String unit,
+            BigDecimal price,
             BigDecimal discount,
             BigDecimal tax,
+            String note,
             String total) {}
 
     /** Returns the page of a record for whoever asks. */
@@ -130,6 +142,7 @@ public class RecordPageService {
         List<DealLine> lines = kind == CrmKind.DEAL ? deals.lines(id) : List.of();
         String currency =
                 record.text("value").contains(" ") ? record.text("value").split(" ")[1] : house.currency();
+        SaidPortion said = history.said(kind, id, null, null, asking);
         ItemSums sums = ItemSums.of(lines.stream().map(DealLine::item).toList(), currency);
         return new RecordPage(
                 kind,
@@ -151,13 +164,15 @@ public class RecordPageService {
                                 DocumentState.valueOf(row.state()),
                                 day(row.stateOn(), printer)))
                         .toList(),
-                IntStream.range(0, lines.size())
+                IntStream.range(0, Math.min(lines.size(), MOST_LINES))
                         .mapToObj(
                                 at -> shown(lines.get(at), sums.lines().get(at).net(), currency, printer))
                         .toList(),
+                Math.max(0, lines.size() - MOST_LINES),
                 lines.isEmpty() ? "" : money(sums.net(), currency, printer),
                 sums.taxes().isEmpty() ? "" : money(sums.total(), currency, printer),
-                history.said(kind, id, asking));
+                said.said(),
+                said.more());
     }
 
     private String crumb(CrmRecord record) {
@@ -239,39 +254,41 @@ public class RecordPageService {
     private List<Related> related(CrmRecord record) {
         UUID id = record.id();
         return switch (record.kind()) {
-            case CONTACT -> {
-                List<RelatedRow> others = record.relation("organisation")
-                        .map(one -> related.related("contacts of organisation", one, id))
-                        .orElse(List.of());
-                yield List.of(
-                        shown("Deals", related.related("deals of contact", id, null)), shown("Others there", others));
-            }
-            case DEAL -> List.of(shown("Contacts", related.related("contacts of deal", id, null)));
+            case CONTACT ->
+                List.of(
+                        related("Deals", "deals of contact", id, null),
+                        record.relation("organisation")
+                                .map(one -> related("Others there", "contacts of organisation", one, id))
+                                .orElse(new Related("Others there", List.of(), 0)));
+            case DEAL -> List.of(related("Contacts", "contacts of deal", id, null));
             case ORGANISATION ->
                 List.of(
-                        shown("Contacts", related.related("contacts of organisation", id, null)),
-                        shown("Deals", related.related("deals of organisation", id, null)));
+                        related("Contacts", "contacts of organisation", id, null),
+                        related("Deals", "deals of organisation", id, null));
             case LEAD -> List.of();
         };
     }
 
-    private static Related shown(String title, List<RelatedRow> rows) {
+    private Related related(String title, String what, UUID id, UUID other) {
+        List<RelatedRow> rows = related.related(what, id, other, MOST_RELATED);
+        int all = rows.size() < MOST_RELATED ? rows.size() : related.countRelated(what, id, other);
         return new Related(
                 title,
                 rows.stream()
                         .map(row -> new RelatedLine(CrmKind.of(row.kind()), row.id(), row.name(), row.remark()))
-                        .toList());
+                        .toList(),
+                all - rows.size());
     }
 
     private static ShownLine shown(DealLine line, BigDecimal net, String currency, Merger printer) {
         return new ShownLine(
-                line.block(),
-                line.crop(),
-                line.hives(),
-                line.weeks(),
-                line.rate(),
+                line.description(),
+                line.quantity().stripTrailingZeros(),
+                line.unit(),
+                line.price(),
                 line.discount(),
                 line.tax(),
+                line.note(),
                 money(net, currency, printer));
     }
 

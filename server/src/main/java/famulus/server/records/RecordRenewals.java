@@ -56,9 +56,7 @@ class RecordRenewals {
     void renew(CrmKind kind, Cause cause, UUID causeId) {
         List<UUID> some = mapper.after(kind.word(), cause.name(), causeId, null, AT_ONCE + 1);
         if (some.size() <= AT_ONCE) {
-            if (!some.isEmpty()) {
-                index.keep(kind, some);
-            }
+            index.portion(kind, cause, causeId, null);
             return;
         }
         mapper.renew(new RenewalRow(ids.next(), kind.word(), cause.name(), causeId, null));

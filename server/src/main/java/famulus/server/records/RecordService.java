@@ -1,5 +1,6 @@
 package famulus.server.records;
 
+import famulus.core.field.FieldDefinition.Choice;
 import famulus.core.field.RecordKind;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.FieldInput;
@@ -118,6 +119,7 @@ public class RecordService {
     public UUID add(CrmKind kind, Map<String, String> typed, String email) {
         Map<String, String> wrong = new LinkedHashMap<>();
         Map<StoredField, String> stored = read(kind, typed, wrong);
+        begin(kind, stored);
         catalogue.fields(kind).stream()
                 .filter(StoredField::required)
                 .filter(field -> stored.getOrDefault(field, "").isEmpty())
@@ -143,6 +145,16 @@ public class RecordService {
         }
         revisions.changed(COUNTED);
         return id;
+    }
+
+    /** A record begins with the first of the choices of what has to be chosen: a deal in the first stage. */
+    private void begin(CrmKind kind, Map<StoredField, String> stored) {
+        for (StoredField field : catalogue.fields(kind)) {
+            List<Choice> choices = field.definition().choices();
+            if (field.required() && !choices.isEmpty()) {
+                stored.putIfAbsent(field, choices.getFirst().code());
+            }
+        }
     }
 
     /**

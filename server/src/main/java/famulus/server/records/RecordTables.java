@@ -74,6 +74,12 @@ public final class RecordTables {
                 + column;
     }
 
+    /** The label of what is chosen in a field that has a column. */
+    public static String label(String as, String kind, String field, String column) {
+        return "left join field_choice %s on %s.kind = '%s' and %s.field_name = '%s' and %s.code = %s"
+                .formatted(as, as, kind, as, field, as, column);
+    }
+
     /** The value of a field of the house's own, of the record that {@code alias} stands for. */
     public static String value(String as, String alias, String field) {
         return "left join field_value %s on %s.record_id = %s.id and %s.field_name = '%s'"

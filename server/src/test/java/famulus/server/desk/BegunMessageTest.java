@@ -142,7 +142,7 @@ class BegunMessageTest extends ServerTest {
         String deal = done(
                         "POST",
                         "/api/records/deal",
-                        Map.of("values", Map.of("name", "East", "stage", "won"), "email", ""),
+                        Map.of("values", Map.of("name", "East", "stage", "quoted"), "email", ""),
                         signe)
                 .get("id")
                 .asString();

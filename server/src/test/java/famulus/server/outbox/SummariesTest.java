@@ -226,7 +226,7 @@ class SummariesTest extends ServerTest {
                 int version = done("GET", "/api/records/deal/" + deal, null, signe)
                         .get("version")
                         .asInt();
-                String stage = one(List.of("enquiry", "lost", "placed", "won")).orElseThrow();
+                String stage = one(List.of("enquiry", "lost", "talking", "won")).orElseThrow();
                 done(
                         "PATCH",
                         "/api/records/deal/" + deal,

@@ -31,13 +31,12 @@ class DealsTest extends ServerTest {
                 .asString();
     }
 
-    private static Map<String, Object> line(String block, int hives, Object rate) {
+    private static Map<String, Object> line(String description, Object quantity, Object price) {
         Map<String, Object> line = new HashMap<>();
-        line.put("block", block);
-        line.put("crop", "apple");
-        line.put("hives", hives);
-        line.put("weeks", 2);
-        line.put("rate", rate);
+        line.put("description", description);
+        line.put("quantity", quantity);
+        line.put("unit", "hours");
+        line.put("price", price);
         return line;
     }
 
@@ -45,46 +44,47 @@ class DealsTest extends ServerTest {
         return done("PUT", deal + "/lines", lines, signe);
     }
 
-    private List<String> blocks() throws Exception {
+    private List<String> descriptions() throws Exception {
         return done("GET", deal, null, signe)
                 .get("lines")
                 .valueStream()
-                .map(one -> one.get("block").asString())
+                .map(one -> one.get("description").asString())
                 .toList();
     }
 
     @Test
     void linesTakeThePlaceOfThoseBeforeInTheOrderTheyAreGiven() throws Exception {
         lines(List.of(line("West", 1, 10), line("East", 2, 10)));
-        assertThat(blocks()).containsExactly("West", "East");
+        assertThat(descriptions()).containsExactly("West", "East");
         lines(List.of(line("North", 1, 10)));
-        assertThat(blocks()).containsExactly("North");
+        assertThat(descriptions()).containsExactly("North");
         assertThat(lines(List.of()).get("linesTotal").asString()).isEmpty();
     }
 
     @Test
     void discountAndTaxAreReckonedLineByLineInTheCurrencyOfTheDeal() throws Exception {
         String inFrancs = add(Map.of("name", "Vaud", "stage", "won", "value", "5000 CHF"));
-        Map<String, Object> line = line("Vaud", 7, "12.35");
+        Map<String, Object> line = line("Vaud", "3.5", "49.40");
         line.put("discount", 7.5);
         line.put("tax", 8.1);
 
         JsonNode page = done("PUT", "/api/records/deal/" + inFrancs + "/lines", List.of(line), signe);
 
-        // 7 × 2 × 12.35 = 172.90; less 7.5 % of it, rounded to 12.97; and 8.1 % of what is left, rounded to 12.95.
+        // 3.5 × 49.40 = 172.90; less 7.5 % of it, rounded to 12.97; and 8.1 % of what is left, rounded to 12.95.
         assertThat(page.get("linesTotal").asString()).contains("159.93").contains("CHF");
         assertThat(page.get("linesWithTax").asString()).contains("172.88");
     }
 
     @ParameterizedTest
     @CsvSource({
-        "hives, 0, at least one hive",
-        "hives, 100001, at least one hive",
-        "weeks, 0, at least a week",
-        "rate, -1, an amount such as",
-        "rate, 1.005, an amount such as",
-        "rate, 2147483647, an amount such as",
-        "rate, 1E+9, an amount such as",
+        "quantity, 0, a number such as",
+        "quantity, -2, a number such as",
+        "quantity, 10000000, a number such as",
+        "quantity, 1.0005, a number such as",
+        "price, -1, an amount such as",
+        "price, 1.005, an amount such as",
+        "price, 2147483647, an amount such as",
+        "price, 1E+9, an amount such as",
         "discount, 101, from 0 to 100",
         "discount, -0.5, from 0 to 100",
         "tax, 8.125, from 0 to 100",
@@ -93,39 +93,51 @@ class DealsTest extends ServerTest {
             throws Exception {
         lines(List.of(line("West", 1, 10)));
         Map<String, Object> wrong = line("East", 2, 10);
-        wrong.put(what, what.equals("hives") || what.equals("weeks") ? (int) value : value);
+        wrong.put(what, value);
 
         JsonNode answer = lines(List.of(line("North", 1, 10), wrong));
 
         assertThat(answer.get("fields").propertyNames()).containsExactly("lines.1." + what);
         assertThat(answer.get("fields").get("lines.1." + what).asString()).contains(sentence);
-        assertThat(blocks()).containsExactly("West");
+        assertThat(descriptions()).containsExactly("West");
     }
 
     @Test
-    void aLineWithoutARateOrNameIsRefusedAndSoAreTooManyLines() throws Exception {
-        Map<String, Object> bare = new HashMap<>();
-        bare.put("hives", 1);
-        bare.put("weeks", 1);
-        assertThat(lines(List.of(bare)).get("fields").propertyNames())
-                .containsExactlyInAnyOrder("0.block", "0.crop", "0.rate");
+    void aLineWithoutAPriceOrDescriptionIsRefusedAndSoAreTooManyLines() throws Exception {
+        assertThat(lines(List.of(Map.of("quantity", 1))).get("fields").propertyNames())
+                .containsExactlyInAnyOrder("0.description", "0.price");
         assertThat(lines(List.of(line(" ", 1, 1))).get("fields").propertyNames())
-                .containsExactly("lines.0.block");
+                .containsExactly("lines.0.description");
+        assertThat(lines(many(5_001)).get("fields").propertyNames()).containsExactly("lines");
+        assertThat(descriptions()).isEmpty();
+    }
+
+    private static List<Object> many(int number) {
         List<Object> many = new ArrayList<>();
-        for (int i = 0; i <= 100; i++) {
+        for (int i = 0; i < number; i++) {
             many.add(line("Row " + i, 1, 1));
         }
-        assertThat(lines(many).get("fields").propertyNames()).containsExactly("lines");
-        assertThat(blocks()).isEmpty();
+        return many;
+    }
+
+    /** The page shows the first of them, says how many more there are, and adds up all. */
+    @Test
+    void aDealWithVeryManyLinesOpensWithTheFirstOfThem() throws Exception {
+        JsonNode page = lines(many(5_000));
+
+        assertThat(page.get("lines")).hasSize(100);
+        assertThat(page.get("moreLines").asInt()).isEqualTo(4_900);
+        assertThat(page.get("linesTotal").asString()).isEqualTo("£5,000.00");
+        assertThat(done("GET", deal + "/lines", null, signe)).hasSize(5_000);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"[null]", "null", "{}", "[[]]", "[{\"hives\":\"many\"}]"})
+    @ValueSource(strings = {"[null]", "null", "{}", "[[]]", "[{\"quantity\":\"many\"}]"})
     void whatIsNoListOfLinesIsRefusedInWords(String body) throws Exception {
         JsonNode answer = lines(json.readTree(body));
         assertThat(answer.get("status").asInt()).as(answer.toString()).isBetween(400, 422);
         assertThat(answer.get("detail").asString()).isNotBlank();
-        assertThat(blocks()).isEmpty();
+        assertThat(descriptions()).isEmpty();
     }
 
     @Test

@@ -157,7 +157,7 @@ class RecordsTest extends ServerTest {
         JsonNode page = done(
                 "PUT",
                 deal + "/lines",
-                List.of(Map.of("block", "East", "crop", "apple", "hives", 48, "weeks", 4, "rate", 50)),
+                List.of(Map.of("description", "East", "quantity", 48, "unit", "hours", "price", 200)),
                 signe);
 
         assertThat(page.get("linesTotal").asString()).isEqualTo("£9,600.00");
@@ -165,12 +165,10 @@ class RecordsTest extends ServerTest {
                 .isEqualTo("Ines Okafor");
         assertThat(page.get("documents").get(0).get("since").asString()).isEqualTo("4 May 2026");
 
-        JsonNode wrong = done(
-                "PUT",
-                deal + "/lines",
-                List.of(Map.of("block", "", "crop", "", "hives", 0, "weeks", 4, "rate", -1)),
-                signe);
-        assertThat(wrong.get("fields").propertyNames()).contains("lines.0.block", "lines.0.hives", "lines.0.rate");
+        JsonNode wrong =
+                done("PUT", deal + "/lines", List.of(Map.of("description", "", "quantity", 0, "price", -1)), signe);
+        assertThat(wrong.get("fields").propertyNames())
+                .contains("lines.0.description", "lines.0.quantity", "lines.0.price");
         JsonNode link = done(
                 "POST",
                 deal + "/documents",

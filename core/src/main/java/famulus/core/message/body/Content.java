@@ -94,13 +94,13 @@ public sealed interface Content {
 
     /** A column of the item table. */
     enum ItemColumn {
-        WHAT,
-        CROP,
-        HIVES,
-        WEEKS,
-        RATE,
+        DESCRIPTION,
+        QUANTITY,
+        UNIT,
+        PRICE,
         DISCOUNT,
         TAX,
+        NOTE,
         TOTAL
     }
 

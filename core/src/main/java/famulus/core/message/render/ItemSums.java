@@ -46,8 +46,7 @@ public record ItemSums(
         BigDecimal net = discounts;
         SortedMap<BigDecimal, BigDecimal> bases = new TreeMap<>();
         for (ItemLine line : lines) {
-            BigDecimal whole =
-                    rounded(line.rate().multiply(BigDecimal.valueOf((long) line.hives() * line.weeks())), digits);
+            BigDecimal whole = rounded(line.price().multiply(line.quantity()), digits);
             BigDecimal off = rounded(percent(whole, line.discount()), digits);
             BigDecimal left = whole.subtract(off);
             worked.add(new Line(line, off, left));

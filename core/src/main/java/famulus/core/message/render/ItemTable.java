@@ -20,7 +20,7 @@ record ItemTable(List<List<String>> rows, List<Sum> sums, Words words) {
     record Sum(String label, String amount, boolean total) {}
 
     static boolean isFigure(ItemColumn column) {
-        return column != ItemColumn.WHAT && column != ItemColumn.CROP;
+        return column != ItemColumn.DESCRIPTION && column != ItemColumn.UNIT && column != ItemColumn.NOTE;
     }
 
     static ItemTable of(Content.Items items, ToRender message) {
@@ -56,11 +56,11 @@ record ItemTable(List<List<String>> rows, List<Sum> sums, Words words) {
     private static String cell(ItemColumn column, ItemSums.Line worked, String currency, Merger merger) {
         ItemLine line = worked.line();
         return switch (column) {
-            case WHAT -> line.what();
-            case CROP -> line.crop();
-            case HIVES -> number(BigDecimal.valueOf(line.hives()), merger);
-            case WEEKS -> number(BigDecimal.valueOf(line.weeks()), merger);
-            case RATE -> money(line.rate(), currency, merger);
+            case DESCRIPTION -> line.description();
+            case QUANTITY -> number(line.quantity().stripTrailingZeros(), merger);
+            case UNIT -> line.unit();
+            case PRICE -> money(line.price(), currency, merger);
+            case NOTE -> line.note();
             case DISCOUNT ->
                 line.discount().signum() == 0 ? "–" : money(worked.discount().negate(), currency, merger);
             case TAX -> line.tax().signum() == 0 ? "–" : percent(line.tax(), merger);

@@ -55,7 +55,8 @@ final class RandomBody {
             case 3 -> new Content.Pairing(picture(), rich(), random.nextBoolean(), 10 + random.nextInt(81));
             case 4 -> new Content.Divider(1 + random.nextInt(12), colour());
             case 5 -> new Content.Spacer(1 + random.nextInt(200));
-            case 6 -> new Content.Items(List.of(ItemColumn.WHAT, ItemColumn.TOTAL), random.nextBoolean(), text());
+            case 6 ->
+                new Content.Items(List.of(ItemColumn.DESCRIPTION, ItemColumn.TOTAL), random.nextBoolean(), text());
             case 7 ->
                 new Content.Event(
                         text(),

@@ -53,8 +53,8 @@ class GoldenTest {
             "house.name", new Value.Text("Brindlewing Pollination Services"));
     private static final DealLines LINES = new DealLines(
             List.of(
-                    new ItemLine("East block", "apples", 24, 4, dec("12.50"), dec("10"), dec("20")),
-                    new ItemLine("Hill & hollow", "pears", 7, 3, dec("11.95"), dec("0"), dec("5"))),
+                    new ItemLine("East block", dec("24"), "hives", dec("50.00"), dec("10"), dec("20"), "four weeks"),
+                    new ItemLine("Hill & hollow", dec("7.25"), "hives", dec("35.85"), dec("0"), dec("5"), "")),
             "GBP");
 
     private static BigDecimal dec(String figure) {

@@ -274,7 +274,9 @@ class RendererTest {
         Block block = Block.of(
                 "items",
                 new Content.Items(
-                        List.of(ItemColumn.WHAT, ItemColumn.HIVES, ItemColumn.TOTAL), true, "Nothing is agreed yet."));
+                        List.of(ItemColumn.DESCRIPTION, ItemColumn.QUANTITY, ItemColumn.TOTAL),
+                        true,
+                        "Nothing is agreed yet."));
         DealLines deal = new DealLines(
                 List.of(line("North block", 20, 3, "24", "0", "20"), line("Hill", 4, 3, "24", "5", "20")), "GBP");
         Rendering rendering = render(Mode.DESIGNED, HouseStyle.BARE, SETTINGS, deal, block);
@@ -285,13 +287,13 @@ class RendererTest {
         assertThat(rendering.text())
                 .isEqualTo(
                         """
-                Where        Hives     Amount
-                North block     20  £1,440.00
-                Hill             4    £273.60
+                Description  Quantity     Amount
+                North block        20  £1,440.00
+                Hill                4    £273.60
                 Discount, taken off above  £14.40
-                Net                 £1,713.60
-                Tax 20 %              £342.72
-                Total               £2,056.32"""
+                Net                    £1,713.60
+                Tax 20 %                 £342.72
+                Total                  £2,056.32"""
                                 .replace("20 %", "20\u00a0%"));
         assertThat(designed(block).text()).isEqualTo("Nothing is agreed yet.");
         MergeSettings german = new MergeSettings(Locale.GERMANY, ZoneId.of("Europe/Berlin"), SETTINGS.now());
@@ -302,7 +304,13 @@ class RendererTest {
 
     private static ItemLine line(String what, int hives, int weeks, String rate, String discount, String tax) {
         return new ItemLine(
-                what, "apple", hives, weeks, new BigDecimal(rate), new BigDecimal(discount), new BigDecimal(tax));
+                what,
+                BigDecimal.valueOf(hives),
+                "hives",
+                new BigDecimal(rate).multiply(BigDecimal.valueOf(weeks)),
+                new BigDecimal(discount),
+                new BigDecimal(tax),
+                "");
     }
 
     @Test

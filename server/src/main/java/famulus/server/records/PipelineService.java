@@ -1,0 +1,193 @@
+package famulus.server.records;
+
+import famulus.core.field.FieldNames;
+import famulus.core.record.PlainLine;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CatalogueMapper.ChoiceRow;
+import famulus.server.records.RecordRenewals.Cause;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The stages deals go through, what leads are and where they come from, and what contacts are on deals. */
+@Service
+public class PipelineService {
+    private static final int MOST = 40;
+    private static final int LONGEST_LABEL = 60;
+
+    private final CatalogueMapper mapper;
+    private final PipelineMapper pipeline;
+    private final RecordRenewals renewals;
+
+    PipelineService(CatalogueMapper mapper, PipelineMapper pipeline, RecordRenewals renewals) {
+        this.mapper = mapper;
+        this.pipeline = pipeline;
+        this.renewals = renewals;
+    }
+
+    /** How deals stand that are in a stage. */
+    public enum Outcome {
+        OPEN,
+        WON,
+        LOST
+    }
+
+    /**
+     * A stage of deals.
+     *
+     * @param code empty for a new one
+     */
+    public record Stage(String code, String label, Outcome outcome) {}
+
+    /**
+     * What a lead is, or where it came from.
+     *
+     * @param code empty for a new one
+     */
+    public record Option(String code, String label) {}
+
+    /** Lists of options that are not stages. */
+    public enum OptionList {
+        LEAD_STATES("lead", "state", CrmKind.LEAD),
+        LEAD_SOURCES("lead", "source", CrmKind.LEAD);
+
+        private final String kind;
+        private final String field;
+        private final CrmKind table;
+
+        OptionList(String kind, String field, CrmKind table) {
+            this.kind = kind;
+            this.field = field;
+            this.table = table;
+        }
+    }
+
+    /** The stages in order. */
+    public List<Stage> stages() {
+        return mapper.choicesOf("deal", "stage").stream()
+                .map(row -> new Stage(row.code(), row.label(), Outcome.valueOf(row.outcome())))
+                .toList();
+    }
+
+    /** Takes the place of all stages. Refused when a deal is in one that would go, or none is left that is open. */
+    @Transactional
+    public void stages(List<Stage> stages, Colleague by) {
+        by.mustBe("Only an administrator settles the stages of deals.", Role.ADMINISTRATOR);
+        keepStages(stages);
+    }
+
+    /** The same for the demo's data. */
+    public void keepStages(List<Stage> stages) {
+        if (stages.stream().noneMatch(stage -> stage.outcome() == Outcome.OPEN)) {
+            throw Refusal.field("stages", "At least one stage has to be open: new deals begin there.");
+        }
+        List<ChoiceRow> rows = new ArrayList<>();
+        Set<String> codes = codes("deal", "stage");
+        for (Stage stage : stages) {
+            rows.add(row("deal", "stage", stage.code(), stage.label(), rows.size() + 1, codes, stage.outcome()));
+        }
+        replace("deal", "stage", CrmKind.DEAL, rows);
+        renewals.renew(CrmKind.CONTACT, Cause.KIND, null);
+    }
+
+    /** One of the lists, in order. */
+    public List<Option> options(OptionList list) {
+        return mapper.choicesOf(list.kind, list.field).stream()
+                .map(row -> new Option(row.code(), row.label()))
+                .toList();
+    }
+
+    /** Takes the place of all options of a list. Refused when a record has one that would go. */
+    @Transactional
+    public void options(OptionList list, List<Option> options, Colleague by) {
+        by.mustBe("Only an administrator settles these.", Role.ADMINISTRATOR);
+        keepOptions(list, options);
+    }
+
+    /** The same for the demo's data. */
+    public void keepOptions(OptionList list, List<Option> options) {
+        List<ChoiceRow> rows = new ArrayList<>();
+        Set<String> codes = codes(list.kind, list.field);
+        for (Option option : options) {
+            rows.add(row(list.kind, list.field, option.code(), option.label(), rows.size() + 1, codes, null));
+        }
+        replace(list.kind, list.field, list.table, rows);
+    }
+
+    /** What contacts can be on a deal, in order; more may be written in. */
+    public List<String> roles() {
+        return pipeline.roles();
+    }
+
+    /** Takes the place of all roles; what contacts are on deals stays as it is. */
+    @Transactional
+    public void roles(List<String> roles, Colleague by) {
+        by.mustBe("Only an administrator settles the roles on deals.", Role.ADMINISTRATOR);
+        keepRoles(roles);
+    }
+
+    /** The same for the demo's data. */
+    public void keepRoles(List<String> roles) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        roles.forEach(role ->
+                PlainLine.refusal(role, LONGEST_LABEL, true).ifPresent(sentence -> wrong.put("roles", sentence)));
+        if (roles.size() > MOST) {
+            wrong.put("roles", "At most " + MOST + " roles.");
+        }
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        pipeline.clearRoles();
+        int position = 1;
+        for (String role :
+                new java.util.LinkedHashSet<>(roles.stream().map(String::strip).toList())) {
+            pipeline.role(role, position++);
+        }
+    }
+
+    private Set<String> codes(String kind, String field) {
+        Set<String> codes = new HashSet<>();
+        mapper.choicesOf(kind, field).forEach(row -> codes.add(row.code()));
+        return codes;
+    }
+
+    /** A row as it is to be; a code that is not there yet is made from the label. */
+    private static ChoiceRow row(
+            String kind, String field, String code, String label, int position, Set<String> codes, Outcome outcome) {
+        PlainLine.refusal(label, LONGEST_LABEL, true).ifPresent(sentence -> {
+            throw Refusal.field("label", sentence);
+        });
+        String kept = code == null || code.isBlank() ? FieldNames.of(label, List.copyOf(codes)) : code;
+        codes.add(kept);
+        return new ChoiceRow(kind, field, kept, label.strip(), position, outcome == null ? null : outcome.name());
+    }
+
+    private void replace(String kind, String field, CrmKind table, List<ChoiceRow> rows) {
+        if (rows.isEmpty() || rows.size() > MOST) {
+            throw Refusal.field("options", "Give from one to " + MOST + ".");
+        }
+        Set<String> labels = new HashSet<>();
+        Set<String> stay = new HashSet<>();
+        for (ChoiceRow row : rows) {
+            if (!labels.add(row.label().toLowerCase(java.util.Locale.ROOT)) || !stay.add(row.code())) {
+                throw Refusal.field("options", "“" + row.label() + "” stands here twice.");
+            }
+        }
+        for (ChoiceRow before : mapper.choicesOf(kind, field)) {
+            if (!stay.contains(before.code()) && pipeline.used(table.word(), field, before.code())) {
+                throw Refusal.field("options", "“" + before.label() + "” is in use. Change those records first.");
+            }
+        }
+        mapper.newRevision();
+        mapper.clearChoices(kind, field);
+        rows.forEach(mapper::insertChoice);
+        renewals.renew(table, Cause.KIND, null);
+    }
+}
