@@ -8,6 +8,8 @@
   const countries = ['AT', 'BE', 'CA', 'CH', 'DE', 'FR', 'GB', 'GR', 'IE', 'NL', 'PT', 'US'];
   const names = new Intl.DisplayNames(['en'], { type: 'region' });
   const zones = Intl.supportedValuesOf('timeZone');
+  const currencies = Intl.supportedValuesOf('currency');
+  const money = new Intl.DisplayNames('en', { type: 'currency' });
   const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
   let first = $state({
     houseName: '',
@@ -60,7 +62,12 @@
         error={wrong.timeZone}
         options={zones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
       />
-      <Field label="Currency" maxlength={3} required bind:value={first.currency} error={wrong.currency} />
+      <Choose
+        label="Currency"
+        bind:value={first.currency}
+        error={wrong.currency}
+        options={currencies.map((code) => [code, `${code}, ${money.of(code) ?? code}`] as const)}
+      />
     </div>
     <h2>You</h2>
     <div class="two">

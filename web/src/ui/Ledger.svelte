@@ -96,11 +96,23 @@
     void read(0, run);
   });
 
+  /** While the bar is dragged over many lines nothing is asked for; what is in sight once it rests is. */
+  const rest = 60;
+  let resting: ReturnType<typeof setTimeout>;
+  let before = 0;
+
   $effect(() => {
     if (total < 0) return;
-    for (let part = Math.floor(first / chunk); part <= Math.floor(Math.max(0, last - 1) / chunk); part++) {
-      void read(part, run);
-    }
+    const from = Math.floor(first / chunk);
+    const to = Math.floor(Math.max(0, last - 1) / chunk);
+    const far = Math.abs(first - before) > chunk;
+    before = first;
+    clearTimeout(resting);
+    const readSeen = () => {
+      for (let part = from; part <= to; part++) void read(part, run);
+    };
+    if (far) resting = setTimeout(readSeen, rest);
+    else readSeen();
   });
 
   function onkeydown(event: KeyboardEvent) {

@@ -280,14 +280,14 @@ public final class ScaleData {
             run(
                     """
                     insert into outgoing_message (id, message_id, template_id, template_version, written_by, sender_id,
-                      person_kind, person_id, deal_id, to_address, from_address, subject, state, attempts, tries, by_hand,
+                      person_kind, person_id, deal_id, organisation_id, to_address, from_address, subject, state, attempts, tries, by_hand,
                       last_answer, maybe_repeated, created_at, sent_at, test)
                     select n.id, concat('<', n.id, '@many.example>'), n.template, 1, m.written_by, m.sender_id, 'contact',
-                      n.person, null, m.to_address, m.from_address, m.subject,
+                      n.person, null, c.organisation_id, m.to_address, m.from_address, m.subject,
                       case when mod(n.n, 5000) = 1 then 'REFUSED' else 'SENT' end, 1, 1, false, '250 taken', false,
                       dateadd(second, -n.n * 20, timestamp with time zone '2026-05-04 08:00:00+00'),
                       dateadd(second, -n.n * 20 + 2, timestamp with time zone '2026-05-04 08:00:00+00'), false
-                    from new_message n join outgoing_message m on m.id = n.base
+                    from new_message n join outgoing_message m on m.id = n.base join contact c on c.id = n.person
                     """);
             run(
                     "insert into kept_source select n.id, s.size, s.packed from new_message n join kept_source s on s.id = n.base");

@@ -112,7 +112,7 @@ create table deal (
   version         integer not null
 );
 
-create index deal_organisation on deal (organisation_id, created_at, id);
+create index deal_organisation on deal (organisation_id, created_at desc, id);
 create index deal_owner on deal (owner_id);
 
 create table deal_contact (
@@ -194,15 +194,18 @@ create table history_entry (
   record_kind varchar(20) not null,
   record_id   uuid not null,
   deal_id     uuid,
+  -- The organisation itself, or that of the person when it was noted.
+  organisation_id uuid,
   at          timestamp(3) with time zone not null,
   by_id       uuid not null references colleague (id),
   minutes     integer,
   words       varchar(4000) not null
 );
 
-create index history_entry_record on history_entry (record_id, at);
+create index history_entry_record on history_entry (record_id, at desc, id);
 create index history_entry_kind on history_entry (record_id, kind, at);
-create index history_entry_deal on history_entry (deal_id, at);
+create index history_entry_deal on history_entry (deal_id, at desc, id);
+create index history_entry_organisation on history_entry (organisation_id, at desc, id);
 
 -- What was said to and heard from each person, summed up with what it sums up: one row a person, always there.
 create table person_summary (

@@ -53,7 +53,7 @@ create table template_use (
   last_at      timestamp(3) with time zone not null,
   primary key (template_id, colleague_id)
 );
-create index template_use_colleague on template_use (colleague_id, last_at);
+create index template_use_colleague on template_use (colleague_id, last_at desc);
 
 -- The newest test of each template.
 create table template_test (

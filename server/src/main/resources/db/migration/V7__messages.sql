@@ -10,6 +10,8 @@ create table outgoing_message (
   person_kind      varchar(20) not null,
   person_id        uuid not null,
   deal_id          uuid references deal (id),
+  -- Of the deal, else of the person, when it was written.
+  organisation_id  uuid,
   to_address       varchar(254) not null,
   from_address     varchar(254) not null,
   subject          varchar(1000) not null,
@@ -26,9 +28,10 @@ create table outgoing_message (
   -- A message that went to a colleague to be looked at; it is in nobody's history.
   test             boolean not null
 );
-create index outgoing_message_state on outgoing_message (state, created_at, id);
-create index outgoing_message_person on outgoing_message (person_id, created_at);
-create index outgoing_message_deal on outgoing_message (deal_id, created_at);
+create index outgoing_message_state on outgoing_message (state, created_at desc, id desc);
+create index outgoing_message_person on outgoing_message (person_id, created_at desc, id);
+create index outgoing_message_deal on outgoing_message (deal_id, created_at desc, id);
+create index outgoing_message_organisation on outgoing_message (organisation_id, created_at desc, id);
 
 -- Where each stretch of a plain message came from, as JSON; none of a letter.
 create table message_pieces (

@@ -35,11 +35,11 @@ interface OutboxMapper {
             """
             insert into outgoing_message
               (id, message_id, template_id, template_version, written_by, sender_id, person_kind, person_id, deal_id,
-               to_address, from_address, subject, state, attempts, next_attempt_at, last_answer, maybe_repeated,
+               organisation_id, to_address, from_address, subject, state, attempts, next_attempt_at, last_answer, maybe_repeated,
                created_at, sent_at, test)
             values
               (#{id}, #{messageId}, #{templateId}, #{templateVersion}, #{writtenBy}, #{senderId}, #{personKind},
-               #{personId}, #{dealId}, #{toAddress}, #{fromAddress}, #{subject}, #{state}, #{attempts},
+               #{personId}, #{dealId}, #{organisationId}, #{toAddress}, #{fromAddress}, #{subject}, #{state}, #{attempts},
                #{nextAttemptAt}, #{lastAnswer}, #{maybeRepeated}, #{createdAt}, #{sentAt}, #{test})
             """)
     void insert(OutgoingMessage message);
@@ -67,7 +67,7 @@ interface OutboxMapper {
             """
             select m.created_at as at from outgoing_message m
             where m.person_id = #{person} and not m.test and m.state not in ('REFUSED', 'CANCELLED')
-            order by m.person_id desc, m.created_at desc
+            order by m.person_id, m.created_at desc, m.id
             limit 1
             """)
     Optional<AtRow> lastWritten(UUID person);

@@ -10,6 +10,7 @@ import java.util.UUID;
  * @param templateId what it was written from; null for a message from nothing
  * @param writtenBy who pressed send
  * @param senderId who it goes out as
+ * @param organisationId the organisation of the deal or person then; null for none
  * @param maybeRepeated whether it was handed over again because the mail server's answer was lost
  * @param test whether it went to a colleague to be looked at
  */
@@ -23,6 +24,7 @@ record OutgoingMessage(
         String personKind,
         UUID personId,
         UUID dealId,
+        UUID organisationId,
         String toAddress,
         String fromAddress,
         String subject,

@@ -172,6 +172,7 @@ class TestService {
                 person.kind().word(),
                 person.id(),
                 person.deal().orElse(null),
+                person.organisation().orElse(null),
                 to.address(),
                 asking.email(),
                 subject,

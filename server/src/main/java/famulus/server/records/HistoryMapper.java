@@ -58,8 +58,13 @@ interface HistoryMapper {
 
     @Insert(
             """
-            insert into history_entry (id, kind, record_kind, record_id, deal_id, at, by_id, minutes, words)
-            values (#{id}, #{kind}, #{recordKind}, #{recordId}, #{dealId}, #{at}, #{byId}, #{minutes}, #{words})
+            insert into history_entry
+              (id, kind, record_kind, record_id, deal_id, organisation_id, at, by_id, minutes, words)
+            values
+              (#{id}, #{kind}, #{recordKind}, #{recordId}, #{dealId},
+               case when #{recordKind} = 'organisation' then #{recordId}
+                    else (select p.organisation_id from contact p where p.id = #{recordId}) end,
+               #{at}, #{byId}, #{minutes}, #{words})
             """)
     void insert(NewEntry entry);
 

@@ -97,6 +97,40 @@ class FilesTest extends ServerTest {
         assertThat(done("GET", "/api/cupboard/files", null, signe)).isEmpty();
     }
 
+    /** However many messages a file goes along with, it is kept once: the cupboard's own and theirs are the same bytes. */
+    @Test
+    void isKeptOnceHoweverManyMessagesItGoesAlongWith() throws Exception {
+        byte[] large = new byte[2_000_000];
+        new java.util.Random(8).nextBytes(large);
+        JsonNode file = bring("plans.dat", large, signe);
+        UUID id = UUID.fromString(file.get("id").asString());
+        String template = done("POST", "/api/templates", draft(List.of(id)), signe)
+                .at("/template/id")
+                .asString();
+        UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        for (int i = 0; i < 12; i++) {
+            Map<String, Object> sending = new HashMap<>();
+            sending.put("id", UUID.randomUUID());
+            sending.put("template", template);
+            sending.put("kind", "contact");
+            sending.put("person", ines);
+            sending.put("chosen", Map.of());
+            sending.put("subject", List.of(Map.of("text", "Plans " + i, "written", "", "gap", false)));
+            sending.put("body", List.of(Map.of("text", "Here they are.", "written", "", "gap", false)));
+            assertThat(done("POST", "/api/messages", sending, signe).has("id")).isTrue();
+        }
+
+        assertThat(sql.queryForObject("select count(*) from content", Integer.class))
+                .isEqualTo(1);
+        assertThat(sql.queryForObject("select sum(octet_length(packed)) from kept_source", Long.class))
+                .isLessThan(12 * 2_000L);
+        UUID any = sql.queryForObject("select min(id) from outgoing_message", UUID.class);
+        Message read = new DefaultMessageBuilder().parseMessage(new ByteArrayInputStream(wire(any)));
+        SingleBody along =
+                (SingleBody) ((Multipart) read.getBody()).getBodyParts().get(1).getBody();
+        assertThat(along.getInputStream().readAllBytes()).isEqualTo(large);
+    }
+
     @Test
     void goesAlongWithAMessageUnderItsNameInAnyScript() throws Exception {
         UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");

@@ -1,0 +1,46 @@
+package famulus.server.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import famulus.server.ServerTest;
+import org.apache.ibatis.session.SqlSessionFactory;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.QueryTimeoutException;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.mock.web.MockHttpServletRequest;
+
+/** No statement runs on for ever, and what was stopped is said in words. */
+class StatementLimitTest extends ServerTest {
+    @Autowired
+    private SqlSessionFactory sessions;
+
+    @Autowired
+    private ErrorAnswers answers;
+
+    @Test
+    void everyStatementHasALimit() {
+        assertThat(sessions.getConfiguration().getDefaultStatementTimeout()).isEqualTo(20);
+    }
+
+    @Test
+    void whatRunsIntoItIsSaidInWords() {
+        JdbcTemplate limited = new JdbcTemplate(sql.getDataSource());
+        limited.setQueryTimeout(1);
+
+        assertThatThrownBy(() -> limited.queryForObject(
+                        "select count(*) from system_range(1, 100000000) a, system_range(1, 1000) b where a.x + b.x < 0",
+                        Long.class))
+                .isInstanceOfSatisfying(QueryTimeoutException.class, late -> {
+                    ResponseEntity<Object> answer =
+                            answers.tookTooLong(late, new MockHttpServletRequest("GET", "/api/records/contact"));
+                    assertThat(answer.getStatusCode().value()).isEqualTo(503);
+                    assertThat(((ProblemDetail) answer.getBody()).getDetail())
+                            .contains("took too long")
+                            .contains("Nothing was changed");
+                });
+    }
+}
