@@ -81,33 +81,24 @@
     Lines {#if !typed}<Act onclick={() => void open()}>change</Act>{/if}
   </h2>
   {#if typed}
-    <table>
-      <thead>
-        <tr
-          >{#each columns as [name, label] (name)}<th scope="col">{label}</th>{/each}<td></td></tr
-        >
-      </thead>
-      <tbody>
-        {#each typed as line, i (i)}
-          <tr>
-            {#each columns as [name, label] (name)}
-              <td>
-                <input
-                  class={name}
-                  aria-label="{label}, line {i + 1}"
-                  aria-invalid={wrong[`lines.${i}.${name}`] ? true : undefined}
-                  title={wrong[`lines.${i}.${name}`]}
-                  bind:value={line[name]}
-                />
-              </td>
-            {/each}
-            <td>
-              <Act aria-label="Take out line {i + 1}" onclick={() => (typed = typed!.toSpliced(i, 1))}>×</Act>
-            </td>
-          </tr>
+    {#each typed as line, i (i)}
+      <div class="typed" role="group" aria-label="Line {i + 1}">
+        {#each columns as [name, label] (name)}
+          <label class={name}>
+            <span>{label}</span>
+            <input
+              aria-label="{label}, line {i + 1}"
+              aria-invalid={wrong[`lines.${i}.${name}`] ? true : undefined}
+              title={wrong[`lines.${i}.${name}`]}
+              bind:value={line[name]}
+            />
+          </label>
         {/each}
-      </tbody>
-    </table>
+        <span class="out">
+          <Act aria-label="Take out line {i + 1}" onclick={() => (typed = typed!.toSpliced(i, 1))}>×</Act>
+        </span>
+      </div>
+    {/each}
     {#each Object.values(wrong) as one, i (i)}<p class="wrong" role="alert">{one}</p>{/each}
     <p class="ways">
       <Button main onclick={() => void keep()}>Keep lines</Button>
@@ -199,19 +190,44 @@
     color: var(--ink-soft);
   }
 
+  .typed {
+    display: grid;
+    grid-template-columns: 1.1fr 1.1fr 1.2fr 0.9fr 0.9fr 20px;
+    gap: 4px 6px;
+    align-items: end;
+    padding: 6px 0 8px;
+    border-top: 1px solid var(--rule-soft);
+  }
+
+  .typed span {
+    display: block;
+    color: var(--ink-soft);
+    font-size: 12px;
+  }
+
+  .description {
+    grid-column: 1 / 6;
+  }
+
+  .out {
+    grid-row: 1;
+    grid-column: 6;
+  }
+
+  .note {
+    grid-column: 1 / 6;
+  }
+
   input {
     width: 100%;
-    min-width: 34px;
+    min-width: 0;
     padding: 2px 4px;
     border: 1px solid var(--edge);
     border-radius: var(--corner);
     background: var(--sheet);
     color: var(--ink);
     font: inherit;
-  }
-
-  input.description {
-    min-width: 100px;
+    font-size: 13px;
   }
 
   [aria-invalid] {

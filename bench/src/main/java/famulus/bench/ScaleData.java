@@ -252,7 +252,10 @@ public final class ScaleData {
         numbered("all_template", "select id from template where kind = 'TEMPLATE' and ready_version is not null");
     }
 
-    /** One person in fifty and one template in five get far more than the rest. */
+    /**
+     * One message in fifty goes to one person, one in five is from one template. Identifiers follow one another, since a
+     * million random ones take an hour to be put in.
+     */
     private void messages(int messages, int people) throws SQLException {
         numbered(
                 "base_message",
@@ -271,7 +274,8 @@ public final class ScaleData {
             run(
                     """
                     insert into new_message
-                    select x, random_uuid(), b.id, c.id, t.id from system_range(%1$d, %2$d)
+                    select x, cast(concat(lpad(cast(x as varchar), 8, '0'), '-0000-4000-8000-', lpad(cast(x as varchar), 12, '0')) as uuid),
+                      b.id, c.id, t.id from system_range(%1$d, %2$d)
                     join base_message b on b.n = mod(x, %3$d)
                     join all_contact c on c.n = case when x < %6$d then 0 else cast(floor(%4$d * power(mod(x * 7919, 999983) / 999983.0, 2)) as integer) end
                     join all_template t on t.n = case when mod(x, 5) = 0 then 3 else cast(floor(%5$d * power(mod(x * 104729, 99991) / 99991.0, 2)) as integer) end
