@@ -3,10 +3,18 @@ package famulus.bench;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
 
 /**
  * Multiplies the demo's data within its database, in batches of SQL: people, organisations, deals, templates and messages
@@ -37,7 +45,9 @@ public final class ScaleData {
             ScaleData scale = new ScaleData(connection);
             scale.records(people, deals);
             scale.templates(templates);
-            scale.messages(messages, people);
+            scale.said("records and templates");
+            scale.messages(messages);
+            scale.said("messages");
             scale.sums();
             scale.spread();
             scale.run("analyze");
@@ -51,6 +61,12 @@ public final class ScaleData {
                 deals,
                 templates,
                 messages);
+    }
+
+    private final long began = System.nanoTime();
+
+    private void said(String what) {
+        System.out.printf(Locale.ROOT, "%s after %d s%n", what, (System.nanoTime() - began) / 1_000_000_000);
     }
 
     private void run(String sql) throws SQLException {
@@ -249,64 +265,153 @@ public final class ScaleData {
         run(
                 "insert into search_word (scope, word, id) select 'template', cast(n.n as varchar), n.id from new_template n"
                         + " where not exists (select 1 from search_word w where w.id = n.id and w.word = cast(n.n as varchar))");
-        numbered("all_template", "select id from template where kind = 'TEMPLATE' and ready_version is not null");
     }
 
+    /** A message of the demo's that others are copies of. */
+    private record Base(
+            UUID writtenBy,
+            UUID senderId,
+            String to,
+            String from,
+            String subject,
+            int size,
+            byte[] packed,
+            List<Within> within,
+            String pieces) {}
+
+    /** A content within a message. */
+    private record Within(int position, int at, String hash) {}
+
+    /** Somebody who is written to. */
+    private record To(UUID id, UUID organisation) {}
+
     /**
-     * One message in fifty goes to one person, one in five is from one template. Identifiers follow one another, since a
-     * million random ones take an hour to be put in.
+     * One message in fifty goes to one person, one in five is from one template; the others are spread unevenly. Identifiers
+     * follow one another, since a million random ones take very long to be put in.
      */
-    private void messages(int messages, int people) throws SQLException {
-        numbered(
-                "base_message",
-                "select m.id from outgoing_message m join kept_source s on s.id = m.id where m.state = 'SENT' and not m.test");
-        int base = number("select count(*) from base_message");
-        int contacts = number("select count(*) from all_contact");
-        int templates = number("select count(*) from all_template");
-        run(
-                "create local temporary table new_message (n integer primary key, id uuid, base uuid, person uuid, template uuid)"
-                        + " not persistent");
+    private void messages(int messages) throws SQLException {
+        List<Base> bases = bases();
+        List<To> people = new ArrayList<>();
+        each(
+                "select id, organisation_id from contact order by id",
+                row -> people.add(new To(row.getObject(1, UUID.class), row.getObject(2, UUID.class))));
+        List<UUID> templates = new ArrayList<>();
+        each(
+                "select id from template where kind = 'TEMPLATE' and ready_version is not null order by id",
+                row -> templates.add(row.getObject(1, UUID.class)));
         int toOne = Math.max(200, messages / 50);
-        int fromOne = messages / 5;
-        for (int first = base; first < messages; first += AT_ONCE) {
-            int last = Math.min(messages, first + AT_ONCE) - 1;
-            run("truncate table new_message");
-            run(
-                    """
-                    insert into new_message
-                    select x, cast(concat(lpad(cast(x as varchar), 8, '0'), '-0000-4000-8000-', lpad(cast(x as varchar), 12, '0')) as uuid),
-                      b.id, c.id, t.id from system_range(%1$d, %2$d)
-                    join base_message b on b.n = mod(x, %3$d)
-                    join all_contact c on c.n = case when x < %6$d then 0 else cast(floor(%4$d * power(mod(x * 7919, 999983) / 999983.0, 2)) as integer) end
-                    join all_template t on t.n = case when mod(x, 5) = 0 then 3 else cast(floor(%5$d * power(mod(x * 104729, 99991) / 99991.0, 2)) as integer) end
-                    """
-                            .formatted(first, last, base, contacts, templates, toOne));
-            run(
-                    """
-                    insert into outgoing_message (id, message_id, template_id, template_version, written_by, sender_id,
-                      person_kind, person_id, deal_id, organisation_id, to_address, from_address, subject, state, attempts, tries, by_hand,
-                      last_answer, maybe_repeated, created_at, sent_at, test)
-                    select n.id, concat('<', n.id, '@many.example>'), n.template, 1, m.written_by, m.sender_id, 'contact',
-                      n.person, null, c.organisation_id, m.to_address, m.from_address, m.subject,
-                      case when mod(n.n, 5000) = 1 then 'REFUSED' else 'SENT' end, 1, 1, false, '250 taken', false,
-                      dateadd(second, -n.n * 20, timestamp with time zone '2026-05-04 08:00:00+00'),
-                      dateadd(second, -n.n * 20 + 2, timestamp with time zone '2026-05-04 08:00:00+00'), false
-                    from new_message n join outgoing_message m on m.id = n.base join contact c on c.id = n.person
-                    """);
-            run(
-                    "insert into kept_source select n.id, s.size, s.packed from new_message n join kept_source s on s.id = n.base");
-            run("insert into kept_source_content select n.id, s.position, s.at, s.hash"
-                    + " from new_message n join kept_source_content s on s.source_id = n.base");
-            run("insert into message_pieces select n.id, p.pieces"
-                    + " from new_message n join message_pieces p on p.message_id = n.base");
-            run("insert into message_page select n.id, substring(replace(cast(n.id as varchar), '-', ''), 1, 24), false"
-                    + " from new_message n");
-            run(
-                    """
-                    insert into delivery_event (id, message_id, person_id, kind, at, address, program, ahead, by_machine)
-                    select random_uuid(), n.id, n.person, 'OPENED', m.created_at, null, 'a person', false, false
-                    from new_message n join outgoing_message m on m.id = n.id where mod(n.n, 7) = 0
-                    """);
+        Random random = new Random(11);
+        Instant newest = Instant.parse("2026-05-04T08:00:00Z");
+        try (PreparedStatement message = connection.prepareStatement(
+                        """
+                        insert into outgoing_message (id, message_id, template_id, template_version, written_by, sender_id,
+                          person_kind, person_id, organisation_id, to_address, from_address, subject, state, attempts, tries,
+                          by_hand, last_answer, maybe_repeated, created_at, sent_at, test)
+                        values (?, ?, ?, 1, ?, ?, 'contact', ?, ?, ?, ?, ?, ?, 1, 1, false, '250 taken', false, ?, ?, false)
+                        """);
+                PreparedStatement source = connection.prepareStatement("insert into kept_source values (?, ?, ?)");
+                PreparedStatement within =
+                        connection.prepareStatement("insert into kept_source_content values (?, ?, ?, ?)");
+                PreparedStatement pieces = connection.prepareStatement("insert into message_pieces values (?, ?)");
+                PreparedStatement page = connection.prepareStatement("insert into message_page values (?, ?, false)");
+                PreparedStatement event = connection.prepareStatement(
+                        """
+                        insert into delivery_event (id, message_id, person_id, kind, at, program, ahead, by_machine)
+                        values (?, ?, ?, 'OPENED', ?, 'a person', false, false)
+                        """)) {
+            List<PreparedStatement> all = List.of(message, source, within, pieces, page, event);
+            for (int i = bases.size(); i < messages; i++) {
+                Base base = bases.get(i % bases.size());
+                To to = people.get(i < toOne ? 0 : uneven(random, people.size()));
+                UUID template = templates.get(i % 5 == 0 ? 3 : uneven(random, templates.size()));
+                UUID id = new UUID(0x4000_0000_0000_0000L + i, 0x8000_0000_0000_0000L + i);
+                Instant at = newest.minusSeconds(20L * i);
+                set(
+                        message,
+                        id,
+                        "<" + id + "@many.example>",
+                        template,
+                        base.writtenBy(),
+                        base.senderId(),
+                        to.id(),
+                        to.organisation(),
+                        base.to(),
+                        base.from(),
+                        base.subject(),
+                        i % 5_000 == 1 ? "REFUSED" : "SENT",
+                        at,
+                        at.plusSeconds(2));
+                set(source, id, base.size(), base.packed());
+                for (Within one : base.within()) {
+                    set(within, id, one.position(), one.at(), one.hash());
+                }
+                if (base.pieces() != null) {
+                    set(pieces, id, base.pieces());
+                }
+                set(page, id, "many%020d".formatted(i));
+                if (i % 7 == 0) {
+                    set(event, new UUID(0x5000_0000_0000_0000L + i, i), id, to.id(), at);
+                }
+                if (i % 20_000 == 0 || i == messages - 1) {
+                    for (PreparedStatement one : all) {
+                        one.executeBatch();
+                    }
+                    connection.commit();
+                }
+            }
+        }
+    }
+
+    /** One of so many, the first of them far oftener than the last. */
+    private static int uneven(Random random, int of) {
+        double drawn = random.nextDouble();
+        return (int) (of * drawn * drawn);
+    }
+
+    private static void set(PreparedStatement statement, Object... values) throws SQLException {
+        for (int i = 0; i < values.length; i++) {
+            statement.setObject(i + 1, values[i]);
+        }
+        statement.addBatch();
+    }
+
+    private List<Base> bases() throws SQLException {
+        Map<UUID, List<Within>> within = new HashMap<>();
+        each(
+                "select source_id, position, at, hash from kept_source_content order by position",
+                row -> within.computeIfAbsent(row.getObject(1, UUID.class), any -> new ArrayList<>())
+                        .add(new Within(row.getInt(2), row.getInt(3), row.getString(4))));
+        List<Base> bases = new ArrayList<>();
+        each(
+                """
+                select m.id, m.written_by, m.sender_id, m.to_address, m.from_address, m.subject, s.size, s.packed, p.pieces
+                from outgoing_message m join kept_source s on s.id = m.id left join message_pieces p on p.message_id = m.id
+                where m.state = 'SENT' and not m.test order by m.id
+                """,
+                row -> bases.add(new Base(
+                        row.getObject(2, UUID.class),
+                        row.getObject(3, UUID.class),
+                        row.getString(4),
+                        row.getString(5),
+                        row.getString(6),
+                        row.getInt(7),
+                        row.getBytes(8),
+                        within.getOrDefault(row.getObject(1, UUID.class), List.of()),
+                        row.getString(9))));
+        return bases;
+    }
+
+    @FunctionalInterface
+    private interface Reading {
+        void read(ResultSet row) throws SQLException;
+    }
+
+    private void each(String sql, Reading reading) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery(sql)) {
+            while (rows.next()) {
+                reading.read(rows);
+            }
         }
     }
 

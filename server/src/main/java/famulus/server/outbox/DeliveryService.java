@@ -12,6 +12,7 @@ import famulus.server.platform.Ids;
 import famulus.server.platform.PublicAddress;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PersonSummaries;
+import famulus.server.records.PersonSummaries.Readings;
 import famulus.server.records.RecordService;
 import famulus.server.team.TeamService;
 import java.nio.ByteBuffer;
@@ -245,8 +246,9 @@ public class DeliveryService {
 
     /** Has what is known of a person's reading summed up. */
     private void summed(UUID person) {
-        ReadRow read = mapper.read(person).orElse(new ReadRow(null, null, null));
-        summaries.read(person, read.lastOpened(), read.lastClicked(), read.clickedLink());
+        summaries.read(person, () -> mapper.read(person)
+                .map((ReadRow row) -> new Readings(row.lastOpened(), row.lastClicked(), row.clickedLink()))
+                .orElse(new Readings(null, null, null)));
     }
 
     /** Keeps that a reader wants no rounds. */

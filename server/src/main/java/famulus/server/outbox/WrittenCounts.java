@@ -22,8 +22,7 @@ class WrittenCounts {
         mapper.to(message)
                 .filter(to -> !to.test())
                 .ifPresent(to -> summaries.unwrote(
-                        CrmKind.of(to.personKind()),
-                        to.personId(),
-                        mapper.lastWritten(to.personId()).map(AtRow::at)));
+                        CrmKind.of(to.personKind()), to.personId(), () -> mapper.lastWritten(to.personId())
+                                .map(AtRow::at)));
     }
 }

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /**
@@ -35,16 +36,31 @@ public class PersonSummaries {
     /**
      * Keeps that one message to somebody counts no more.
      *
-     * @param last when they were written to last without it; empty for never
+     * @param last when they were written to last without it; empty for never. Asked once nobody else can change their row.
      */
-    public void unwrote(CrmKind kind, UUID person, Optional<Instant> last) {
-        mapper.unwrote(person, last.orElse(null));
-        index.written(kind, person, last.orElse(null));
+    public void unwrote(CrmKind kind, UUID person, Supplier<Optional<Instant>> last) {
+        mapper.hold(person);
+        Instant at = last.get().orElse(null);
+        mapper.unwrote(person, at);
+        index.written(kind, person, at);
     }
 
-    /** Keeps what is known of how somebody read their messages; moments are null for never. */
-    public void read(UUID person, Instant lastOpened, Instant lastClicked, String clickedLink) {
-        mapper.read(person, lastOpened, lastClicked, clickedLink);
+    /**
+     * What is known of how somebody read their messages; moments are null for never.
+     *
+     * @param clickedLink null for none
+     */
+    public record Readings(Instant lastOpened, Instant lastClicked, String clickedLink) {}
+
+    /**
+     * Keeps how somebody read their messages.
+     *
+     * @param readings asked once nobody else can change their row: of two who read at once each knows the other then
+     */
+    public void read(UUID person, Supplier<Readings> readings) {
+        mapper.hold(person);
+        Readings now = readings.get();
+        mapper.read(person, now.lastOpened(), now.lastClicked(), now.clickedLink());
     }
 
     /** Keeps whether somebody wants no messages that go to several at once. */
@@ -59,12 +75,14 @@ public class PersonSummaries {
 
     /** Keeps what was heard from somebody, after an entry of their history was added or taken back. */
     void heard(UUID person) {
+        mapper.hold(person);
         mapper.heard(person);
     }
 
     /** Keeps which of their open deals is the newest, after deals of some contacts have changed. */
     void deals(Collection<UUID> contacts) {
         if (!contacts.isEmpty()) {
+            contacts.stream().sorted().forEach(mapper::hold);
             mapper.deals(List.copyOf(contacts));
         }
     }

@@ -17,6 +17,10 @@ interface PersonSummaryMapper {
     @Insert("insert into person_summary (person_id, times_written, unsubscribed) values (#{person}, 0, false)")
     void begin(UUID person);
 
+    /** Until the transaction ends nobody else changes the row of a person. */
+    @Select("select person_id from person_summary where person_id = #{person} for update")
+    UUID hold(UUID person);
+
     @Update(
             """
             update person_summary

@@ -16,6 +16,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -234,6 +237,49 @@ class SummariesTest extends ServerTest {
                         signe);
             }
         }
+    }
+
+    /** Many things become of one person at the same moment: each of them is in the sums. */
+    @Test
+    void whatHappensAtOnceIsSummedUpAltogether() throws Exception {
+        random = new Random(4);
+        deliveries.count(true);
+        people.add(contact("Ines", "Okafor", "ines@x.example"));
+        templates.add(letter(1));
+        for (int i = 0; i < 6; i++) {
+            clock.forward(Duration.ofMinutes(7));
+            send();
+        }
+        clock.forward(Duration.ofHours(3));
+        List<PageRow> pages = messages.stream()
+                .map(id -> sql.queryForObject(
+                        "select reader_key from message_page where message_id = ?", String.class, id))
+                .flatMap(key -> deliveries.page(key).stream())
+                .toList();
+        try (ExecutorService readers = Executors.newFixedThreadPool(6)) {
+            List<Future<?>> all = new ArrayList<>();
+            for (int i = 0; i < 60; i++) {
+                PageRow page = pages.get(i % pages.size());
+                int turn = i;
+                all.add(readers.submit(() -> {
+                    if (turn % 3 == 0) {
+                        deliveries.clicked(page, 0, "Mail on a phone", false);
+                    } else {
+                        deliveries.opened(page, "Mail on a phone", false);
+                    }
+                    return null;
+                }));
+                if (i % 10 == 0) {
+                    UUID waiting = messages.get(i / 10);
+                    all.add(readers.submit(() -> done("DELETE", "/api/outbox/" + waiting, null, amos)));
+                }
+            }
+            for (Future<?> one : all) {
+                one.get();
+            }
+        }
+
+        check("after all of it");
     }
 
     /** Two messages of somebody that wait: one is cancelled, and the other is the last one then. */
