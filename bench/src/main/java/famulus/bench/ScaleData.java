@@ -130,21 +130,28 @@ public final class ScaleData {
         numbered("all_organisation", "select id from organisation");
         int leads = people / 5;
         int contacts = people - leads;
-        run("create local temporary table new_contact (n integer primary key, id uuid, first uuid, last uuid,"
-                + " organisation uuid) not persistent");
-        // First names, surnames and organisations are mixed; one organisation in three hundred has three in ten people.
+        // First names, surnames and organisations are mixed; one organisation has three in ten people.
+        run(
+                "create local temporary table mixed (n integer primary key, first integer, last integer, organisation integer)"
+                        + " not persistent");
         inPortions(
                 baseContacts,
                 contacts,
                 """
-                insert into new_contact
-                select x, random_uuid(), f.id, l.id, o.id
+                insert into mixed
+                select x, mod(x * 7, %1$d), mod(x / 3, %1$d), case when mod(x, 10) < 3 then 7 else mod(x * 13, %2$d) end
                 from system_range(FROM, TO)
-                join base_contact f on f.n = mod(x * 7, %1$d)
-                join base_contact l on l.n = mod(x / 3, %1$d)
-                join all_organisation o on o.n = case when mod(x, 10) < 3 then 7 else mod(x * 13, %2$d) end
                 """
                         .formatted(baseContacts, organisations));
+        run("create local temporary table new_contact (n integer primary key, id uuid, first uuid, last uuid,"
+                + " organisation uuid) not persistent");
+        run(
+                """
+                insert into new_contact
+                select m.n, random_uuid(), f.id, l.id, o.id from mixed m
+                join base_contact f on f.n = m.first join base_contact l on l.n = m.last
+                join all_organisation o on o.n = m.organisation
+                """);
         inPortions(
                 baseContacts,
                 contacts,
@@ -186,17 +193,20 @@ public final class ScaleData {
                         .formatted(baseLeads));
         numbered("all_contact", "select id from contact");
         run(
-                "create local temporary table new_deal (n integer primary key, id uuid, base uuid, contact uuid) not persistent");
+                "create local temporary table mixed_deal (n integer primary key, base integer, contact integer) not persistent");
         inPortions(
                 baseDeals,
                 deals,
                 """
-                insert into new_deal
-                select x, random_uuid(), d.id, c.id from system_range(FROM, TO)
-                join base_deal d on d.n = mod(x, %d)
-                join all_contact c on c.n = cast(floor(%d * power(mod(x * 7919, 99991) / 99991.0, 2)) as integer)
+                insert into mixed_deal
+                select x, mod(x, %d), cast(floor(%d * power(mod(x * 7919, 99991) / 99991.0, 2)) as integer)
+                from system_range(FROM, TO)
                 """
                         .formatted(baseDeals, contacts));
+        run("create local temporary table new_deal (n integer primary key, id uuid, base uuid, contact uuid)"
+                + " not persistent");
+        run("insert into new_deal select m.n, random_uuid(), d.id, c.id from mixed_deal m"
+                + " join base_deal d on d.n = m.base join all_contact c on c.n = m.contact");
         inPortions(
                 baseDeals,
                 deals,
