@@ -29,18 +29,23 @@ record Sampling(Map<CrmKind, Integer> totals, int size) {
      * @param exact whether everybody has to be asked, however many they are
      */
     static Sampling of(About about, boolean exact, RecordWalk walk) {
-        return of(about, exact, SAMPLE, walk);
+        return of(about, exact ? Integer.MAX_VALUE : FEW, SAMPLE, walk);
     }
 
-    /** The same with another size of the sample. */
-    static Sampling of(About about, boolean exact, int size, RecordWalk walk) {
+    /**
+     * The same with a sample of another size.
+     *
+     * @param few of so many or fewer each one is asked
+     * @param size how many of each kind stand for all of it else
+     */
+    static Sampling of(About about, int few, int size, RecordWalk walk) {
         Map<CrmKind, Integer> totals = new EnumMap<>(CrmKind.class);
         for (CrmKind kind : People.kinds(about)) {
             CrmKind counted = about == About.DEAL ? CrmKind.DEAL : kind;
             totals.put(kind, walk.count(List.of(counted), true));
         }
         int all = totals.values().stream().mapToInt(Integer::intValue).sum();
-        return new Sampling(totals, exact || all <= FEW ? 0 : size);
+        return new Sampling(totals, all <= few ? 0 : size);
     }
 
     /** Whether figures are estimates. */
