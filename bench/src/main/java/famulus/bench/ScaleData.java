@@ -46,7 +46,7 @@ public final class ScaleData {
             scale.records(people, deals);
             scale.templates(templates);
             scale.said("records and templates");
-            scale.messages(messages);
+            scale.withoutIndexes(() -> scale.messages(messages));
             scale.said("messages");
             scale.sums();
             scale.spread();
@@ -369,6 +369,28 @@ public final class ScaleData {
                     connection.commit();
                 }
             }
+        }
+    }
+
+    /** Work on the database. */
+    @FunctionalInterface
+    private interface Work {
+        void run() throws SQLException;
+    }
+
+    /** Does something while the indexes that it would write at random places are not there, and makes them anew after. */
+    private void withoutIndexes(Work work) throws SQLException {
+        Map<String, String> indexes = Map.of(
+                "outgoing_message_state", "outgoing_message (state, created_at desc, id desc)",
+                "outgoing_message_person", "outgoing_message (person_id, created_at desc, id)",
+                "outgoing_message_organisation", "outgoing_message (organisation_id, created_at desc, id)",
+                "delivery_event_person", "delivery_event (person_id, kind, by_machine, at)");
+        for (String index : indexes.keySet()) {
+            run("drop index " + index);
+        }
+        work.run();
+        for (Map.Entry<String, String> index : indexes.entrySet()) {
+            run("create index " + index.getKey() + " on " + index.getValue());
         }
     }
 
