@@ -19,6 +19,7 @@ import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
@@ -129,14 +130,15 @@ class AnalysisController {
             responseCode = "200",
             content =
                     @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = ProfileLine.class)))
-    ResponseEntity<StreamingResponseBody> exactProfile(Colleague asking, @RequestBody ProfileRequest request) {
+    ResponseEntity<StreamingResponseBody> exactProfile(
+            Colleague asking, @RequestBody ProfileRequest request, HttpServletResponse response) {
         About about = request.about();
         Path wanted = path(request.path() == null ? "" : request.path());
         int of = FieldProfileService.steps(about);
         return ResponseEntity.ok().contentType(LINES).body(out -> {
-            FieldProfile profile =
-                    profiles.profile(about, wanted, asking, true, done -> line(out, new ProfileLine(done, of, null)));
-            line(out, new ProfileLine(of, of, profile));
+            FieldProfile profile = profiles.profile(
+                    about, wanted, asking, true, done -> line(out, response, new ProfileLine(done, of, null)));
+            line(out, response, new ProfileLine(of, of, profile));
         });
     }
 
@@ -148,7 +150,8 @@ class AnalysisController {
     @ApiResponse(
             responseCode = "200",
             content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = CountLine.class)))
-    ResponseEntity<StreamingResponseBody> exactCount(Colleague asking, @RequestBody ConditionRequest request) {
+    ResponseEntity<StreamingResponseBody> exactCount(
+            Colleague asking, @RequestBody ConditionRequest request, HttpServletResponse response) {
         String written = request.written() == null ? "" : request.written();
         if (written.length() > LONGEST_CONDITION) {
             throw Refusal.field("condition", "This condition is too long.");
@@ -156,10 +159,10 @@ class AnalysisController {
         Condition condition = conditions.parsed(written);
         return ResponseEntity.ok().contentType(LINES).body(out -> {
             int of = stress.total(request.about());
-            line(out, new CountLine(0, of, null));
+            line(out, response, new CountLine(0, of, null));
             Counted counted = conditions.count(
-                    request.about(), condition, asking, read -> line(out, new CountLine(read, of, null)));
-            line(out, new CountLine(counted.of(), of, counted));
+                    request.about(), condition, asking, read -> line(out, response, new CountLine(read, of, null)));
+            line(out, response, new CountLine(counted.of(), of, counted));
         });
     }
 
@@ -168,7 +171,8 @@ class AnalysisController {
     @ApiResponse(
             responseCode = "200",
             content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = StressLine.class)))
-    ResponseEntity<StreamingResponseBody> stress(Colleague asking, @RequestBody StressRequest request) {
+    ResponseEntity<StreamingResponseBody> stress(
+            Colleague asking, @RequestBody StressRequest request, HttpServletResponse response) {
         MessageSource source = drafts.source(new Draft(
                 "",
                 "",
@@ -185,20 +189,22 @@ class AnalysisController {
                 null));
         return ResponseEntity.ok().contentType(LINES).body(out -> {
             int of = stress.total(request.about());
-            line(out, new StressLine(0, of, null));
+            line(out, response, new StressLine(0, of, null));
             stress.chooseFirst(source, request.about(), asking)
-                    .ifPresent(first -> line(out, new StressLine(first.read(), of, first)));
-            StressChoice choice =
-                    stress.choose(source, request.about(), asking, read -> line(out, new StressLine(read, of, null)));
-            line(out, new StressLine(choice.read(), of, choice));
+                    .ifPresent(first -> line(out, response, new StressLine(first.read(), of, first)));
+            StressChoice choice = stress.choose(
+                    source, request.about(), asking, read -> line(out, response, new StressLine(read, of, null)));
+            line(out, response, new StressLine(choice.read(), of, choice));
         });
     }
 
     /** Fails when the browser has gone, which ends the work. */
-    private void line(OutputStream out, Record line) {
+    private void line(OutputStream out, HttpServletResponse response, Record line) {
         try {
             out.write((json.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8));
             out.flush();
+            // What the framework gives to be written to keeps a flush to itself.
+            response.flushBuffer();
         } catch (IOException gone) {
             throw new UncheckedIOException(gone);
         }

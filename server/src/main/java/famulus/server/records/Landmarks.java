@@ -80,6 +80,11 @@ class Landmarks {
         return before;
     }
 
+    /** Takes the landmarks of a list anew. */
+    Taken anew(CrmKind kind, String column) {
+        return take(kind.word() + " " + column, kind, column);
+    }
+
     private Taken take(String list, CrmKind kind, String column) {
         List<String> places = new ArrayList<>();
         List<PlaceRow> next = mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), 0, 1);

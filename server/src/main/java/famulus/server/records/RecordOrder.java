@@ -85,7 +85,14 @@ class RecordOrder {
         if (from < NEAR) {
             return mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), from, most);
         }
-        Taken marks = landmarks.of(kind, column, total);
+        List<PlaceRow> places = from(landmarks.of(kind, column, total), kind, column, from, most);
+        // Whoever looks at the very end is not shown less than there is because landmarks are a little old.
+        return places.size() < Math.min(most, total - from)
+                ? from(landmarks.anew(kind, column), kind, column, from, most)
+                : places;
+    }
+
+    private List<PlaceRow> from(Taken marks, CrmKind kind, String column, int from, int most) {
         PlaceRange on = PlaceRange.all(false).from(marks.before(from));
         return mapper.walk(kind.word(), column, on, List.of(), marks.past(from), most);
     }

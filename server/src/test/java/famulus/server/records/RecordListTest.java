@@ -42,6 +42,9 @@ class RecordListTest extends ServerTest {
     @Autowired
     private RecordWalk walk;
 
+    @Autowired
+    private Landmarks landmarks;
+
     private final List<Map<String, String>> kept = new ArrayList<>();
 
     @BeforeEach
@@ -72,6 +75,8 @@ class RecordListTest extends ServerTest {
             records.keep(CrmKind.CONTACT, id, Instant.parse("2026-05-04T08:00:00Z"), stored, List.of());
         }
         records.listAll();
+        // The database was emptied under what is remembered of it.
+        List.of("name", "job_title", "hectares").forEach(column -> landmarks.anew(CrmKind.CONTACT, column));
     }
 
     private static String plain(String text) {
@@ -226,6 +231,18 @@ class RecordListTest extends ServerTest {
             assertThat(step.id()).hasToString(whole.get(i));
             place = step.place();
         }
+    }
+
+    /** Landmarks taken before some came in are old by as many; the end of the list is shown all the same. */
+    @Test
+    void theEndIsThereThoughLandmarksAreOld() throws Exception {
+        window("", "name", false, 2_500, 100);
+        for (int i = 0; i < 30; i++) {
+            contact("A", "Aaa" + i, "");
+        }
+
+        assertThat(window("", "name", false, 2_530, 100))
+                .isEqualTo(sorted("name", false).subList(2_500, MANY));
     }
 
     @Test
