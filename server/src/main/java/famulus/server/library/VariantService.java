@@ -1,6 +1,8 @@
 package famulus.server.library;
 
 import famulus.core.field.RecordKind;
+import famulus.server.house.SalutationService;
+import famulus.server.house.SalutationService.TypedRules;
 import famulus.server.library.VariantMapper.VariantRow;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
@@ -20,6 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class VariantService {
+    private final SalutationService salutations;
     private final VariantMapper mapper;
     private final TemplateService templates;
     private final CatalogueService catalogues;
@@ -33,7 +36,9 @@ public class VariantService {
             CatalogueService catalogues,
             TeamService team,
             TemplateEvents events,
-            TemplateRights rights) {
+            TemplateRights rights,
+            SalutationService salutations) {
+        this.salutations = salutations;
         this.rights = rights;
         this.mapper = mapper;
         this.templates = templates;
@@ -72,12 +77,15 @@ public class VariantService {
         return Stream.concat(there.stream(), missing).toList();
     }
 
-    /** The languages that people can have. */
+    /** The languages that people can have, those first in which the house greets people. */
     private List<String> languages() {
-        return catalogues.catalogue().field(RecordKind.CONTACT, "language").stream()
+        List<String> greeted =
+                salutations.all().stream().map(TypedRules::language).toList();
+        Stream<String> others = catalogues.catalogue().field(RecordKind.CONTACT, "language").stream()
                 .flatMap(field -> field.choices().stream())
                 .map(choice -> choice.code())
-                .toList();
+                .filter(code -> !greeted.contains(code));
+        return Stream.concat(greeted.stream(), others).toList();
     }
 
     private static String name(String language) {

@@ -26,6 +26,8 @@ import org.springframework.stereotype.Service;
 @Service
 public class RecordListService {
     private static final int MOST_LINES = 200;
+    /** Nobody has so many records; a position beyond is as good as this one. */
+    private static final int FARTHEST = 100_000_000;
 
     private final RecordOrder order;
     private final RecordIndex index;
@@ -67,7 +69,8 @@ public class RecordListService {
     public LedgerWindow lines(CrmKind kind, String search, String sort, boolean descending, int from, int most) {
         List<Column> columns = index.columns(kind);
         String by = Ledger.named(columns, sort).name();
-        Window window = order.window(kind, search, by, descending, Math.max(from, 0), Math.clamp(most, 1, MOST_LINES));
+        Window window = order.window(
+                kind, search, by, descending, Math.clamp(from, 0, FARTHEST), Math.clamp(most, 1, MOST_LINES));
         Map<UUID, Listed> records = listed.read(kind, window.records());
         House house = team.house();
         Merger printer = new Merger(new MergeSettings(house.locale(), house.zone(), clock.instant()));

@@ -80,7 +80,7 @@ class VariantsTest extends ServerTest {
                 .hasSize(1);
         JsonNode variants = done("GET", "/api/templates/" + german + "/variants", null, signe);
         assertThat(variants.valueStream().map(one -> one.get("name").asString()))
-                .containsExactly("English", "German", "French");
+                .startsWith("English", "German", "French");
         assertThat(variants.get(1).get("id").asString()).isEqualTo(german.toString());
         assertThat(variants.get(2).get("id").isNull()).isTrue();
     }
