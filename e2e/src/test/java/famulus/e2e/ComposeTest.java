@@ -396,10 +396,10 @@ class ComposeTest extends BrowserTest {
         BoundingBox first = columns.locator("button").first().boundingBox();
         dragOver(page, columns.locator("button").nth(3), first.x + 10, first.y + 10);
         page.mouse().up();
-        assertThat(columns.locator("button")).hasText(new String[] {"Amount", "Where", "Hives", "Rate"});
+        assertThat(columns.locator("button")).hasText(new String[] {"Amount", "Description", "Quantity", "Price"});
         columns.locator("button").first().focus();
         page.keyboard().press("ArrowRight");
-        assertThat(columns.locator("button")).hasText(new String[] {"Where", "Amount", "Hives", "Rate"});
+        assertThat(columns.locator("button")).hasText(new String[] {"Description", "Amount", "Quantity", "Price"});
         assertThat(message(page).locator("th").nth(1)).containsText("Amount");
     }
 
