@@ -56,17 +56,10 @@ interface RecordIndexMapper {
             @Param("most") int most);
 
     /**
-     * The first place of a part of a list, in its order.
+     * The first places of a part of a list, of records that have all of the words.
      *
-     * @param withMain whether it is to be a deal's with a main contact
+     * @param withMain whether they are to be deals with a main contact
      */
-    Optional<PlaceRow> step(
-            @Param("kind") String kind,
-            @Param("column") String column,
-            @Param("range") PlaceRange range,
-            @Param("withMain") boolean withMain);
-
-    /** The first places of a part of a list, of records that have all of the words. */
     List<PlaceRow> walkTo(
             @Param("kind") String kind,
             @Param("column") String column,

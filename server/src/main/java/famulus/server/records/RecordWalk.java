@@ -52,7 +52,7 @@ public class RecordWalk {
                 // No place lies between one and the same with the smallest sign after it.
                 range = forward ? range.from(from.get() + Place.SMALLEST) : range.upTo(from.get());
             }
-            mapper.step(kind.word(), BY_NAME, range, withMain && kind == CrmKind.DEAL).stream()
+            mapper.walkTo(kind.word(), BY_NAME, range, List.of(), 1, withMain && kind == CrmKind.DEAL).stream()
                     .map(row -> new Found(kind, row))
                     .forEach(found::add);
         }
