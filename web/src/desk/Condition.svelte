@@ -73,10 +73,12 @@
     counting?.abort();
     const stopping = new AbortController();
     counting = stopping;
+    percent = 0;
     try {
       for await (const line of lines('/api/desk/condition/exact', { about, written: of }, stopping.signal)) {
-        const { counted } = line as Schemas['CountLine'];
+        const { counted, read: far, of: all } = line as Schemas['CountLine'];
         if (mine !== asked) return stopping.abort();
+        percent = Math.floor((100 * far) / Math.max(1, all));
         if (counted && read) read = { ...read, ...counted };
       }
     } catch {
@@ -86,6 +88,7 @@
     }
   }
   let counting = $state<AbortController | null>(null);
+  let percent = $state(0);
   $effect(() => () => untrack(() => counting)?.abort());
 
   function change(next: Schemas['ShownCondition']) {
@@ -103,7 +106,7 @@
 {/if}
 <p class="count" role="status">
   {#if read?.condition}holds for <b>{outOf(read.holds, read.of, read.error)}</b>{#if counting}; counting
-      everybody …{/if}{/if}
+      everybody: {percent} %{/if}{/if}
 </p>
 {#each read?.problems ?? [] as problem (problem.sentence)}
   <p class="wrong" role="alert">

@@ -16,6 +16,7 @@
   const stages = { DRAFT: 'a draft', READY: '', CHANGED: 'changed since it was ready' };
   let lines = $state<Line[] | null>(null);
   let total = $state(0);
+  let uncounted = $state(false);
   let goesOn = $state(false);
   let failed = $state('');
   let run = 0;
@@ -38,6 +39,7 @@
       if (mine !== run) return;
       lines = found;
       total = page.total;
+      uncounted = page.uncounted;
       goesOn = page.more;
       foundFor = search;
       failed = '';
@@ -136,9 +138,9 @@
   {/snippet}
   {#snippet foot()}
     <span aria-live="polite"
-      >{lines ? `${total.toLocaleString('en')} template${total === 1 ? '' : 's'}` : ''}{search
-        ? ' found'
-        : ''}</span
+      >{lines
+        ? `${uncounted ? 'more than ' : ''}${total.toLocaleString('en')} template${total === 1 ? '' : 's'}`
+        : ''}{search ? ' found' : ''}</span
     >
     <span class="keys">n new · / find · ? keys</span>
   {/snippet}

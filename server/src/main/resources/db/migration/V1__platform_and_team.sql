@@ -1,4 +1,5 @@
--- Written for what H2 and PostgreSQL share. Identifiers are random 128-bit values made by the application.
+-- Written for what H2 and PostgreSQL share. Identifiers are random 128-bit values made by the application. A reference stands
+-- behind the index on just its column where there is one, so that H2 makes no second one of its own.
 
 -- Counts changes of what is read often and changed seldom, so that what was read can be kept until the next change.
 create table revision (
@@ -25,10 +26,11 @@ create table kept_source_content (
   source_id uuid not null references kept_source (id) on delete cascade,
   position  integer not null,
   at        integer not null,
-  hash      varchar(64) not null references content (hash),
+  hash      varchar(64) not null,
   primary key (source_id, position)
 );
 create index kept_source_content_hash on kept_source_content (hash);
+alter table kept_source_content add foreign key (hash) references content (hash);
 
 -- The words that something is found by, folded: lower case, without accents. Whoever keeps a thing keeps its words.
 create table search_word (

@@ -45,7 +45,7 @@ create table organisation (
   postcode   varchar(20),
   town       varchar(80),
   country    varchar(2),
-  owner_id   uuid references colleague (id),
+  owner_id   uuid,
   created_at timestamp(3) with time zone not null,
   version    integer not null,
   -- How many contacts belong to it; kept with them.
@@ -53,6 +53,7 @@ create table organisation (
 );
 
 create index organisation_owner on organisation (owner_id);
+alter table organisation add foreign key (owner_id) references colleague (id);
 
 create table contact (
   id              uuid primary key,
@@ -67,13 +68,14 @@ create table contact (
   time_zone       varchar(60),
   formality       varchar(20),
   counting        varchar(20) default 'counted',
-  owner_id        uuid references colleague (id),
+  owner_id        uuid,
   created_at      timestamp(3) with time zone not null,
   version         integer not null
 );
 
 create index contact_organisation on contact (organisation_id, last_name, first_name, id);
 create index contact_owner on contact (owner_id);
+alter table contact add foreign key (owner_id) references colleague (id);
 create index contact_time_zone on contact (time_zone);
 
 create table lead (
@@ -91,12 +93,13 @@ create table lead (
   state      varchar(20) not null,
   formality  varchar(20),
   counting   varchar(20) default 'counted',
-  owner_id   uuid references colleague (id),
+  owner_id   uuid,
   created_at timestamp(3) with time zone not null,
   version    integer not null
 );
 
 create index lead_owner on lead (owner_id);
+alter table lead add foreign key (owner_id) references colleague (id);
 create index lead_time_zone on lead (time_zone);
 
 create table deal (
@@ -107,23 +110,25 @@ create table deal (
   amount          decimal(14, 2),
   amount_currency varchar(3),
   closes_on       date,
-  owner_id        uuid references colleague (id),
+  owner_id        uuid,
   created_at      timestamp(3) with time zone not null,
   version         integer not null
 );
 
 create index deal_organisation on deal (organisation_id, created_at desc, id);
 create index deal_owner on deal (owner_id);
+alter table deal add foreign key (owner_id) references colleague (id);
 
 create table deal_contact (
   deal_id    uuid not null references deal (id),
-  contact_id uuid not null references contact (id),
+  contact_id uuid not null,
   role       varchar(60) not null,
   is_main    boolean not null,
   primary key (deal_id, contact_id)
 );
 
 create index deal_contact_contact on deal_contact (contact_id);
+alter table deal_contact add foreign key (contact_id) references contact (id);
 create index deal_contact_main on deal_contact (is_main);
 
 -- What contacts can be on a deal; more may be written in.
@@ -219,9 +224,10 @@ create table person_summary (
   clicked_link  varchar(4000),
   unsubscribed  boolean not null,
   -- The newest of a contact's open deals.
-  open_deal_id  uuid references deal (id)
+  open_deal_id  uuid
 );
 create index person_summary_open_deal on person_summary (open_deal_id);
+alter table person_summary add foreign key (open_deal_id) references deal (id);
 
 -- Where each record stands in its kind's list, for each column it can be sorted by. A place is a text that sorts like the
 -- list: what the column holds, then the name, then the identifier; it begins with 1 where the column holds nothing.
@@ -232,7 +238,7 @@ create table record_place (
   record_id uuid not null,
   primary key (kind, sorted_by, place)
 );
-create index record_place_record on record_place (record_id, sorted_by);
+create index record_place_record on record_place (record_id, sorted_by, place);
 
 -- Records whose words and places have to be made anew because something they name has changed: all that belong to
 -- cause_id, or all of a kind where that is null; those up to done are made already.

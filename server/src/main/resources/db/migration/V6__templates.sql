@@ -8,7 +8,7 @@ create table template (
   about          varchar(20) not null,
   subject        varchar(500) not null,
   mode           varchar(20) not null,
-  house_style_id uuid references house_style (id),
+  house_style_id uuid,
   header         varchar(60) default '' not null,
   footer         varchar(60) default '' not null,
   -- Files that go along: identifiers parted by commas.
@@ -16,7 +16,7 @@ create table template (
   version        integer not null,
   -- Which version others use; none while it has never been marked ready.
   ready_version  integer,
-  owner_id       uuid not null references colleague (id),
+  owner_id       uuid not null,
   created_at     timestamp(3) with time zone not null,
   changed_at     timestamp(3) with time zone not null,
   changed_by     uuid not null references colleague (id),
@@ -25,7 +25,9 @@ create table template (
 create index template_kind on template (kind, name, id);
 -- Finds what somebody may see that is not ready yet.
 create index template_owner on template (owner_id);
+alter table template add foreign key (owner_id) references colleague (id);
 create index template_house_style on template (house_style_id);
+alter table template add foreign key (house_style_id) references house_style (id);
 
 -- The design is versioned JSON, see docs/body.schema.json; the body keeps its words.
 create table template_words (

@@ -30,7 +30,7 @@ import org.springframework.stereotype.Service;
 public class TemplateLines {
     private static final int MOST_LINES = 100;
     private static final int MOST_FITTING = 60;
-    private static final int MOST_FOUND = 2_000;
+    private static final int MOST_FOUND = 500;
 
     private final TemplateMapper mapper;
     private final CatalogueService catalogues;
@@ -88,10 +88,11 @@ public class TemplateLines {
     /**
      * A page of the library.
      *
-     * @param total how many there are that whoever asks may see; of what was looked for 2,000 at most
+     * @param total how many there are that whoever asks may see; of what was looked for 500 at most
+     * @param uncounted whether there are more than that
      * @param more whether the list goes on after these
      */
-    public record TemplatePage(int total, List<TemplateLine> lines, boolean more) {}
+    public record TemplatePage(int total, boolean uncounted, List<TemplateLine> lines, boolean more) {}
 
     /**
      * Templates, passages or signatures that have words beginning with all that was typed, by name.
@@ -100,13 +101,15 @@ public class TemplateLines {
      */
     public TemplatePage lines(TemplateKind kind, String search, UUID after, Colleague asking) {
         Wanted wanted = found(kind, false, List.of(), search, MOST_LINES + 1);
-        int total = mapper.count(wanted, asking);
+        int most = search.isBlank() ? Integer.MAX_VALUE : MOST_FOUND;
+        int total = mapper.count(wanted.most(search.isBlank() ? most : most + 1), asking);
         Optional<Template> last = Optional.ofNullable(after).flatMap(id -> mapper.byId(id, true));
         List<TemplateRow> rows =
                 mapper.lines(last.map(one -> wanted.after(one.name(), one.id())).orElse(wanted), asking);
         boolean more = rows.size() > MOST_LINES;
         return new TemplatePage(
-                total,
+                Math.min(total, most),
+                total > most,
                 rows.stream().limit(MOST_LINES).map(line -> line(line, asking)).toList(),
                 more);
     }
@@ -122,13 +125,14 @@ public class TemplateLines {
                 false,
                 null,
                 null,
+                null,
                 most);
     }
 
     /**
-     * Templates for writing to a record: those that have the words in their name first, then those about exactly its kind,
-     * then those about any person; in each group the ones used last by whoever asks, then the others by name. Those that
-     * don't fit are left out, and so are all after the first sixty.
+     * Templates for writing to a record: those that have what was typed in their name first, then those about exactly its
+     * kind, then those about any person; in each group the ones used last by whoever asks, then the others by name. Those
+     * that don't fit are left out, and so are all after the first sixty.
      */
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
         List<About> abouts =
@@ -137,10 +141,11 @@ public class TemplateLines {
         List<TemplateRow> rows =
                 new ArrayList<>(mapper.lines(wanted.ids() == null ? wanted : wanted.most(MOST_FOUND), asking));
         if (wanted.ids() == null) {
-            Set<UUID> there = rows.stream().map(TemplateRow::id).collect(Collectors.toSet());
-            mapper.lines(wanted.lastUsed(), asking).stream()
-                    .filter(row -> !there.contains(row.id()))
-                    .forEach(rows::add);
+            // These are the first ones by name; what comes before them may stand anywhere.
+            add(rows, mapper.lines(wanted.lastUsed(), asking));
+            if (!search.isBlank()) {
+                add(rows, mapper.lines(wanted.named(search.strip().toLowerCase(Locale.ROOT)), asking));
+            }
         }
         return rows.stream()
                 .sorted(Comparator.comparing((TemplateRow line) -> !named(line, search))
@@ -150,6 +155,11 @@ public class TemplateLines {
                 .limit(MOST_FITTING)
                 .map(line -> line(line, asking))
                 .toList();
+    }
+
+    private static void add(List<TemplateRow> rows, List<TemplateRow> others) {
+        Set<UUID> there = rows.stream().map(TemplateRow::id).collect(Collectors.toSet());
+        others.stream().filter(row -> !there.contains(row.id())).forEach(rows::add);
     }
 
     private static boolean named(TemplateRow line, String search) {

@@ -43,6 +43,7 @@ interface TemplateMapper {
      * @param ids only these, variants too; null for all but variants
      * @param words only those that have these words; empty for all
      * @param recent whether only those that whoever asks has written from, the last one first
+     * @param named only those that have this in their name, in small letters; null for all
      * @param after the name of the line before; null for the first
      */
     record Wanted(
@@ -52,29 +53,35 @@ interface TemplateMapper {
             Collection<UUID> ids,
             List<SearchWord> words,
             boolean recent,
+            String named,
             String after,
             UUID afterId,
             int most) {
         /** Those that follow on a line. */
         Wanted after(String name, UUID id) {
-            return new Wanted(kind, usable, abouts, ids, words, recent, name, id, most);
+            return new Wanted(kind, usable, abouts, ids, words, recent, named, name, id, most);
         }
 
         /** So many at most. */
         Wanted most(int other) {
-            return new Wanted(kind, usable, abouts, ids, words, recent, after, afterId, other);
+            return new Wanted(kind, usable, abouts, ids, words, recent, named, after, afterId, other);
         }
 
         /** Those of them that whoever asks has written from, the last ones. */
         Wanted lastUsed() {
-            return new Wanted(kind, usable, abouts, ids, words, true, after, afterId, most);
+            return new Wanted(kind, usable, abouts, ids, words, true, named, after, afterId, most);
+        }
+
+        /** Those of them that have something in their name, in small letters. */
+        Wanted named(String text) {
+            return new Wanted(kind, usable, abouts, ids, words, recent, text, after, afterId, most);
         }
     }
 
     /** The lines of those wanted that somebody may see, by name. */
     List<TemplateRow> lines(@Param("wanted") Wanted wanted, @Param("asking") Colleague asking);
 
-    /** How many there are of those wanted that somebody may see. */
+    /** How many there are of those wanted that somebody may see, counted up to the most that are wanted. */
     int count(@Param("wanted") Wanted wanted, @Param("asking") Colleague asking);
 
     /** A passage or signature as others use it. */

@@ -118,7 +118,7 @@ public class FieldProfileService {
         int sampled = 0;
         Map<String, Double> counts = new LinkedHashMap<>();
         for (CrmKind kind : People.kinds(about)) {
-            People from = people.people(about, kind, sender, sampling.size());
+            People from = people.people(about, kind, sender, Portion.some(sampling.size()));
             Map<String, Sql> counted = new LinkedHashMap<>();
             catalogue.reachable(about).keySet().forEach(path -> from.value(path)
                     .ifPresent(value -> counted.put(path.toString(), Sql.put("count(%s)", value.value()))));
@@ -157,7 +157,7 @@ public class FieldProfileService {
         Map<CrmKind, Integer> filled = new EnumMap<>(CrmKind.class);
         boolean counted = true;
         for (CrmKind kind : People.kinds(about)) {
-            People from = people.people(about, kind, sender, sampling.size());
+            People from = people.people(about, kind, sender, Portion.some(sampling.size()));
             Optional<SqlValue> value = from.value(path);
             counted &= value.isPresent();
             Sql select = Sql.put(

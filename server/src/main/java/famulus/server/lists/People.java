@@ -33,7 +33,7 @@ final class People {
     private static final int MOST_IN_WORDS = 20;
 
     private final CrmKind kind;
-    private final int sample;
+    private final Portion portion;
     private final About about;
     private final boolean ofDeals;
     private final FieldCatalogue catalogue;
@@ -46,7 +46,7 @@ final class People {
      *
      * @param kind contacts or leads; contacts for templates about deals
      * @param constants values that are the same for everybody: of the sender and the house
-     * @param sample so many of them and no more, chosen for nothing; 0 for all
+     * @param portion which of them
      */
     People(
             About about,
@@ -54,8 +54,8 @@ final class People {
             FieldCatalogue catalogue,
             List<StoredField> fields,
             Function<Path, Optional<Value>> constants,
-            int sample) {
-        this.sample = sample;
+            Portion portion) {
+        this.portion = portion;
         this.about = about;
         this.kind = kind;
         this.ofDeals = about == About.DEAL;
@@ -63,11 +63,8 @@ final class People {
         this.constants = constants;
         fields.forEach(field -> stored.computeIfAbsent(field.definition().kind(), any -> new LinkedHashMap<>())
                 .put(field.definition().name(), field));
-        if (ofDeals) {
-            joins.put("p", sample == 0 ? RecordTables.deals() : RecordTables.someDeals());
-        } else {
-            joins.put("p", sample == 0 ? RecordTables.people(kind) : RecordTables.somePeople(kind));
-        }
+        String limits = portion.limits().text();
+        joins.put("p", ofDeals ? RecordTables.deals(limits) : RecordTables.people(kind, limits));
     }
 
     /** The kinds of people a template could go to. */
@@ -81,8 +78,7 @@ final class People {
 
     /** What the paths asked for so far are read from. */
     Sql from() {
-        String joined = String.join("\n", joins.values());
-        return sample == 0 ? Sql.of(joined) : Sql.of(joined, sample);
+        return new Sql(String.join("\n", joins.values()), portion.limits().values());
     }
 
     /** The person's identifier. */

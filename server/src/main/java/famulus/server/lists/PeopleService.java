@@ -84,15 +84,15 @@ public class PeopleService {
     /** Estimates for whom a condition holds, or counts where they are few. */
     public Counted count(About about, Condition condition, Colleague sender) {
         Sampling sampling = Sampling.of(about, false, walk);
+        Portion some = Portion.some(sampling.size());
         Map<CrmKind, Integer> asked = new EnumMap<>(CrmKind.class);
         Map<CrmKind, Integer> holds = new EnumMap<>(CrmKind.class);
         for (CrmKind kind : People.kinds(about)) {
             asked.put(
                     kind,
                     number(Sql.put(
-                            "select count(*) %s",
-                            plain(about, kind, sampling.size()).from())));
-            holds.put(kind, holding(about, kind, condition, sender, sampling.size()));
+                            "select count(*) %s", plain(about, kind, some).from())));
+            holds.put(kind, holding(about, kind, condition, sender, some));
         }
         Estimate estimate = sampling.estimate(asked, holds);
         return new Counted(estimate.number(), sampling.total(), estimate.error());
@@ -104,22 +104,26 @@ public class PeopleService {
      * @param progress told how many have been asked, now and then
      */
     public Counted countExactly(About about, Condition condition, Colleague sender, IntConsumer progress) {
+        Sampling everybody = Sampling.of(about, true, walk);
+        List<Portion> portions = everybody.total() > Sampling.FEW ? Portion.ranges() : List.of(Portion.ALL);
         int holds = 0;
         int of = 0;
         for (CrmKind kind : People.kinds(about)) {
-            int all = Sampling.of(about, true, walk).totals().get(kind);
-            progress.accept(of);
-            holds += holding(about, kind, condition, sender, 0);
+            int all = everybody.totals().get(kind);
+            for (int turn = 0; turn < portions.size(); turn++) {
+                progress.accept(of + (int) ((long) all * turn / portions.size()));
+                holds += holding(about, kind, condition, sender, portions.get(turn));
+            }
             of += all;
         }
         return new Counted(holds, of, 0);
     }
 
-    private int holding(About about, CrmKind kind, Condition condition, Colleague sender, int sample) {
-        People people = people(about, kind, sender, sample);
+    private int holding(About about, CrmKind kind, Condition condition, Colleague sender, Portion portion) {
+        People people = people(about, kind, sender, portion);
         return compiled(condition, people)
                 .map(where -> number(Sql.put("select count(*) %s where %s", people.from(), where)))
-                .orElseGet(() -> judged(about, kind, condition, sender, sample).size());
+                .orElseGet(() -> judged(about, kind, condition, sender, portion).size());
     }
 
     /**
@@ -135,7 +139,7 @@ public class PeopleService {
             if (compiled.isPresent()) {
                 matching.addAll(all(about, kind, people, compiled.get()));
             } else {
-                matching.addAll(judged(about, kind, condition, sender, 0));
+                matching.addAll(judged(about, kind, condition, sender, Portion.ALL));
             }
         }
         return matching;
@@ -147,10 +151,10 @@ public class PeopleService {
                 .isPresent());
     }
 
-    private List<For> judged(About about, CrmKind kind, Condition condition, Colleague sender, int sample) {
+    private List<For> judged(About about, CrmKind kind, Condition condition, Colleague sender, Portion portion) {
         List<For> matching = new ArrayList<>();
         Instant now = clock.instant();
-        each(about, kind, sender, Needs.of(condition.paths().toList()), sample, (to, person) -> {
+        each(about, kind, sender, Needs.of(condition.paths().toList()), portion, (to, person) -> {
             Reckoner reckoner = new Reckoner(now, person.zone(), person.workingDays());
             if (new Judge(reckoner, person.context()::value).holds(condition)) {
                 matching.add(to);
@@ -176,7 +180,7 @@ public class PeopleService {
             IntConsumer progress) {
         AtomicInteger read = new AtomicInteger();
         for (CrmKind kind : People.kinds(about)) {
-            each(about, kind, sender, Needs.of(paths), some, (to, person) -> {
+            each(about, kind, sender, Needs.of(paths), Portion.some(some), (to, person) -> {
                 reading.accept(person);
                 if (read.incrementAndGet() % AT_ONCE == 0) {
                     progress.accept(read.get());
@@ -201,9 +205,9 @@ public class PeopleService {
         void read(For to, Person person);
     }
 
-    private void each(About about, CrmKind kind, Colleague sender, Needs needs, int sample, Reading reading) {
+    private void each(About about, CrmKind kind, Colleague sender, Needs needs, Portion portion, Reading reading) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        List<For> everybody = all(about, kind, plain(about, kind, sample), Sql.TRUE);
+        List<For> everybody = all(about, kind, plain(about, kind, portion), Sql.TRUE);
         List<List<For>> portions = new ArrayList<>();
         for (int from = 0; from < everybody.size(); from += AT_ONCE) {
             portions.add(everybody.subList(from, Math.min(everybody.size(), from + AT_ONCE)));
@@ -281,17 +285,17 @@ public class PeopleService {
     }
 
     People people(About about, CrmKind kind, Colleague sender) {
-        return people(about, kind, sender, 0);
+        return people(about, kind, sender, Portion.ALL);
     }
 
-    /** The same, or a sample of so many where that is not 0. */
-    People people(About about, CrmKind kind, Colleague sender, int sample) {
+    /** The same, or some of them. */
+    People people(About about, CrmKind kind, Colleague sender, Portion portion) {
         FieldCatalogue catalogue = catalogues.catalogue();
         MergeContext constants = contexts.sameForAll(sender, catalogue);
-        return new People(about, kind, catalogue, catalogues.fields(), constants::value, sample);
+        return new People(about, kind, catalogue, catalogues.fields(), constants::value, portion);
     }
 
-    private People plain(About about, CrmKind kind, int sample) {
-        return new People(about, kind, catalogues.catalogue(), catalogues.fields(), path -> Optional.empty(), sample);
+    private People plain(About about, CrmKind kind, Portion portion) {
+        return new People(about, kind, catalogues.catalogue(), catalogues.fields(), path -> Optional.empty(), portion);
     }
 }

@@ -9,7 +9,7 @@ import famulus.server.team.ColleagueTable;
  * after them.
  *
  * <pre>
- *     RecordTables.people(CrmKind.CONTACT) + RecordTables.SUMMARY + RecordTables.OPEN_DEAL
+ *     RecordTables.people(CrmKind.CONTACT, "") + RecordTables.SUMMARY + RecordTables.OPEN_DEAL
  *         // from contact p left join person_summary s on … left join deal d on …
  * </pre>
  */
@@ -36,31 +36,24 @@ public final class RecordTables {
 
     private RecordTables() {}
 
-    /** People of one kind. */
-    public static String people(CrmKind kind) {
-        return "from " + kind.word() + " p";
-    }
-
     /**
-     * Some people of one kind, as many as the one mark says: those with the first identifiers. These are random, so that
-     * nobody is chosen for what they are, and the same ones are chosen each time.
+     * People of one kind.
+     *
+     * @param limits what limits them to some, as SQL behind the name {@code x} of their table; empty for all
      */
-    public static String somePeople(CrmKind kind) {
-        return "from (select * from " + kind.word() + " x order by x.id limit ?) p";
+    public static String people(CrmKind kind, String limits) {
+        return "from " + some(kind.word(), limits) + " p";
     }
 
-    /** Deals with their main contacts. */
-    public static String deals() {
-        return "from deal d" + MAIN;
+    /** Deals, limited like {@link #people}, with their main contacts. */
+    public static String deals(String limits) {
+        return "from " + some("deal", limits)
+                + " d join deal_contact dm on dm.deal_id = d.id and dm.is_main join contact p on p.id = dm.contact_id";
     }
 
-    /** Some deals with their main contacts, chosen like {@link #somePeople}. */
-    public static String someDeals() {
-        return "from (select * from deal x order by x.id limit ?) d" + MAIN;
+    private static String some(String table, String limits) {
+        return limits.isEmpty() ? table : "(select * from " + table + " x" + limits + ")";
     }
-
-    private static final String MAIN =
-            " join deal_contact dm on dm.deal_id = d.id and dm.is_main join contact p on p.id = dm.contact_id";
 
     /** Who looks after the deal, else the person. */
     public static String owner(CrmKind kind) {

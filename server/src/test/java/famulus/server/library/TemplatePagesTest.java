@@ -97,6 +97,29 @@ class TemplatePagesTest extends ServerTest {
         assertThat(fitting.get(0).get("used").asInt()).isEqualTo(1);
     }
 
+    /** More than five hundred have the word in their text: they are not counted, and the named one still comes first. */
+    @Test
+    void ofVeryManyFoundTheNumberIsLeftOpen() throws Exception {
+        for (int i = 230; i < 505; i++) {
+            templates.add(new Draft("Call " + i, "", About.CONTACT, "Hello", "", "Nummer " + i), signe);
+        }
+        UUID named = templates
+                .add(new Draft("Zuletzt: Nummer eins", "", About.CONTACT, "Hello", "", "Rufnummer"), signe)
+                .id();
+
+        JsonNode found = done("GET", "/api/templates?search=nummer", null, signe);
+
+        assertThat(found.get("total").asInt()).isEqualTo(500);
+        assertThat(found.get("uncounted").asBoolean()).isTrue();
+        assertThat(pages("nummer")).hasSize(506).doesNotHaveDuplicates();
+        JsonNode fitting = done("GET", "/api/templates/fitting?about=CONTACT&search=nummer", null, signe);
+        assertThat(fitting).hasSize(60);
+        assertThat(fitting.get(0).get("id").asString()).isEqualTo(named.toString());
+        JsonNode few = done("GET", "/api/templates?search=apf", null, signe);
+        assertThat(few.get("total").asInt()).isEqualTo(23);
+        assertThat(few.get("uncounted").asBoolean()).isFalse();
+    }
+
     @Test
     void whatUsesAFieldIsKeptWithTheTemplate() throws Exception {
         assertThat(done("GET", "/api/templates/using?kind=contact&field=first_name", null, signe))

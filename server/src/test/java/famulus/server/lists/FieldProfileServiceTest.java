@@ -3,7 +3,6 @@ package famulus.server.lists;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyBoolean;
-import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.times;
@@ -50,7 +49,7 @@ class FieldProfileServiceTest {
                 List.of(new StoredField(TITLE, Optional.of("title"), "Facts", false, false, 40, false));
         when(catalogues.catalogue()).thenReturn(CATALOGUE);
         when(walk.count(any(), anyBoolean())).thenReturn(2);
-        when(people.people(any(), any(), any(), anyInt()))
+        when(people.people(any(), any(), any(), any(Portion.class)))
                 .thenAnswer(asked -> new People(
                         About.CONTACT,
                         CrmKind.CONTACT,
