@@ -58,7 +58,8 @@ if (Number(process.versions.node.split('.')[0]) < oldestNode) {
 
 const manifest = ['package.json', 'package-lock.json'];
 const settings = ['index.html', 'vite.config.ts', 'tsconfig.json', 'svelte.config.js', 'build-web.mjs'];
-const sources = [...manifest, ...settings, 'src', 'public'];
+const schema = '../docs/body.schema.json';
+const sources = [...manifest, ...settings, 'src', 'public', schema];
 const checks = [...sources, 'eslint.config.js', '.prettierrc.json', '.stylelintrc.json'];
 
 once('packages', manifest, 'node_modules/.bin/vite', () =>
@@ -68,6 +69,8 @@ once('packages', manifest, 'node_modules/.bin/vite', () =>
 if (process.argv[2] === 'build') {
   once('build', sources, 'target/classes/static/index.html', () => {
     run(bin('openapi-typescript'), 'src/api/openapi.json', '-o', 'src/api/generated/schema.d.ts');
+    const strict = ['--additionalProperties=false', '--ignoreMinAndMaxItems'];
+    run(bin('json2ts'), '-i', schema, '-o', 'src/desk/body/generated/body.d.ts', ...strict);
     run(bin('vite'), 'build');
   });
 } else {

@@ -4,7 +4,7 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  { ignores: ['target/', 'node_modules/', 'src/api/generated/'] },
+  { ignores: ['target/', 'node_modules/', 'src/**/generated/'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...svelte.configs.recommended,

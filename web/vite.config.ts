@@ -12,5 +12,8 @@ export default defineConfig(({ mode }) => ({
   },
   resolve: mode === 'test' ? { conditions: ['browser'] } : undefined,
   test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
-  server: { proxy: { '/api': 'http://localhost:8080' } },
+  server: {
+    proxy: { '/api': 'http://localhost:8080' },
+    fs: { allow: ['.', '../docs'] },
+  },
 }));

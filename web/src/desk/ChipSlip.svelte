@@ -7,7 +7,7 @@
   import type { Chip } from './draftText';
   import FieldHolds from './FieldHolds.svelte';
   import type { FoundField } from './finding';
-  import Steps from '../ui/Steps.svelte';
+  import DateSteps from '../ui/DateSteps.svelte';
 
   /** A field's settings beside its chip: what this person has, what is printed when it is missing, and how. */
   let {
@@ -111,7 +111,7 @@
     {#if dated}
       <dt>Reckoned</dt>
       <dd>
-        <Steps
+        <DateSteps
           steps={terms[0].steps ?? []}
           {editable}
           onchange={(steps) => {

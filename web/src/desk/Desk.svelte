@@ -19,7 +19,7 @@
   import { kindWords, wraps } from './kindWords';
   import ProofPane from './ProofPane.svelte';
   import { DeskState } from './deskState.svelte';
-  import Dress from './Dress.svelte';
+  import StyleChoice from './StyleChoice.svelte';
   import ModeChange from './ModeChange.svelte';
   import Variants from './Variants.svelte';
 
@@ -34,7 +34,7 @@
   let others = $state<string[]>([]);
   const STILL_HERE = 20_000;
 
-  const all = $derived(desk.proof?.notes ?? []);
+  const all = $derived(desk.preview.proof?.notes ?? []);
   const notes = $derived(all.filter((note) => !note.waved));
   const stops = $derived(notes.filter((note) => note.level === 'STOP').length);
   const queries = $derived(notes.length - stops);
@@ -59,7 +59,7 @@
     untrack(() => {
       desk = opened;
       composing = new Composing(opened);
-      opened.onproof = (read, proof) => {
+      opened.preview.onproof = (read, proof) => {
         // The first proof is what the draft is drawn for.
         void tick().then(() => {
           draft?.read(read, proof);
@@ -138,22 +138,27 @@
 
   $effect(() =>
     shortcuts([
-      { key: '.', label: 'Next proof person', run: () => void desk.step(true) },
-      { key: ',', label: 'Previous proof person', run: () => void desk.step(false) },
+      { key: '.', label: 'Next proof person', run: () => void desk.people.step(true) },
+      { key: ',', label: 'Previous proof person', run: () => void desk.people.step(false) },
       {
         key: 'F9',
         label: 'Next proof person, also while writing',
-        run: () => void desk.step(true),
+        run: () => void desk.people.step(true),
         always: true,
       },
       {
         key: 'Shift+F9',
         label: 'Previous proof person, also while writing',
-        run: () => void desk.step(false),
+        run: () => void desk.people.step(false),
         always: true,
       },
-      { key: 'F2', label: 'Next stress proof', run: () => void desk.stepStress(1), always: true },
-      { key: 'Shift+F2', label: 'Previous stress proof', run: () => void desk.stepStress(-1), always: true },
+      { key: 'F2', label: 'Next stress proof', run: () => void desk.people.stepStress(1), always: true },
+      {
+        key: 'Shift+F2',
+        label: 'Previous stress proof',
+        run: () => void desk.people.stepStress(-1),
+        always: true,
+      },
       { key: 'F8', label: 'Next note', run: () => stepNote(1), always: true },
       { key: 'Shift+F8', label: 'Previous note', run: () => stepNote(-1), always: true },
     ]),
@@ -162,7 +167,7 @@
   async function wave({ code, words }: Schemas['ShownNote'], reason: string | null) {
     try {
       await ask('post', '/api/templates/{id}/waved', { params: { id }, body: { code, words, reason } });
-      desk.prove();
+      desk.preview.ask();
     } catch (failure) {
       notify(sentence(failure), { stop: true });
     }
@@ -218,9 +223,10 @@
       <Button quiet onclick={() => void desk.choose(true)}>Keep mine there</Button>
       <Button quiet onclick={() => void desk.choose(false)}>Take theirs there</Button>
     {/if}
-    {#if desk.proof}
-      <span>{desk.proof.words} words</span>
-      {#if desk.proof.rendering}<span>{Math.ceil(desk.proof.rendering.bytes / 1000)} KB</span>{/if}
+    {#if desk.preview.proof}
+      <span>{desk.preview.proof.words} words</span>
+      {#if desk.preview.proof.rendering}<span>{Math.ceil(desk.preview.proof.rendering.bytes / 1000)} KB</span
+        >{/if}
       <span class:stop={stops > 0}><b>{stops}</b> {stops === 1 ? 'stop' : 'stops'}</span>
       {#if queries}<span class="query"><b>{queries}</b> {queries === 1 ? 'query' : 'queries'}</span>{/if}
     {/if}
@@ -229,7 +235,7 @@
   {/snippet}
   {#if desk.failed}
     <p class="failed" role="alert">{desk.failed} <a href="/templates">Back to Templates</a></p>
-  {:else if desk.draft && desk.proof}
+  {:else if desk.draft && desk.preview.proof}
     <div class="desk">
       <div class="writing">
         <Draft bind:this={draft} {desk} {composing} {notes} onmoved={() => layout++} />
@@ -251,14 +257,14 @@
         ongoto={(part, start) => draft?.goTo(part, start)}
       />
     </div>
-  {:else if desk.draft && desk.proofFailed}
-    <p class="failed" role="alert">{desk.proofFailed}</p>
+  {:else if desk.draft && desk.preview.failed}
+    <p class="failed" role="alert">{desk.preview.failed}</p>
   {/if}
 </Page>
 {#if naming && desk.draft}
   <Slip title="About this {word}" anchor={nameOpener} onclose={() => (naming = false)}>
     {#if kind === 'TEMPLATE'}<ModeChange draft={desk.draft} onchange={changeMode} />{/if}
-    {#if designed && kind === 'TEMPLATE'}<Dress
+    {#if designed && kind === 'TEMPLATE'}<StyleChoice
         draft={desk.draft}
         {composing}
         onchange={(part) => desk.change(part)}

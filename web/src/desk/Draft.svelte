@@ -2,14 +2,9 @@
   import { tick, untrack } from 'svelte';
   import type { Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
-  import Slip from '../ui/Slip.svelte';
-  import ChipSlip from './ChipSlip.svelte';
-  import ChoiceSlip from './ChoiceSlip.svelte';
-  import Dress from './Dress.svelte';
   import DraftFiles from './DraftFiles.svelte';
   import DraftField from './DraftField.svelte';
   import {
-    bandOf,
     blockOf,
     blocksOf,
     blocksById,
@@ -19,20 +14,19 @@
     type Block,
     type Paragraph,
   } from './body/body';
-  import BandSlip from './body/BandSlip.svelte';
-  import BlockSlip from './body/BlockSlip.svelte';
+  import BodySlips from './body/BodySlips.svelte';
   import type { Composing } from './body/composing.svelte';
   import Housed from './body/Housed.svelte';
   import Drawer from './body/Drawer.svelte';
-  import Kinds from './body/Kinds.svelte';
-  import { barred, stringLabel } from './body/kinds';
+  import { stringLabel } from './body/kinds';
   import { lengthsOf } from './body/richText';
   import Sheet from './body/Sheet.svelte';
   import SourceEditor from './body/SourceEditor.svelte';
   import { richField, Slots } from './body/slots';
   import type { DeskState } from './deskState.svelte';
-  import { isMark, type Chip } from './draftText';
-  import { branchChip, otherwiseChip } from './finding';
+  import type { Chip } from './draftText';
+  import FieldSlips from './FieldSlips.svelte';
+  import { sameChips, type OpenChip } from './openChip';
 
   /** The draft: subject, preview text, and the body as one text or as blocks, with the slips of what stands in them. */
   type Part = Schemas['ShownNote']['part'];
@@ -55,7 +49,7 @@
   /** What each text was last told of the fields in it. */
   const proved = new WeakMap<object, { block: Block; chips: Chip[] }>();
   let slots = $state.raw(new Slots([], () => []));
-  let chip = $state<{ chip: Chip; key: string; at: number; anchor: HTMLElement } | null>(null);
+  let chip = $state<OpenChip | null>(null);
   let drawn = $state(false);
   /** Where the page's slip stands; null while it is closed. */
   let paged = $state<HTMLElement | null>(null);
@@ -68,7 +62,7 @@
   const whole = $derived(!desk.draft?.kind || desk.draft.kind === 'TEMPLATE');
   const designed = $derived(!!desk.draft?.mode && desk.draft.mode !== 'PLAIN');
   const bodyNotes = $derived(notes.filter((note) => note.part === 'BODY'));
-  const sentences = $derived(new Map(Object.entries(desk.proof?.rendering?.conditions ?? {})));
+  const sentences = $derived(new Map(Object.entries(desk.preview.proof?.rendering?.conditions ?? {})));
 
   /** A text that has moved is made anew before the old one goes, which then is not the one that is known. */
   function put(key: string, one: DraftField | SourceEditor | undefined) {
@@ -106,16 +100,6 @@
       if (text.chipUp(words, chips)) proved.set(text, { block, chips });
       else proved.delete(text);
     }
-  }
-
-  function sameChips(some: Chip[], others: Chip[]): boolean {
-    return some.length === others.length && some.every((one, at) => sameChip(one, others[at]));
-  }
-
-  function sameChip(one: Chip, other: Chip): boolean {
-    return (Object.keys(one) as (keyof Chip)[]).every(
-      (name) => one[name] === other[name] || JSON.stringify(one[name]) === JSON.stringify(other[name]),
-    );
   }
 
   /** The block of a field, and its string; none for its formatted text. */
@@ -169,26 +153,6 @@
 
   export function focusSubject(): void {
     texts.SUBJECT?.focus();
-  }
-
-  /**
-   * Changes the chip that a slip was opened for, even when the slip has been closed before the answer came; while it is
-   * open it stays beside its chip.
-   */
-  function changer(opened: NonNullable<typeof chip>): (changed: Chip) => void {
-    const { key, at } = opened;
-    return (changed) => {
-      const anchor = chipped(key)?.replaceChip(at, changed);
-      if (chip?.key === key && chip.at === at) {
-        chip = { ...chip, chip: changed, anchor: anchor ?? chip.anchor };
-      }
-    };
-  }
-
-  /** A branch like the first one a new choice has, until the writer says when it prints. */
-  function anotherBranch(): Chip {
-    const first = desk.fields[0];
-    return branchChip(false, `${first?.path ?? 'today'} is filled`, `${first?.label ?? 'Today'} is filled`);
   }
 
   function goBack(way: 1 | -1) {
@@ -281,11 +245,11 @@
     {label}
     {source}
     {chips}
-    fields={desk.fields}
+    fields={desk.people.fields}
     about={desk.draft!.about}
-    filled={desk.filled}
+    filled={desk.people.filled}
     notes={about}
-    met={desk.met}
+    met={desk.preview.met}
     {...how}
     editable={desk.mayChange}
     {onchange}
@@ -304,7 +268,7 @@
       ? 'Source'
       : `Block ${composing.numbers.get(block.id)}, ${stringLabel(block.kind, 'source')}`}
     source={String(block.source ?? '')}
-    fields={desk.fields}
+    fields={desk.people.fields}
     editable={desk.mayChange}
     onchange={(next) => changeString(block.id, 'source', next)}
     onback={goBack}
@@ -317,7 +281,7 @@
     which,
     label,
     desk.draft![key],
-    untrack(() => desk.proof![key].chips),
+    untrack(() => desk.preview.proof![key].chips),
     notes.filter((note) => note.part === which),
     { oneLine, placeholder },
     (next) => {
@@ -357,7 +321,7 @@
         <Sheet
           {composing}
           {sentences}
-          inside={desk.proof?.rendering?.inside ?? {}}
+          inside={desk.preview.proof?.rendering?.inside ?? {}}
           onpicture={(block, anchor, file) => {
             dropped = file ? { id: block.id, file } : null;
             if (composing.editable) composing.open(block.id, anchor);
@@ -369,7 +333,7 @@
               name,
               `Block ${composing.numbers.get(block.id)}, ${stringLabel(block.kind, key)}`,
               stringAt(block, key),
-              untrack(() => slots.within(desk.proof!.body.chips, name)),
+              untrack(() => slots.within(desk.preview.proof!.body.chips, name)),
               slots.within(bodyNotes, name),
               { oneLine: true, placeholder },
               (next) => changeString(block.id, key, next),
@@ -382,7 +346,7 @@
               name,
               `Block ${composing.numbers.get(block.id)}, ${stringLabel(block.kind, '')}`,
               JSON.stringify(textOf(block)),
-              untrack(() => slots.within(desk.proof!.body.chips, name)),
+              untrack(() => slots.within(desk.preview.proof!.body.chips, name)),
               slots.within(bodyNotes, name),
               { rich: true, placeholder },
               (next) => changeText(block.id, next),
@@ -405,107 +369,8 @@
     <Drawer {composing} bind:open={drawn} after={() => last} />
   {/if}
 </section>
-{#if paged && desk.draft}
-  <Slip title="Page" anchor={paged} onclose={() => (paged = null)}>
-    <Dress draft={desk.draft} {composing} onchange={(part) => desk.change(part)} />
-  </Slip>
-{/if}
-{#if composing.adding}
-  {@const { place, anchor } = composing.adding}
-  <Slip title="Add here" {anchor} wide onclose={() => (composing.adding = null)}>
-    <Kinds
-      without={barred(desk.draft?.kind)}
-      onchoose={(kind) => {
-        const to = place;
-        composing.adding = null;
-        composing.add(kind, to);
-      }}
-    />
-  </Slip>
-{/if}
-{#if composing.slip && desk.draft}
-  {@const { id, anchor } = composing.slip}
-  {#key id}
-    {#if bandOf(composing.body, id)}
-      <BandSlip
-        {composing}
-        {id}
-        {anchor}
-        about={desk.draft.about}
-        fields={desk.fields}
-        onclose={() => (composing.slip = null)}
-      />
-    {:else}
-      <BlockSlip
-        {composing}
-        {id}
-        {anchor}
-        about={desk.draft.about}
-        inside={desk.proof?.rendering?.inside?.[id]}
-        fields={desk.fields}
-        file={dropped?.id === id ? dropped.file : undefined}
-        onclose={() => {
-          composing.slip = null;
-          dropped = null;
-        }}
-      />
-    {/if}
-  {/key}
-{/if}
-{#if chip && isMark(chip.chip) && desk.draft}
-  {@const open = chip}
-  {@const marks = chipped(open.key)?.choice(open.at) ?? []}
-  {@const end = marks.at(-1)}
-  {@const lastMark = marks.at(-2)}
-  {#key `${open.key} ${open.at}`}
-    <ChoiceSlip
-      chip={open.chip}
-      anchor={open.anchor}
-      about={desk.draft.about}
-      fields={desk.fields}
-      editable={desk.mayChange}
-      hasOtherwise={lastMark !== undefined && lastMark.chip.role === 'OTHERWISE' && !lastMark.chip.label}
-      onchanged={changer(open)}
-      onbranch={() => {
-        const before =
-          lastMark && lastMark.chip.role === 'OTHERWISE' && !lastMark.chip.label ? lastMark : end;
-        if (before) chipped(open.key)?.addBranch(before.position, anotherBranch());
-        chip = null;
-      }}
-      onotherwise={() => {
-        if (end) chipped(open.key)?.addBranch(end.position, otherwiseChip());
-        chip = null;
-      }}
-      onremovebranch={() => {
-        chipped(open.key)?.removeBranch(open.at);
-        chip = null;
-      }}
-      onremove={(keepWords) => {
-        chipped(open.key)?.removeChoice(open.at, keepWords);
-        chip = null;
-      }}
-      onclose={() => (chip = null)}
-    />
-  {/key}
-{:else if chip && desk.draft && desk.proof}
-  {@const open = chip}
-  <ChipSlip
-    chip={open.chip}
-    anchor={open.anchor}
-    about={desk.draft.about}
-    kind={desk.proof.person.kind}
-    fields={desk.fields}
-    personName={desk.proof.person.name}
-    editable={desk.mayChange}
-    onchanged={changer(open)}
-    onmended={() => void desk.mended()}
-    onremove={() => {
-      chipped(open.key)?.removeChip(open.at);
-      chip = null;
-    }}
-    onclose={() => (chip = null)}
-  />
-{/if}
+<BodySlips {desk} {composing} bind:paged bind:dropped />
+<FieldSlips {desk} bind:chip fieldOf={chipped} />
 
 <style>
   .draft {

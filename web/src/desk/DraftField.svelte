@@ -1,6 +1,5 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { Slice } from 'prosemirror-model';
   import { baseKeymap } from 'prosemirror-commands';
   import { history, redo, undo } from 'prosemirror-history';
   import { keymap } from 'prosemirror-keymap';
@@ -20,12 +19,9 @@
     choiceAt,
     documentOf,
     draftSchema,
-    isMark,
-    pasted,
     pastedLines,
     positionOf,
     sourceOf,
-    unchippedFields,
     type Chip,
     type PlacedMark,
   } from './draftText';
@@ -33,13 +29,20 @@
   import { askChip, chipOf, choiceChips, findFields, type FoundField } from './finding';
   import type { About } from '../library/about';
   import { withBranch, withoutBranch, withoutChoice } from './draftChoices';
+  import {
+    typedBehindMark,
+    withChips,
+    withOpenChip,
+    withOtherChip,
+    withSource,
+    withWords,
+  } from './draftEdits';
+  import { dropIn, takeIn, type Taking } from './draftPaste';
   import DraftText from './DraftText.svelte';
   import FieldFinder from './FieldFinder.svelte';
-  import { notify } from '../ui/notices.svelte';
   import type { Paragraph } from './body/body';
-  import { readPasted } from './body/paste';
   import RichBar from './body/RichBar.svelte';
-  import { looksOf, richKeys, setMark, typingRules, type Looks } from './body/richCommands';
+  import { looksOf, richKeys, typingRules, type Looks } from './body/richCommands';
   import { paragraphsOf, richDocument } from './body/richText';
 
   /**
@@ -124,20 +127,9 @@
   });
 
   function takeWords(editor: EditorView, given: string) {
-    const before = editor.state.doc;
     const flat = sourceOf(read(given, []));
-    const after = read(given, chipsMet(flat, met));
-    const start = before.content.findDiffStart(after.content);
-    if (start === null) return;
-    const { a, b } = before.content.findDiffEnd(after.content)!;
-    const overlap = Math.max(0, start - Math.min(a, b));
-    const tr = editor.state.tr.replace(start, a + overlap, after.slice(start, b + overlap));
-    tr.setMeta('addToHistory', false);
-    editor.dispatch(
-      tr
-        .setSelection(TextSelection.near(tr.doc.resolve(Math.min(b + overlap, tr.doc.content.size)), -1))
-        .scrollIntoView(),
-    );
+    const tr = withWords(editor.state, read(given, chipsMet(flat, met)));
+    if (tr) editor.dispatch(tr);
   }
 
   function run(command: Command, stay = false) {
@@ -167,34 +159,7 @@
 
   let bar = $state<HTMLElement>();
 
-  function pasteRich(editor: EditorView, html: string): boolean {
-    const { paragraphs, dropped } = readPasted(html);
-    if (!paragraphs.length && !dropped.length) return false;
-    const flat = paragraphs.map((one) => one.runs.map((run) => run.text).join('')).join('\n');
-    const doc = richDocument(paragraphs, chipsMet(flat, met));
-    if (paragraphs.length) {
-      // Headings and items stay what they are; ordinary words join those around them.
-      const open = (one: Paragraph) => (one.kind === undefined ? 1 : 0);
-      const slice = new Slice(doc.content, open(paragraphs[0]), open(paragraphs.at(-1)!));
-      const { from, to } = editor.state.selection;
-      editor.dispatch(editor.state.tr.replaceRange(from, to, slice).scrollIntoView());
-    }
-    if (dropped.length) notify(`Left out of what was pasted: ${dropped.join(', ')}.`);
-    return true;
-  }
-
-  /** Takes in what was pasted, or dropped from elsewhere. */
-  function takeIn(editor: EditorView, data: DataTransfer): boolean {
-    const text = data.getData('text/plain');
-    const html = rich ? data.getData('text/html') : '';
-    if (html && pasteRich(editor, html)) return true;
-    if (!text) return false;
-    if (rich && !editor.state.selection.empty && /^(https?:\/\/|mailto:|tel:)\S+$/i.test(text.trim())) {
-      return setMark('link', { address: text.trim() })(editor.state, editor.dispatch);
-    }
-    editor.dispatch(editor.state.tr.replaceSelection(pasted(text, oneLine)).scrollIntoView());
-    return true;
-  }
+  const taking = (): Taking => ({ rich, oneLine, editable, met });
 
   const oneLineOnly = new Plugin({
     props: { handleKeyDown: (_, event) => event.key === 'Enter' && (event.preventDefault(), true) },
@@ -202,31 +167,17 @@
 
   /** Opens the chip before the cursor to its written form. */
   function openChip(editor: EditorView): boolean {
-    const { state } = editor;
-    const selected = state.selection instanceof NodeSelection ? state.selection : null;
-    const from = selected ? selected.from : state.selection.from - 1;
-    const node = from >= 0 ? state.doc.nodeAt(from) : null;
-    if ((!selected && !state.selection.empty) || node?.type.name !== 'field') return false;
-    // Without its closing brace it stays text until the writer closes it again.
-    const written = (node.attrs.chip as Chip).written.slice(0, -1);
+    const tr = withOpenChip(editor.state);
+    if (!tr) return false;
     asked = true;
-    const tr = state.tr.replaceWith(from, from + 1, draftSchema.text(written));
-    editor.dispatch(tr.setSelection(TextSelection.create(tr.doc, from + written.length)).scrollIntoView());
+    editor.dispatch(tr);
     return true;
   }
 
-  /** Words typed while a mark of a choice is selected go behind it, rather than break the choice. */
   function typedOnMark(editor: EditorView, text: string): boolean {
-    const { selection, tr } = editor.state;
-    if (!(selection instanceof NodeSelection) || !isMark(selection.node.attrs.chip as Chip)) return false;
-    const at = selection.to;
-    editor.dispatch(
-      tr
-        .insertText(text, at)
-        .setSelection(TextSelection.create(tr.doc, at + text.length))
-        .scrollIntoView(),
-    );
-    return true;
+    const tr = typedBehindMark(editor.state, text);
+    if (tr) editor.dispatch(tr);
+    return tr !== null;
   }
 
   /**
@@ -349,30 +300,9 @@
           );
           return true;
         },
-        handlePaste: (editor, event) => !!event.clipboardData && takeIn(editor, event.clipboardData),
-        handleDrop: (editor, event, _, moved) => {
-          if (moved || !event.dataTransfer) return false;
-          // What comes from elsewhere comes in as if it were pasted where it is dropped.
-          const at = editor.posAtCoords({ left: event.clientX, top: event.clientY });
-          if (!editable || !at) return false;
-          event.preventDefault();
-          const place = TextSelection.near(editor.state.doc.resolve(at.pos));
-          editor.dispatch(editor.state.tr.setSelection(place));
-          if (event.dataTransfer.files.length) {
-            notify(
-              rich
-                ? 'A picture goes into a block of its own: press Alt+A, and drop it there.'
-                : 'Only words can stand here.',
-              {
-                stop: true,
-              },
-            );
-            return true;
-          }
-          takeIn(editor, event.dataTransfer);
-          editor.focus();
-          return true;
-        },
+        handlePaste: (editor, event) =>
+          !!event.clipboardData && takeIn(editor, event.clipboardData, taking()),
+        handleDrop: (editor, event, _, moved) => dropIn(editor, event, moved, taking()),
         handleDOMEvents: {
           focus: () => (onfocus?.(), false),
           blur: () => {
@@ -437,40 +367,18 @@
    */
   export function chipUp(proved: string, foundChips: Chip[]): boolean {
     if (!view || finding || (rich ? current : sourceOf(view.state.doc)) !== proved) return false;
-    const all = putChips(view, foundChips);
+    const { tr, all } = withChips(view.state, foundChips);
+    if (tr.docChanged) view.dispatch(tr);
     showChoices(foundChips);
-    return all;
-  }
-
-  /** The one that is being written stays as it is. */
-  function putChips(view: EditorView, foundChips: Chip[]): boolean {
-    const { from, to } = view.state.selection;
-    const tr = view.state.tr;
-    let all = true;
-    for (const plain of unchippedFields(view.state.doc, foundChips).reverse()) {
-      if (from > plain.from && from < plain.to && from === to) {
-        all = false;
-        continue;
-      }
-      const marks = tr.doc.nodeAt(plain.from)?.marks;
-      tr.replaceWith(plain.from, plain.to, draftSchema.node('field', { chip: plain.chip }, undefined, marks));
-    }
-    if (tr.docChanged) view.dispatch(tr.setMeta('addToHistory', false));
     return all;
   }
 
   /** Puts another field in the place of the chip at a position; returns what it is drawn as. */
   export function replaceChip(position: number, chip: Chip): HTMLElement | null {
-    if (view?.state.doc.nodeAt(position)?.type.name !== 'field') return null;
-    const { marks } = view.state.doc.nodeAt(position)!;
-    view.dispatch(
-      view.state.tr.replaceWith(
-        position,
-        position + 1,
-        draftSchema.node('field', { chip }, undefined, marks),
-      ),
-    );
-    return view.nodeDOM(position) as HTMLElement | null;
+    const tr = view && withOtherChip(view.state, position, chip);
+    if (!tr) return null;
+    view!.dispatch(tr);
+    return view!.nodeDOM(position) as HTMLElement | null;
   }
 
   export function removeChip(position: number): void {
@@ -507,18 +415,7 @@
 
   /** Takes the place of a stretch of the source, as when a note's remedy is taken. */
   export function replaceSource(start: number, end: number, text: string): void {
-    if (!view) return;
-    const doc = view.state.doc;
-    const at = positionOf(doc, start);
-    const node = doc.nodeAt(at);
-    if (start < end && node?.type.name === 'field') {
-      const begins = doc.textBetween(0, at, '\n').length;
-      const written = (node.attrs.chip as Chip).written;
-      const mended = written.slice(0, start - begins) + text + written.slice(end - begins);
-      view.dispatch(view.state.tr.replaceWith(at, at + 1, mended ? draftSchema.text(mended) : []));
-    } else {
-      view.dispatch(view.state.tr.insertText(text, at, positionOf(doc, end)));
-    }
+    view?.dispatch(withSource(view.state, start, end, text));
   }
 
   /** Puts the cursor at an offset of the source. */

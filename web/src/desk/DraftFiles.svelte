@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
-  import Act from '../ui/Act.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Slip from '../ui/Slip.svelte';
   import type { DeskState } from './deskState.svelte';
@@ -18,7 +18,7 @@
   const left = $derived(all.filter((file) => !chosen.includes(file.id)));
 
   async function read() {
-    all = await ask('get', '/api/cupboard/files').catch(() => all);
+    all = await ask('get', '/api/materials/files').catch(() => all);
   }
 
   function name(id: string): string {
@@ -36,7 +36,7 @@
     coming = file.name;
     try {
       const made = await bring<Schemas['KeptFile']>(
-        `/api/cupboard/files?name=${encodeURIComponent(file.name)}`,
+        `/api/materials/files?name=${encodeURIComponent(file.name)}`,
         file,
       );
       await read();
@@ -54,16 +54,16 @@
   {#each chosen as id (id)}
     <span class="file"
       >{name(id)}{#if desk.mayChange}
-        <Act
+        <InlineButton
           soft
           aria-label="Take {name(id)} off"
-          onclick={() => desk.change({ files: chosen.filter((one) => one !== id) }, true)}>×</Act
+          onclick={() => desk.change({ files: chosen.filter((one) => one !== id) }, true)}>×</InlineButton
         >{/if}</span
     >
   {/each}
   {#if desk.mayChange}
-    <Act bind:element={opener} aria-expanded={choosing} onclick={() => (choosing = !choosing)}
-      >{chosen.length ? 'one more' : 'attach a file'}</Act
+    <InlineButton bind:element={opener} aria-expanded={choosing} onclick={() => (choosing = !choosing)}
+      >{chosen.length ? 'one more' : 'attach a file'}</InlineButton
     >
   {:else if !chosen.length}
     <span class="none">none</span>

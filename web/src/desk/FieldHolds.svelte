@@ -3,8 +3,8 @@
   import { ask, fieldsOf, sentence } from '../api/client';
   import { recordAddress } from '../app/router';
   import type { About } from '../library/about';
-  import FactInput from '../records/FactInput.svelte';
-  import Act from '../ui/Act.svelte';
+  import FieldInput from '../records/FieldInput.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
   import { figure, outOf, readExactProfile, readProfile, type Profile } from './profiles';
 
   /** What a field really holds for everybody, and who lacks it: missing values are filled in a column, in place. */
@@ -137,10 +137,10 @@
     {#if lacking}
       <dt>Missing</dt>
       <dd>
-        <Act aria-expanded={listed} onclick={() => (listed = !listed)}>
+        <InlineButton aria-expanded={listed} onclick={() => (listed = !listed)}>
           {lacking === 1 ? 'one person' : `${profile.error ? 'about ' : ''}${figure(lacking)} people`}
           {fallback ? `would see “${fallback}”` : 'would leave a gap'}
-        </Act>
+        </InlineButton>
       </dd>
     {/if}
   </dl>
@@ -159,7 +159,7 @@
               onkeydown={(event) => onkeydown(event, person)}
               onfocusout={() => void fill(person)}
             >
-              <FactInput
+              <FieldInput
                 label="{profile.label} of {person.name}"
                 type={profile.type}
                 choices={profile.choices}

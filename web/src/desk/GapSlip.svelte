@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
-  import FactInput from '../records/FactInput.svelte';
+  import FieldInput from '../records/FieldInput.svelte';
   import Button from '../ui/Button.svelte';
   import Slip from '../ui/Slip.svelte';
   import type { Piece } from './messageText';
@@ -80,7 +80,7 @@
         }
       }}
     >
-      <FactInput
+      <FieldInput
         label={piece.label}
         type={fact?.type ?? piece.type}
         choices={fact?.choices ?? []}

@@ -4,7 +4,7 @@
   import { shortcuts } from '../app/keys.svelte';
   import Button from '../ui/Button.svelte';
   import MessageFrame, { type Way } from '../ui/MessageFrame.svelte';
-  import Ways from '../ui/Ways.svelte';
+  import ViewSwitch from '../ui/ViewSwitch.svelte';
   import ProofPeople from './ProofPeople.svelte';
   import StressBar from './StressBar.svelte';
   import Why from './Why.svelte';
@@ -33,7 +33,7 @@
   } = $props();
 
   const WAYS: readonly Way[] = ['wide', 'phone', 'plain', 'no pictures', 'dark'];
-  const proof = $derived(desk.proof);
+  const proof = $derived(desk.preview.proof);
   const languages = $derived(variants.flatMap((one) => (one.id ? [{ id: one.id, name: one.name }] : [])));
   /** The template that is shown: this one, or the same in another language. */
   let read = $derived(desk.id);
@@ -148,7 +148,7 @@
       class="step"
       aria-label="Previous person"
       title="Previous person (Shift+F9)"
-      onclick={() => void desk.step(false)}>‹</button
+      onclick={() => void desk.people.step(false)}>‹</button
     >
     <button
       class="person"
@@ -161,9 +161,9 @@
       class="step"
       aria-label="Next person"
       title="Next person (F9)"
-      onclick={() => void desk.step(true)}>›</button
+      onclick={() => void desk.people.step(true)}>›</button
     >
-    <span class="of">{desk.total ? `of ${desk.total}` : ''}</span>
+    <span class="of">{desk.people.total ? `of ${desk.people.total}` : ''}</span>
   </div>
   <StressBar {desk} />
   {#if proof && shown}
@@ -173,7 +173,7 @@
         · <label
           >deal <select
             value={proof.person.deal}
-            onchange={(event) => void desk.proveWithDeal(event.currentTarget.value)}
+            onchange={(event) => void desk.people.takeDeal(event.currentTarget.value)}
           >
             {#each proof.person.deals as deal (deal.id)}<option value={deal.id}>{deal.name}</option>{/each}
           </select></label
@@ -182,7 +182,7 @@
     </p>
     {#if languages.length > 1}
       <p class="languages">
-        <Ways
+        <ViewSwitch
           label="Which language is shown"
           ways={languages.map((one) => one.id)}
           names={Object.fromEntries(
@@ -216,7 +216,7 @@
     {/if}
     {#if shown.rendering}
       <p class="ways">
-        <Ways label="How to look at it" ways={WAYS} bind:way />
+        <ViewSwitch label="How to look at it" ways={WAYS} bind:way />
         <Button quiet title="The whole page (p)" onclick={() => (whole = !whole)}
           >{whole ? 'back to the draft' : 'whole page'}</Button
         >
@@ -248,10 +248,10 @@
       <div class="mail" lang={proof.person.language}>{@render pieces(shown.body.pieces, 'BODY')}</div>
     {/if}
   {/if}
-  {#if desk.proofFailed}
+  {#if desk.preview.failed}
     <p class="failed" role="alert">
-      {desk.proofFailed}
-      <Button quiet onclick={() => desk.prove()}>Try again</Button>
+      {desk.preview.failed}
+      <Button quiet onclick={() => desk.preview.ask()}>Try again</Button>
     </p>
   {/if}
 </section>
@@ -278,7 +278,7 @@
     onclose={() => (choosing = false)}
     onchoose={(person) => {
       choosing = false;
-      void desk.proveWith(person);
+      void desk.people.take(person);
     }}
   />
 {/if}

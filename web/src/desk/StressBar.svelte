@@ -1,12 +1,12 @@
 <script lang="ts">
-  import Act from '../ui/Act.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
   import type { DeskState } from './deskState.svelte';
   import { figure } from './profiles';
 
   /** Stress proofs: the few people that together show all the draft can do, each with why they were chosen. */
   let { desk }: { desk: DeskState } = $props();
 
-  const stress = $derived(desk.stress);
+  const stress = $derived(desk.people.stress);
   const many = $derived(stress.choice?.proofs.length ?? 0);
   let listed = $state(false);
 
@@ -21,18 +21,23 @@
 <div class="stress" role="status">
   {#if stress.running && !stress.current}
     <span>Trying the draft with everybody: {figure(stress.read)} of {figure(stress.of)} …</span>
-    <Act onclick={() => stress.stop()}>Stop</Act>
+    <InlineButton onclick={() => stress.stop()}>Stop</InlineButton>
   {:else if stress.failed}
     <span class="wrong">{stress.failed}</span>
-    <Act onclick={() => void desk.stepStress(1)}>Try again</Act>
+    <InlineButton onclick={() => void desk.people.stepStress(1)}>Try again</InlineButton>
   {:else if stress.current}
     <span class="head">
       <b>Stress proof {stress.at + 1} of {many}</b>
-      <Act aria-label="Previous stress proof" title="Shift+F2" onclick={() => void desk.stepStress(-1)}>‹</Act
+      <InlineButton
+        aria-label="Previous stress proof"
+        title="Shift+F2"
+        onclick={() => void desk.people.stepStress(-1)}>‹</InlineButton
       >
-      <Act aria-label="Next stress proof" title="F2" onclick={() => void desk.stepStress(1)}>›</Act>
-      <Act soft aria-expanded={listed} onclick={() => (listed = !listed)}
-        >{listed ? 'less' : 'all of them'}</Act
+      <InlineButton aria-label="Next stress proof" title="F2" onclick={() => void desk.people.stepStress(1)}
+        >›</InlineButton
+      >
+      <InlineButton soft aria-expanded={listed} onclick={() => (listed = !listed)}
+        >{listed ? 'less' : 'all of them'}</InlineButton
       >
       {#if stress.running}
         <small
@@ -52,12 +57,12 @@
       <ol>
         {#each stress.choice!.proofs as proof, i (proof.id + (proof.dealId ?? ''))}
           <li>
-            <Act
+            <InlineButton
               aria-current={i === stress.at ? 'true' : undefined}
               onclick={() => {
                 stress.at = i;
-                void desk.proveWith(proof, true);
-              }}><bdi>{proof.name || 'no name'}</bdi></Act
+                void desk.people.take(proof, true);
+              }}><bdi>{proof.name || 'no name'}</bdi></InlineButton
             >
             <small>{proof.why.join('; ')}</small>
           </li>
@@ -65,8 +70,9 @@
       </ol>
     {/if}
   {:else}
-    <Act title="The few people that show all the draft can do (F2)" onclick={() => void desk.stepStress(1)}
-      >Stress proofs</Act
+    <InlineButton
+      title="The few people that show all the draft can do (F2)"
+      onclick={() => void desk.people.stepStress(1)}>Stress proofs</InlineButton
     >
   {/if}
 </div>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import MessageFrame from '../ui/MessageFrame.svelte';
-  import Ways from '../ui/Ways.svelte';
+  import ViewSwitch from '../ui/ViewSwitch.svelte';
 
   /** A few of the templates that a change is about, before and after it. */
   let {
@@ -23,7 +23,7 @@
 
 <p class="what">
   {count}
-  {#if changed && shown}<Ways label="Which" ways={['before', 'after'] as const} bind:way={side} />{/if}
+  {#if changed && shown}<ViewSwitch label="Which" ways={['before', 'after'] as const} bind:way={side} />{/if}
 </p>
 {#if change.shown.length > 1}
   <p class="names">

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { me } from '../app/session.svelte';
-  import Act from '../ui/Act.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
   import Slip from '../ui/Slip.svelte';
@@ -21,7 +21,7 @@
   const keeper = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
   let wrong = $state('');
   let sending = $state(false);
-  const person = $derived(desk.proof?.person);
+  const person = $derived(desk.preview.proof?.person);
 
   ask('get', '/api/team')
     .then((all) => (colleagues = all.filter((one) => one.active && one.id !== me().id)))
@@ -81,7 +81,9 @@
           <small>{list.length === 1 ? 'one inbox' : list.length ? `${list.length} inboxes` : 'empty'}</small
           ></label
         >
-        {#if keeper && typed === null}<Act onclick={() => (typed = list.join('\n'))}>change</Act>{/if}
+        {#if keeper && typed === null}<InlineButton onclick={() => (typed = list.join('\n'))}
+            >change</InlineButton
+          >{/if}
       </li>
     </ul>
     {#if typed !== null}

@@ -13,7 +13,10 @@
   import Route from './Route.svelte';
   import TemplateChooser from './TemplateChooser.svelte';
   import { draftKey, dropDraft, keepDraft, readDraft } from './keptDrafts';
+  import { newMessageId, type KeptMessage } from './keptMessage';
   import { wordsOnly, type Piece } from './messageText';
+  import StopsList from './StopsList.svelte';
+  import { StopsWatch } from './stopsWatch.svelte';
 
   /** Writing to a record: choose a template, change words for this message only, send. */
   let {
@@ -36,26 +39,12 @@
     onfilled: () => void;
   } = $props();
 
-  interface Kept {
-    id: string;
-    template: string | null;
-    person: string;
-    deal: string | null;
-    address: string;
-    sender: string;
-    after?: { id: string; subject: string } | null;
-    chosen: Record<string, string>;
-    answers?: Record<string, string>;
-    subject: unknown;
-    body: unknown;
-  }
-
   const key = untrack(() => draftKey(page.kind, page.id));
-  const before = readDraft<Kept>(key);
+  const before = readDraft<KeptMessage>(key);
   const onDeal = untrack(() => page.kind === 'deal');
   const kind = untrack(() => (onDeal ? 'contact' : (page.kind as 'contact' | 'lead')));
 
-  let id = $state(before?.id ?? newId());
+  let id = $state(before?.id ?? newMessageId());
   let template = $state<string | null>(before?.template ?? null);
   let person = $state(before?.person ?? untrack(() => (onDeal ? (contacts[0]?.id ?? '') : page.id)));
   let deal = $state<string | null>(before?.deal ?? untrack(() => (onDeal ? page.id : null)));
@@ -74,7 +63,6 @@
   let subject = $state<MessageField>();
   let body = $state<MessageField>();
   let sendButton = $state<HTMLButtonElement>();
-  let stops = $state<Schemas['Stop'][]>([]);
   let pointed = $state<string | null>(null);
   let frame = $state<MessageFrame>();
 
@@ -84,14 +72,8 @@
   const along = $derived([...(message?.proof.rendering?.attached ?? []), ...(message?.files ?? [])]);
   const addresses = $derived(message?.proof.person.addresses ?? []);
 
-  function newId(): string {
-    const bytes = crypto.getRandomValues(new Uint8Array(16));
-    const hex = [...bytes].map((one) => one.toString(16).padStart(2, '0')).join('');
-    return hex.replace(/^(.{8})(.{4})(.{4})(.{4})/, '$1-$2-$3-$4-');
-  }
-
   function request() {
-    return ask('post', '/api/desk/message', {
+    return ask('post', '/api/messages/begin', {
       body: { template, kind, id: person, deal, sender: sender || null, chosen, answers },
     });
   }
@@ -100,7 +82,7 @@
     template = from;
     chosen = {};
     answers = {};
-    id = newId();
+    id = newMessageId();
     await merge();
   }
 
@@ -170,33 +152,13 @@
     try {
       take(await request());
       await tick();
-      check();
+      watch.changed();
     } catch (failure) {
       wrong = sentence(failure);
     }
   }
 
-  const CHECK_AFTER_MS = 300;
-  let soon: ReturnType<typeof setTimeout> | undefined;
-  let checks = 0;
-
-  /** Asks, once nothing has changed for a moment, what stops the message; only the newest answer is shown. */
-  function check() {
-    clearTimeout(soon);
-    soon = setTimeout(() => void checkNow(), CHECK_AFTER_MS);
-  }
-
-  async function checkNow() {
-    const mine = ++checks;
-    if (!message) return;
-    try {
-      const found = await ask('post', '/api/messages/stops', { body: asItIs() });
-      if (mine === checks) stops = found;
-    } catch {
-      // Without an answer nothing is known to be wrong; sending asks again.
-      if (mine === checks) stops = [];
-    }
-  }
+  const watch = new StopsWatch(() => (message ? asItIs() : null));
 
   /** Goes to what stops it. */
   function goTo(stop: Schemas['Stop']) {
@@ -206,10 +168,6 @@
       pointed = stop.block || null;
       if (stop.block) frame?.show(stop.block);
     }
-  }
-
-  function placesIn(part: Schemas['Stop']['part']) {
-    return stops.filter((one) => one.part === part);
   }
 
   function asItIs() {
@@ -230,8 +188,8 @@
   }
 
   function keep() {
-    check();
-    const kept: Kept = {
+    watch.changed();
+    const kept: KeptMessage = {
       id,
       template,
       person,
@@ -277,7 +235,6 @@
     }
   }
 
-  /** What was put in stands in the message at once; what was put in before gives way. */
   /** What is asked is answered letter by letter; only the message with the newest answer is shown. */
   let answering = 0;
 
@@ -340,7 +297,7 @@
   }
 
   function discard() {
-    const kept = readDraft<Kept>(key);
+    const kept = readDraft<KeptMessage>(key);
     dropDraft(key);
     onclose();
     if (kept) {
@@ -401,7 +358,7 @@
             pieces={untrack(() => opening(message!))}
             kept={before?.subject}
             oneLine
-            marked={placesIn('SUBJECT')}
+            marked={watch.about('SUBJECT')}
             onchange={keep}
             ongap={open}
           />
@@ -419,7 +376,7 @@
               label="Text of this message"
               pieces={untrack(() => message!.proof.body.pieces)}
               kept={before?.body}
-              marked={placesIn('BODY')}
+              marked={watch.about('BODY')}
               onchange={keep}
               ongap={open}
             />{/if}
@@ -448,21 +405,7 @@
       />
     </div>
   {/if}
-  {#if message && stops.length}
-    <section class="stops" aria-label="Must fix">
-      <p role="status">
-        {stops.length === 1 ? 'One thing' : `${stops.length} things`} to fix before this message can go:
-      </p>
-      <ol>
-        {#each stops as stop, i (i)}
-          <li>
-            <button onclick={() => goTo(stop)}>{stop.title}</button>
-            <span>{stop.remedy}</span>
-          </li>
-        {/each}
-      </ol>
-    </section>
-  {/if}
+  {#if message && watch.stops.length}<StopsList stops={watch.stops} onshow={goTo} />{/if}
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 </section>
 {#if gap && message}
@@ -539,40 +482,6 @@
     margin-top: 10px;
     color: var(--ink-soft);
     font-size: 12.5px;
-  }
-
-  .stops {
-    margin-top: 10px;
-    padding-left: 12px;
-    border-left: 2px solid var(--stop);
-    font-size: 13px;
-  }
-
-  .stops ol {
-    margin: 4px 0 0;
-    padding: 0;
-    list-style: none;
-  }
-
-  .stops li {
-    margin: 2px 0;
-  }
-
-  .stops button {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: var(--stop);
-    font: inherit;
-    font-weight: 600;
-    text-align: left;
-    text-decoration: underline;
-    text-underline-offset: 2px;
-    cursor: pointer;
-  }
-
-  .stops span {
-    color: var(--ink-soft);
   }
 
   .wrong {

@@ -1,4 +1,5 @@
 import { ask, sentence, type Schemas } from '../api/client';
+import { draftOf } from './draftOf';
 import { proofOf, type ProofFor } from './proofOf';
 
 /** The same template in another language, shown beside the draft for the same person. */
@@ -17,7 +18,7 @@ export class Beside {
     }
     try {
       const opened = await ask('get', '/api/templates/{id}', { params: { id: template } });
-      const proof = await proofOf(opened.template, template, person);
+      const proof = await proofOf(draftOf(opened.template), template, person);
       if (mine === this.run) this.proof = proof;
     } catch (failure) {
       if (mine === this.run) this.failed = sentence(failure);

@@ -11,10 +11,13 @@ const asked = vi.mocked(ask as (...all: unknown[]) => Promise<unknown>);
 const person = { kind: 'contact' as const, id: 'ines', deal: null };
 
 /** Templates answer with their name as subject, and proofs with whom they were made for. */
-function answer(path: string, how: { params?: { id: string }; body?: { subject: string; id: string } }) {
+function answer(
+  path: string,
+  how: { params?: { id: string }; body?: { draft: { subject: string }; id: string } },
+) {
   return path === '/api/templates/{id}'
     ? { template: { subject: how.params!.id, kind: 'TEMPLATE' } }
-    : { said: `${how.body!.subject} for ${how.body!.id}` };
+    : { said: `${how.body!.draft.subject} for ${how.body!.id}` };
 }
 
 describe('the same template in another language', () => {

@@ -1,12 +1,11 @@
 import { ask, fieldsOf, Problem, sentence, type Schemas } from '../api/client';
 import { dropDraft, keepDraft, readDraft, templateKey } from './keptDrafts';
-import type { FoundField } from './finding';
-import type { Chip } from './draftText';
 import { isSound } from './body/body';
+import { draftOf } from './draftOf';
 import { notify } from '../ui/notices.svelte';
-import { proofOf, type ProofFor } from './proofOf';
-import { Steps } from './steps';
-import { Stress } from './stress.svelte';
+import { PreviewLoop } from './previewLoop.svelte';
+import { PreviewPeople } from './previewPeople.svelte';
+import { UndoHistory } from './undoHistory';
 
 type Draft = Schemas['Draft'];
 /** What is kept in the browser; `base` is what the server had when the draft went on from it. */
@@ -22,6 +21,7 @@ export type Keeping =
 
 const KEEP_AFTER = 600;
 const TRY_AGAIN_AFTER = 3000;
+
 function listed(all: string[]): string {
   return all.length < 2 ? all.join('') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`;
 }
@@ -39,20 +39,14 @@ export class DeskState {
   mayChange = $state(false);
   failed = $state('');
   keeping = $state<Keeping>({ is: 'kept', at: new Date() });
-  proof = $state.raw<Schemas['ShownProof'] | null>(null);
-  proofFailed = $state('');
-  fields = $state.raw<FoundField[]>([]);
-  /** How many people have each field; read when the desk opens and after somebody's value was filled in. */
-  filled = $state.raw<Schemas['Filled'] | null>(null);
-  readonly stress = new Stress();
-  total = $state(0);
   /** Changes when the texts were replaced from outside, so that the editors begin anew. */
   generation = $state(0);
-  /** Fields that were met in the draft's texts, by their written form. */
-  readonly met = new Map<string, Chip>();
-  onproof: (read: Draft, proof: Schemas['ShownProof']) => void = () => {};
-
-  private person: ProofFor | null = null;
+  readonly preview = new PreviewLoop(() =>
+    this.draft && this.people.person
+      ? { draft: { ...this.draft }, template: this.id, person: this.people.person }
+      : null,
+  );
+  readonly people: PreviewPeople = new PreviewPeople(() => this.draft, this.preview);
   version = $state(0);
   lastTest = $state<Schemas['LastTest'] | null>(null);
   /** Whether others can use it, and whether they use what it says now. */
@@ -64,16 +58,13 @@ export class DeskState {
   private base: Draft | null = null;
   private keepTimer: ReturnType<typeof setTimeout> | undefined;
   private keepRun: Promise<void> = Promise.resolve();
-  private proofRunning = false;
-  private proofWanted = false;
   private closed = false;
-  private stepping: Promise<void> = Promise.resolve();
   private readonly stepsKey: string;
-  private steps: Steps;
+  private steps: UndoHistory;
 
   constructor(readonly id: string) {
     this.stepsKey = `famulus.steps.${id}`;
-    this.steps = new Steps(
+    this.steps = new UndoHistory(
       id && sessionStorage.getItem(this.stepsKey),
       ({ design }) => typeof design !== 'string' || isSound(design),
     );
@@ -91,7 +82,7 @@ export class DeskState {
         this.keepSoon();
       }
       this.steps.goOn({ ...this.draft });
-      await this.firstPerson();
+      await this.people.first();
     } catch (failure) {
       this.failed = sentence(failure);
     }
@@ -100,7 +91,8 @@ export class DeskState {
   close(): void {
     this.keepSteps();
     this.closed = true;
-    this.stress.stop();
+    this.preview.close();
+    this.people.close();
     clearTimeout(this.keepTimer);
   }
 
@@ -109,23 +101,7 @@ export class DeskState {
     this.lastTest = lastTest ?? null;
     this.mayChange = mayChange;
     this.version = template.version;
-    const { name, purpose, about, subject, previewText, body } = template;
-    const { mode, design, houseStyle, header, footer, files, kind } = template;
-    this.draft = {
-      name,
-      purpose,
-      about,
-      subject,
-      previewText,
-      body,
-      mode,
-      design,
-      houseStyle: houseStyle ?? null,
-      header,
-      footer,
-      files,
-      kind,
-    };
+    this.draft = draftOf(template);
     this.base = { ...this.draft };
     this.keeping = { is: 'kept', at: new Date(template.changedAt) };
   }
@@ -162,8 +138,8 @@ export class DeskState {
     this.keepHere();
     if (this.keeping.is !== 'conflict') this.keeping = { is: 'keeping' };
     this.keepSoon();
-    if (aboutChanged) void this.firstPerson();
-    else this.prove();
+    if (aboutChanged) void this.people.first();
+    else this.preview.ask();
   }
 
   private keepHere(): void {
@@ -295,107 +271,12 @@ export class DeskState {
     const before = { ...this.draft };
     this.take(now);
     this.steps.moveOver(before, { ...this.draft });
-    this.prove();
-  }
-
-  private async firstPerson(): Promise<void> {
-    this.person = null;
-    void this.readFilled();
-    await this.step(true);
-  }
-
-  /** Goes on to the next or previous person the template could go to; quick presses are taken one after another. */
-  step(forward: boolean): Promise<void> {
-    this.stepping = this.stepping.then(() => this.stepOnce(forward));
-    return this.stepping;
-  }
-
-  private async stepOnce(forward: boolean): Promise<void> {
-    if (!this.draft) return;
-    try {
-      const from = this.draft.about === 'DEAL' ? this.person?.deal : this.person?.id;
-      const stepped = await ask('get', '/api/desk/people/step', {
-        query: { about: this.draft.about, from: from ?? undefined, forward },
-      });
-      this.total = stepped.total;
-      await this.proveWith(stepped.person);
-    } catch (failure) {
-      this.proofFailed = sentence(failure);
-    }
-  }
-
-  /** Proves the draft with somebody chosen. */
-  async proveWith(
-    person: { kind: string; id: string; dealId: string | null },
-    stress = false,
-  ): Promise<void> {
-    if (!stress) this.stress.leave();
-    this.person = { kind: person.kind as 'contact' | 'lead', id: person.id, deal: person.dealId };
-    await this.readFields();
-    this.prove();
-  }
-
-  /** Goes to the next or previous of the few people that show all the draft can do. */
-  async stepStress(way: number): Promise<void> {
-    if (!this.draft) return;
-    const next = await this.stress.step({ ...this.draft }, way);
-    if (next) await this.proveWith(next, true);
-  }
-
-  /** A value was filled in on a record: what is shown is asked for again. */
-  async mended(): Promise<void> {
-    await Promise.all([this.readFields(), this.readFilled()]);
-    this.prove();
-  }
-
-  private async readFilled(): Promise<void> {
-    if (!this.draft) return;
-    this.filled = await ask('get', '/api/desk/filled', { query: { about: this.draft.about } }).catch(
-      () => this.filled,
-    );
-  }
-
-  /** Proves with another deal of the same person. */
-  async proveWithDeal(deal: string): Promise<void> {
-    if (this.person) await this.proveWith({ ...this.person, dealId: deal });
-  }
-
-  private async readFields(): Promise<void> {
-    if (!this.draft || !this.person) return;
-    const { kind, id, deal } = this.person;
-    this.fields = await ask('get', '/api/desk/fields', {
-      query: { about: this.draft.about, kind, id, deal },
-    }).catch(() => this.fields);
-  }
-
-  /** Asks for the proof; while one is on its way, the next waits for it and then takes the newest words. */
-  prove(): void {
-    this.proofWanted = true;
-    if (!this.proofRunning) void this.runProof();
-  }
-
-  private async runProof(): Promise<void> {
-    this.proofRunning = true;
-    while (this.proofWanted && this.draft && this.person && !this.closed) {
-      this.proofWanted = false;
-      const draft = { ...this.draft };
-      try {
-        this.proof = await proofOf(draft, this.id, this.person);
-        this.proofFailed = '';
-        for (const part of [this.proof.subject, this.proof.previewText, this.proof.body]) {
-          for (const chip of part.chips) this.met.set(chip.written, chip);
-        }
-        this.onproof(draft, this.proof);
-      } catch (failure) {
-        this.proofFailed = sentence(failure);
-      }
-    }
-    this.proofRunning = false;
+    this.preview.ask();
   }
 
   /** The line is back: whatever waits goes now. */
   reconnected(): void {
     if (this.keeping.is === 'unkept') this.keepSoon(0);
-    this.prove();
+    this.preview.ask();
   }
 }

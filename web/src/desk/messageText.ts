@@ -3,7 +3,7 @@ import { Plugin, TextSelection } from 'prosemirror-state';
 import type { Schemas } from '../api/client';
 
 export type Piece = Schemas['ShownPiece'];
-export type Run = Schemas['Run'];
+export type Run = Schemas['TypedRun'];
 
 /** Words that come from no field. */
 export function wordsOnly(text: string): Piece {

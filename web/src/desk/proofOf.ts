@@ -7,12 +7,6 @@ export interface ProofFor {
   deal: string | null;
 }
 
-/** What a draft says and looks like, as it is asked about. */
-export function saidIn(draft: Schemas['Draft']) {
-  const { about, subject, previewText, body, mode, design, houseStyle, header, footer } = draft;
-  return { about, subject, previewText, body, mode, design, houseStyle, header, footer };
-}
-
 /**
  * A draft of a template merged and proofread for somebody.
  *
@@ -24,6 +18,6 @@ export function proofOf(
   person: ProofFor,
 ): Promise<Schemas['ShownProof']> {
   return ask('post', '/api/desk/proof', {
-    body: { ...saidIn(draft), template, kindOfText: draft.kind ?? null, ...person },
+    body: { draft, template, ...person },
   });
 }

@@ -1,5 +1,4 @@
 import { lines, sentence, type Schemas } from '../api/client';
-import { saidIn } from './proofOf';
 
 type Draft = Schemas['Draft'];
 type Request = Schemas['StressRequest'];
@@ -23,7 +22,7 @@ export class Stress {
 
   /** Steps on or back; chooses first when the draft has changed since. Returns whom to prove with. */
   async step(draft: Draft, way: number): Promise<Schemas['StressProof'] | null> {
-    const request: Request = saidIn(draft);
+    const request: Request = { draft };
     const words = JSON.stringify(request);
     if (words !== this.made && !(await this.choose(request, words))) return null;
     const many = this.choice?.proofs.length ?? 0;

@@ -7,55 +7,20 @@
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
   import Find from '../ui/Find.svelte';
-  import MessageFrame, { type Way } from '../ui/MessageFrame.svelte';
+  import type { Way } from '../ui/MessageFrame.svelte';
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
-  import Ways from '../ui/Ways.svelte';
+  import ViewSwitch from '../ui/ViewSwitch.svelte';
   import { proofOf } from '../desk/proofOf';
   import BringHtml from './BringHtml.svelte';
+  import DesignPreview from './DesignPreview.svelte';
+  import { bare, EMPTY, none } from './emptyDesigns';
+  import { LOOKS } from './looks';
   import { aboutLabels, aboutOptions, modeLabels, type About } from './about';
 
   /** Beginning a template: designs to start from on the left, the chosen one merged for somebody real on the right. */
   type Starter = Schemas['Starter'];
   type Mode = NonNullable<Schemas['Draft']['mode']>;
-  const LOOKS: readonly Way[] = ['wide', 'phone', 'plain'];
-  const none = { purpose: '', about: 'CONTACT', subject: '', previewText: '', body: '' } as const;
-  const bare = { houseStyle: null, header: '', footer: '', files: [], kind: null };
-  const text = { id: 'b1', kind: 'text', text: [{ runs: [{ text: '' }] }] };
-  const signature = { id: 'b2', kind: 'signature' };
-  const EMPTY_LETTER = bodyOf([text, signature]);
-  const EMPTY_DESIGNED = bodyOf([text], [signature]);
-  const EMPTY: Starter[] = [
-    {
-      name: 'empty-letter',
-      description: 'An empty letter, with your signature and the small print of the house.',
-      draft: { ...none, ...bare, name: 'An empty letter', mode: 'LETTER', design: EMPTY_LETTER },
-    },
-    {
-      name: 'empty-designed',
-      description: 'An empty designed message in the usual house style, with its header and footer.',
-      draft: {
-        ...none,
-        ...bare,
-        name: 'An empty designed message',
-        mode: 'DESIGNED',
-        design: EMPTY_DESIGNED,
-      },
-    },
-    {
-      name: 'empty-sheet',
-      description: 'An empty sheet for words and fields alone.',
-      draft: { ...none, ...bare, name: 'An empty sheet', mode: 'PLAIN', design: '' },
-    },
-  ];
-
-  function bodyOf(...bands: object[][]): string {
-    return JSON.stringify({
-      version: 1,
-      bands: bands.map((blocks, at) => ({ id: `band${at + 1}`, columns: [{ blocks }] })),
-    });
-  }
-
   let starters = $state<Starter[]>([]);
   let failed = $state('');
   let words = $state('');
@@ -198,7 +163,7 @@
 
 <Page title="New template">
   {#snippet actions()}
-    <Ways
+    <ViewSwitch
       label="What it is written as"
       ways={['any', 'LETTER', 'DESIGNED', 'PLAIN'] as const}
       names={modeLabels}
@@ -247,32 +212,12 @@
       </ul>
       <section aria-label="Proof of the design">
         {#if proof && chosen}
-          <p class="who">
-            as <b><bdi>{proof.person.name}</bdi></b> would read it
-            <Ways label="How to look at it" ways={LOOKS} bind:way />
-          </p>
-          {#if chosen === brought && removed.length}
-            <details class="removed" open>
-              <summary>{removed.length === 1 ? 'One thing' : `${removed.length} things`} left out</summary>
-              <ul>
-                {#each removed as one (one)}<li>{one}</li>{/each}
-              </ul>
-            </details>
-          {/if}
-          <p class="subject">
-            {proof.subject.pieces.map((piece) => piece.text || (piece.label && `[${piece.label}]`)).join('')}
-          </p>
-          {#if proof.rendering && way !== 'plain'}
-            <div class="sheet">
-              <MessageFrame html={proof.rendering.html} {way} title={chosen.draft.name} />
-            </div>
-          {:else}
-            <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-            <pre tabindex="0" aria-label="As plain text">{proof.rendering?.text ??
-                proof.body.pieces
-                  .map((piece) => piece.text || (piece.label && `[${piece.label}]`))
-                  .join('')}</pre>
-          {/if}
+          <DesignPreview
+            {proof}
+            name={chosen.draft.name}
+            removed={chosen === brought ? removed : []}
+            bind:way
+          />
         {/if}
       </section>
     </div>
@@ -371,53 +316,6 @@
     padding: 12px 20px 30px;
     overflow: auto;
     background: var(--shade);
-  }
-
-  .who {
-    display: flex;
-    gap: 6px;
-    align-items: baseline;
-    color: var(--ink-soft);
-    font-size: 13px;
-  }
-
-  .who :global(.ways) {
-    margin-left: auto;
-  }
-
-  .removed {
-    max-height: 172px;
-    margin-top: 6px;
-    padding: 4px 10px;
-    overflow: auto;
-    background: var(--query-tint);
-    font-size: 13px;
-  }
-
-  .removed ul {
-    margin: 2px 0 4px;
-    padding-left: 18px;
-    list-style: disc;
-  }
-
-  .subject {
-    padding: 8px 0;
-    font: 500 17px/1.3 var(--serif);
-    overflow-wrap: anywhere;
-  }
-
-  .sheet,
-  pre {
-    border: 1px solid var(--rule);
-    background: var(--sheet);
-  }
-
-  pre {
-    margin: 0;
-    padding: 18px 22px;
-    font: 14px/1.5 var(--letter);
-    white-space: pre-wrap;
-    overflow-wrap: anywhere;
   }
 
   .said {

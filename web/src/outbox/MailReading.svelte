@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import type { Schemas } from '../api/client';
   import MessageFrame from '../ui/MessageFrame.svelte';
-  import Ways from '../ui/Ways.svelte';
+  import ViewSwitch from '../ui/ViewSwitch.svelte';
 
   /** A message to be read: as text, by its headers, or as the bytes it was on the wire. */
   let { read, pieces = [] }: { read: Schemas['SourceText']; pieces?: Schemas['KeptPiece'][] } = $props();
@@ -28,7 +28,7 @@
 <div class="mail">
   <div class="top">
     <span class="subject"><bdi>{read.subject}</bdi></span>
-    <span class="right"><Ways label="How to read it" {ways} bind:way /></span>
+    <span class="right"><ViewSwitch label="How to read it" {ways} bind:way /></span>
   </div>
   {#if read.files.length}
     <p class="files">goes along: {read.files.join(', ')}</p>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Act from '../ui/Act.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
 
   /** A person's e-mail addresses; the first is written to first. */
@@ -61,7 +61,7 @@
     {onkeydown}
     {@attach focus}
   />
-  <Act onclick={keepTyped}>keep</Act>
+  <InlineButton onclick={keepTyped}>keep</InlineButton>
   {#if wrong}<p role="alert">{wrong}</p>{/if}
 {/snippet}
 
@@ -76,8 +76,9 @@
           <button class="value" onclick={() => open(i)}>{address.address}</button>
           <small>{address.label}</small>
           {#if i > 0}
-            <Act onclick={() => void keep([address, ...page.addresses.filter((one) => one !== address)])}
-              >write here first</Act
+            <InlineButton
+              onclick={() => void keep([address, ...page.addresses.filter((one) => one !== address)])}
+              >write here first</InlineButton
             >
           {/if}
         {/if}
@@ -87,9 +88,9 @@
   {#if editing === page.addresses.length}
     {@render input()}
   {:else}
-    <Act onclick={() => open(page.addresses.length)}>
+    <InlineButton onclick={() => open(page.addresses.length)}>
       {page.addresses.length ? 'add another' : 'add an address'}
-    </Act>
+    </InlineButton>
   {/if}
 </section>
 

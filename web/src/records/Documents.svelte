@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
-  import Act from '../ui/Act.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
@@ -68,7 +68,7 @@
 {#if page.documents.length || onDeal}
   <section>
     <h2>
-      Documents {#if onDeal}<Act onclick={(event) => begin(event)}>add</Act>{/if}
+      Documents {#if onDeal}<InlineButton onclick={(event) => begin(event)}>add</InlineButton>{/if}
     </h2>
     <ul>
       {#each page.documents as document (document.id)}
@@ -80,10 +80,10 @@
           {/if}
           {#if onDeal}
             <span class="remark"
-              ><Act soft onclick={(event) => begin(event, document)}>
+              ><InlineButton soft onclick={(event) => begin(event, document)}>
                 {states.find(([code]) => code === document.state)?.[1]}
                 {document.since}
-              </Act></span
+              </InlineButton></span
             >
           {:else}
             <span class="remark"

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import RecordFinder from './RecordFinder.svelte';
-  import FactInput from './FactInput.svelte';
+  import FieldInput from './FieldInput.svelte';
 
   /** One field: pressing its value opens it, Enter keeps it, Esc leaves it as it was. */
   let {
@@ -82,7 +82,7 @@
   {:else if editing}
     <!-- svelte-ignore a11y_no_static_element_interactions -->
     <div class="edit" {onkeydown}>
-      <FactInput
+      <FieldInput
         label={fact.label}
         type={fact.type}
         choices={fact.choices}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
-  import Act from '../ui/Act.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
 
   /** What is sold by a deal, line by line, with the totals the server works out. */
@@ -78,7 +78,7 @@
 
 <section>
   <h2>
-    Lines {#if !typed}<Act onclick={() => void open()}>change</Act>{/if}
+    Lines {#if !typed}<InlineButton onclick={() => void open()}>change</InlineButton>{/if}
   </h2>
   {#if typed}
     {#each typed as line, i (i)}
@@ -95,7 +95,9 @@
           </label>
         {/each}
         <span class="out">
-          <Act aria-label="Take out line {i + 1}" onclick={() => (typed = typed!.toSpliced(i, 1))}>×</Act>
+          <InlineButton aria-label="Take out line {i + 1}" onclick={() => (typed = typed!.toSpliced(i, 1))}
+            >×</InlineButton
+          >
         </span>
       </div>
     {/each}

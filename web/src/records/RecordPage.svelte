@@ -11,7 +11,7 @@
   import Facts from './Facts.svelte';
   import Lines from './Lines.svelte';
   import RelatedRecords from './RelatedRecords.svelte';
-  import Said from './Said.svelte';
+  import History from './History.svelte';
   import { draftKey, hasDraft } from '../desk/keptDrafts';
 
   type RecordPage = Schemas['RecordPage'];
@@ -126,7 +126,7 @@
         {#if page.wantsNoRounds}
           <p class="rounds">Wants no rounds. A message of one’s own may still go.</p>
         {/if}
-        <Said {page} onchanged={() => void read()} onfollow={follow} />
+        <History {page} onchanged={() => void read()} onfollow={follow} />
       </section>
       <aside class="facts" aria-label="Facts">
         <Facts {page} {used} onchanged={(next) => (page = next)} />

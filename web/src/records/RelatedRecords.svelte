@@ -3,7 +3,7 @@
   import { recordAddress } from '../app/router';
   import Mark from '../ui/Mark.svelte';
   import Slip from '../ui/Slip.svelte';
-  import Act from '../ui/Act.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
   import RecordFinder from './RecordFinder.svelte';
@@ -68,7 +68,7 @@
       <h2>
         {group.title}
         {#if page.kind === 'deal'}
-          <Act bind:element={opener} onclick={() => (adding = !adding)}>add</Act>
+          <InlineButton bind:element={opener} onclick={() => (adding = !adding)}>add</InlineButton>
         {/if}
       </h2>
       <ul>
@@ -78,10 +78,10 @@
             <a href={recordAddress(line.kind, line.id)}><bdi>{line.name}</bdi></a>
             <span class="remark">{line.remark}</span>
             {#if page.kind === 'deal'}
-              <Act
+              <InlineButton
                 soft
                 aria-label="Take {line.name} off this deal"
-                onclick={() => void remove(line.id, line.name, line.remark)}>×</Act
+                onclick={() => void remove(line.id, line.name, line.remark)}>×</InlineButton
               >
             {/if}
           </li>

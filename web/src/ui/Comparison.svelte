@@ -1,7 +1,8 @@
 <script lang="ts">
+  import SmallSelect from './SmallSelect.svelte';
   import type { Schemas } from '../api/client';
-  import Steps from './Steps.svelte';
-  import Act from './Act.svelte';
+  import DateSteps from './DateSteps.svelte';
+  import InlineButton from './InlineButton.svelte';
   import Measure from './Measure.svelte';
 
   type FoundField = Schemas['FoundField'];
@@ -87,9 +88,10 @@
   }
 </script>
 
-<select
+<SmallSelect
+  word
   data-subject
-  class="subject"
+  style="font-weight: 600"
   aria-label="What is compared"
   value={comparison.path}
   onchange={(event) => chooseField(event.currentTarget.value)}
@@ -102,58 +104,38 @@
       {/each}
     </optgroup>
   {/each}
-</select>
+</SmallSelect>
 {#if group === 'DAYS'}
-  <Steps steps={comparison.steps} onchange={(steps) => onchange({ ...comparison, steps })} />
+  <DateSteps steps={comparison.steps} onchange={(steps) => onchange({ ...comparison, steps })} />
 {/if}
-<select aria-label="How" value={comparison.verb} onchange={(event) => chooseVerb(event.currentTarget.value)}>
+<SmallSelect
+  word
+  aria-label="How"
+  value={comparison.verb}
+  onchange={(event) => chooseVerb(event.currentTarget.value)}
+>
   {#if verb && !fitting.includes(verb)}<option value={verb.verb}>{verb.written}</option>{/if}
   {#each fitting as one (one.verb)}
     <option value={one.verb}>{one.written}{one.after ? ` …${one.after}` : ''}</option>
   {/each}
-</select>
+</SmallSelect>
 {#each comparison.measures as measure, i (i)}
   {#if i > 0}<span class="word">{verb?.takes === 'TWO' ? 'and' : 'or'}</span>{/if}
   <Measure {measure} {field} {fields} inDays={verb?.takes === 'DAYS'} onchange={(next) => put(i, next)} />
   {#if verb?.takes === 'SEVERAL' && comparison.measures.length > 1}
-    <Act
+    <InlineButton
       soft
       aria-label="Take this one out"
       onclick={() => onchange({ ...comparison, measures: comparison.measures.filter((_, at) => at !== i) })}
-      >×</Act
+      >×</InlineButton
     >
   {/if}
 {/each}
 {#if verb?.takes === 'SEVERAL'}
-  <Act
+  <InlineButton
     onclick={() =>
       onchange({ ...comparison, measures: [...comparison.measures, emptyMeasure(field, 'SEVERAL')] })}
-    >or …</Act
+    >or …</InlineButton
   >
 {/if}
 {#if verb?.takes === 'DAYS'}<span class="word">days{verb.after}</span>{/if}
-
-<style>
-  select {
-    max-width: 190px;
-    field-sizing: content;
-    border: 0;
-    border-bottom: 1px dotted var(--act);
-    background: none;
-    color: var(--act);
-    font: inherit;
-    cursor: pointer;
-    text-overflow: ellipsis;
-  }
-
-  .subject {
-    font-weight: 600;
-  }
-
-  select :global(option),
-  select :global(optgroup) {
-    background: var(--sheet);
-    color: var(--ink);
-    font-weight: 400;
-  }
-</style>

@@ -1,7 +1,9 @@
 <script lang="ts">
+  import SmallInput from './SmallInput.svelte';
+  import SmallSelect from './SmallSelect.svelte';
   import type { Schemas } from '../api/client';
-  import Act from './Act.svelte';
-  import Steps from './Steps.svelte';
+  import InlineButton from './InlineButton.svelte';
+  import DateSteps from './DateSteps.svelte';
 
   type FoundField = Schemas['FoundField'];
   type ShownMeasure = Schemas['ShownMeasure'];
@@ -56,7 +58,8 @@
 </script>
 
 {#if inDays}
-  <input
+  <SmallInput
+    word
     type="number"
     min="0"
     max="99999"
@@ -65,7 +68,8 @@
     onchange={(event) => onchange({ ...measure, value: event.currentTarget.value || '0' })}
   />
 {:else if days}
-  <select
+  <SmallSelect
+    word
     aria-label="Which day"
     value={measure.kind === 'field' ? measure.value : 'a day'}
     onchange={(event) => becomeDay(event.currentTarget.value)}
@@ -75,11 +79,12 @@
     {#each others.filter((one) => one.path !== 'today') as one (one.path)}
       <option value={one.path}>{one.label}</option>
     {/each}
-  </select>
+  </SmallSelect>
   {#if measure.kind === 'field'}
-    <Steps steps={measure.steps} onchange={(steps) => onchange({ ...measure, steps })} />
+    <DateSteps steps={measure.steps} onchange={(steps) => onchange({ ...measure, steps })} />
   {:else}
-    <input
+    <SmallInput
+      word
       type="date"
       aria-label="The day"
       value={measure.value}
@@ -87,7 +92,8 @@
     />
   {/if}
 {:else if measure.kind === 'field'}
-  <select
+  <SmallSelect
+    word
     aria-label="Which value"
     value={measure.value}
     onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
@@ -96,84 +102,62 @@
         >{measure.value}</option
       >{/if}
     {#each others as one (one.path)}<option value={one.path}>{one.label}</option>{/each}
-  </select>
+  </SmallSelect>
 {:else if field?.group === 'ANSWER'}
-  <select
+  <SmallSelect
+    word
     aria-label="Yes or no"
     value={measure.kind}
     onchange={(event) => onchange({ ...measure, kind: event.currentTarget.value })}
   >
     <option>yes</option>
     <option>no</option>
-  </select>
+  </SmallSelect>
 {:else if field?.group === 'FIGURES'}
-  <input
-    class="figure"
+  <SmallInput
+    word
+    wide={64}
     inputmode="decimal"
     aria-label="The figure"
     value={measure.value}
     onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
   />
   {#if field.type === 'MONEY'}
-    <input
-      class="currency"
+    <SmallInput
+      word
+      wide={42}
       aria-label="Currency, or none for any"
       placeholder="any"
-      maxlength="3"
+      maxlength={3}
       value={measure.currency}
       onchange={(event) => onchange({ ...measure, currency: event.currentTarget.value.trim().toUpperCase() })}
     />
   {/if}
 {:else if field?.choices.length}
-  <select
+  <SmallSelect
+    word
     aria-label="Which"
     value={label}
     onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
   >
     {#if !field.choices.includes(label)}<option value={measure.value}>{measure.value || '…'}</option>{/if}
     {#each field.choices as choice (choice)}<option>{choice}</option>{/each}
-  </select>
+  </SmallSelect>
 {:else}
-  <input
+  <SmallInput
+    word
     aria-label="The words"
-    style:width="{wide}ch"
+    style="width: {wide}ch"
     value={measure.value}
     onchange={(event) => onchange({ ...measure, value: event.currentTarget.value })}
   />
 {/if}
 
 {#if either}
-  <Act
+  <InlineButton
     soft
     aria-label={measure.kind === 'field' ? 'Compare with something given' : 'Compare with another field'}
     title={measure.kind === 'field' ? 'Compare with something given' : 'Compare with another field'}
-    onclick={turn}>⇄</Act
+    onclick={turn}>⇄</InlineButton
   >
 {/if}
-
-<style>
-  select,
-  input {
-    max-width: 200px;
-    field-sizing: content;
-    border: 0;
-    border-bottom: 1px dotted var(--act);
-    background: none;
-    color: var(--act);
-    font: inherit;
-  }
-
-  select :global(option) {
-    background: var(--sheet);
-    color: var(--ink);
-  }
-
-  [type='number'],
-  .figure {
-    width: 64px;
-  }
-
-  .currency {
-    width: 42px;
-  }
-</style>

@@ -1,6 +1,7 @@
 <script lang="ts">
+  import SmallSelect from './SmallSelect.svelte';
   import type { Schemas } from '../api/client';
-  import Act from './Act.svelte';
+  import InlineButton from './InlineButton.svelte';
   import Comparison from './Comparison.svelte';
   import Self from './Sentence.svelte';
 
@@ -68,30 +69,32 @@
 <span class="sentence" class:inner role="group" aria-label={label} bind:this={words}>
   {#each parts as part, i (i)}
     {#if i > 0}
-      <select
-        class="joint"
+      <SmallSelect
+        word
+        style="font-style: italic"
         aria-label="How the parts are joined"
         value={joint}
         onchange={(event) => put(parts, event.currentTarget.value === 'or' ? 'any' : 'every')}
       >
         <option>and</option>
         <option>or</option>
-      </select>
+      </SmallSelect>
     {/if}
     <span class="part">
       {#if part.kind === 'comparison'}
         <Comparison comparison={part} {fields} {verbs} onchange={(next) => change(i, next)} />
         {#if !inner}
-          <Act
+          <InlineButton
             soft
             aria-label="Bracket this part"
             title="Bracket this part"
-            onclick={() => change(i, joined('any', [part, fresh()]))}>( )</Act
+            onclick={() => change(i, joined('any', [part, fresh()]))}>( )</InlineButton
           >
         {/if}
       {:else}
         <span class="not">
-          <select
+          <SmallSelect
+            word
             aria-label="Whether the bracket has to hold"
             value={part.kind === 'not' ? 'not' : ''}
             onchange={(event) =>
@@ -99,7 +102,7 @@
           >
             <option value="">it holds that</option>
             <option value="not">it does not hold that</option>
-          </select>
+          </SmallSelect>
           (<Self
             condition={part.kind === 'not' ? part.parts[0] : part}
             {fields}
@@ -111,13 +114,15 @@
         </span>
       {/if}
       {#if parts.length > 1}
-        <Act soft aria-label="Take part {i + 1} out" onclick={() => put(parts.filter((_, at) => at !== i))}
-          >×</Act
+        <InlineButton
+          soft
+          aria-label="Take part {i + 1} out"
+          onclick={() => put(parts.filter((_, at) => at !== i))}>×</InlineButton
         >
       {/if}
     </span>
   {/each}
-  <Act onclick={add}>{joint} …</Act>
+  <InlineButton onclick={add}>{joint} …</InlineButton>
 </span>
 
 <style>
@@ -128,24 +133,5 @@
 
   .part {
     display: inline;
-  }
-
-  select {
-    field-sizing: content;
-    border: 0;
-    border-bottom: 1px dotted var(--act);
-    background: none;
-    color: var(--act);
-    font: inherit;
-    cursor: pointer;
-  }
-
-  .joint {
-    font-style: italic;
-  }
-
-  select :global(option) {
-    background: var(--sheet);
-    color: var(--ink);
   }
 </style>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import SmallInput from '../../ui/SmallInput.svelte';
+  import SmallSelect from '../../ui/SmallSelect.svelte';
   import type { About } from '../../library/about';
   import Slip from '../../ui/Slip.svelte';
   import type { FoundField } from '../finding';
@@ -55,7 +57,7 @@
           {#if band.columns.length > 1}
             <label
               >part of the width
-              <input
+              <SmallInput
                 type="number"
                 min="1"
                 max="100"
@@ -69,7 +71,7 @@
           {/if}
           <label
             >stands
-            <select
+            <SmallSelect
               value={column.upright ?? 'top'}
               onchange={(event) =>
                 composing.put(
@@ -79,7 +81,7 @@
                 )}
             >
               {#each UPRIGHTS as one (one)}<option>{one}</option>{/each}
-            </select></label
+            </SmallSelect></label
           >
         </p>
       {/each}
@@ -144,20 +146,5 @@
     border-color: var(--act);
     background: var(--act-tint);
     color: var(--act);
-  }
-
-  input[type='number'],
-  select {
-    min-height: 26px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: 13px/1.2 var(--sans);
-  }
-
-  input[type='number'] {
-    width: 58px;
-    padding: 2px 5px;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import SmallInput from '../../ui/SmallInput.svelte';
   import type { Schemas } from '../../api/client';
   import Button from '../../ui/Button.svelte';
   import Choose from '../../ui/Choose.svelte';
@@ -123,7 +124,8 @@
 {#snippet figure(label: string, name: string, usual: number, least: number, most: number)}
   <label class="figure">
     <span>{label}</span>
-    <input
+    <SmallInput
+      wide={92}
       type="number"
       min={least}
       max={most}
@@ -136,7 +138,7 @@
 {#snippet colour(label: string, name: string)}
   <label class="figure">
     <span>{label}</span>
-    <input
+    <SmallInput
       type="color"
       value={String(block![name] || '#1c6b60')}
       onchange={(event) => put({ [name]: event.currentTarget.value })}
@@ -226,7 +228,8 @@
       {:else if block.kind === 'event'}
         <label class="figure">
           <span>begins at</span>
-          <input
+          <SmallInput
+            wide={92}
             type="time"
             value={String(block.time ?? '')}
             onchange={(event) => put({ time: event.currentTarget.value || undefined })}
@@ -236,8 +239,8 @@
         {@render figure('takes, in minutes', 'minutes', 60, 1, 10_080)}
         <label class="figure">
           <span>time zone of the place</span>
-          <input
-            class="wide"
+          <SmallInput
+            wide={190}
             placeholder="where the person is"
             value={String(block.zone ?? '')}
             onchange={(event) => put({ zone: event.currentTarget.value.trim() })}
@@ -324,26 +327,6 @@
     min-width: 150px;
     color: var(--ink-soft);
     font-size: 12.5px;
-  }
-
-  .figure input {
-    width: 92px;
-    min-height: 26px;
-    padding: 2px 6px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: 13.5px/1.2 var(--sans);
-  }
-
-  .figure .wide {
-    width: 190px;
-  }
-
-  .figure input[type='color'] {
-    width: 34px;
-    padding: 1px;
   }
 
   small {

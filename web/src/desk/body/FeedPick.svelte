@@ -9,7 +9,7 @@
   let failed = $state('');
   const options = $derived((feeds ?? []).map((one) => [one.id, one.name] as const));
 
-  ask('get', '/api/cupboard/feeds')
+  ask('get', '/api/materials/feeds')
     .then((found) => (feeds = found))
     .catch((failure) => (failed = sentence(failure)));
 </script>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Act from '../../ui/Act.svelte';
+  import InlineButton from '../../ui/InlineButton.svelte';
   import { ask, type Schemas } from '../../api/client';
   import { onChange } from '../../app/changes';
 
@@ -28,7 +28,7 @@
   }
 
   async function read() {
-    styles = await ask('get', '/api/cupboard/house-styles').catch(() => styles);
+    styles = await ask('get', '/api/materials/house-styles').catch(() => styles);
   }
 
   $effect(() => onChange((change) => change.what === 'house-style' && void read()));
@@ -38,7 +38,7 @@
 {#if style && !foot}
   <p class="housed">
     {#if onpage}
-      <Act onclick={(event) => onpage(event.currentTarget)}>House style: {style.name}</Act>
+      <InlineButton onclick={(event) => onpage(event.currentTarget)}>House style: {style.name}</InlineButton>
     {:else}<span>House style: {style.name}</span>{/if}
     <span>{header ? `header “${header}” stands above` : 'no header'}</span>
   </p>

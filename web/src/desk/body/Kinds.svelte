@@ -1,5 +1,6 @@
 <script lang="ts">
   import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
+  import type { KnownKind } from './body';
   import { blockGroups } from './kinds';
 
   /** The kinds of blocks in their groups: pressed to put one in, dragged to where it is to stand. */
@@ -12,10 +13,10 @@
     drags?: boolean;
     /** Kinds that are left out. */
     without?: readonly string[];
-    onchoose: (kind: string) => void;
+    onchoose: (kind: KnownKind) => void;
   } = $props();
 
-  function dragging(kind: string) {
+  function dragging(kind: KnownKind) {
     return (element: HTMLElement) =>
       drags ? draggable({ element, getInitialData: () => ({ what: 'kind', kind }) }) : undefined;
   }

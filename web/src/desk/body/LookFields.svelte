@@ -1,4 +1,5 @@
 <script lang="ts">
+  import SmallInput from '../../ui/SmallInput.svelte';
   import type { Look } from './body';
 
   /** The box of a block or band: room around it, background, border. */
@@ -29,7 +30,7 @@
   {#each SIDES as [side, label] (side)}
     <label
       >{label}
-      <input
+      <SmallInput
         type="number"
         min="0"
         max={MOST}
@@ -44,7 +45,7 @@
   <legend>Background and border</legend>
   <label
     >background
-    <input
+    <SmallInput
       type="color"
       value={look.background || '#ffffff'}
       onchange={(event) => put({ background: event.currentTarget.value })}
@@ -53,7 +54,7 @@
   {#if look.background}<button onclick={() => put({ background: undefined })}>none</button>{/if}
   <label
     >border
-    <input
+    <SmallInput
       type="number"
       min="0"
       max="12"
@@ -64,7 +65,7 @@
   {#if look.border}
     <label
       >its colour
-      <input
+      <SmallInput
         type="color"
         value={look.borderColour || '#1d2530'}
         onchange={(event) => put({ borderColour: event.currentTarget.value })}
@@ -94,22 +95,6 @@
     display: flex;
     gap: 4px;
     align-items: center;
-  }
-
-  input {
-    width: 58px;
-    min-height: 26px;
-    padding: 2px 5px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: 13px/1.2 var(--sans);
-  }
-
-  input[type='color'] {
-    width: 32px;
-    padding: 1px;
   }
 
   button {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import SmallInput from '../../ui/SmallInput.svelte';
   import type { Schemas } from '../../api/client';
   import Choose from '../../ui/Choose.svelte';
   import { FONTS } from '../fonts';
@@ -39,7 +40,7 @@
 {#snippet colour(label: string, key: 'background' | 'linkColour', usual: string)}
   <p>
     <label>
-      <input
+      <SmallInput
         type="color"
         value={page[key] || usual}
         onchange={(event) => put({ [key]: event.currentTarget.value })}
@@ -60,8 +61,9 @@
     <p>
       <label>
         width
-        <input
+        <SmallInput
           type="number"
+          wide={74}
           min={LEAST}
           max={MOST}
           placeholder={String(look.page.width)}
@@ -111,22 +113,6 @@
 
   .soft {
     color: var(--ink-soft);
-  }
-
-  input {
-    width: 74px;
-    min-height: 26px;
-    padding: 2px 5px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: 13px/1.2 var(--sans);
-  }
-
-  input[type='color'] {
-    width: 34px;
-    padding: 1px;
   }
 
   button {

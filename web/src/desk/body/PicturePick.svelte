@@ -4,7 +4,7 @@
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../../api/client';
   import { copyAddress } from './retouching';
   import Button from '../../ui/Button.svelte';
-  import { says } from '../../cupboard/pictureWords';
+  import { says } from '../../materials/pictureWords';
 
   /** The pictures of the cupboard to choose from; new ones are chosen from files, dropped or pasted here. */
   let {
@@ -32,7 +32,7 @@
 
   async function read() {
     try {
-      pictures = await ask('get', '/api/cupboard/pictures');
+      pictures = await ask('get', '/api/materials/pictures');
       moving = pictures.filter((one) => one.moving).map((one) => one.id);
     } catch (failure) {
       wrong = sentence(failure);
@@ -47,7 +47,7 @@
     try {
       const name = one.name.replace(/\.[^.]*$/, '') || 'Picture';
       const made = await bring<Schemas['Picture']>(
-        `/api/cupboard/pictures?name=${encodeURIComponent(name)}`,
+        `/api/materials/pictures?name=${encodeURIComponent(name)}`,
         one,
       );
       onchoose(made);

@@ -3,74 +3,33 @@
  * another one. What they mean, and whether they are right, is the server's to say (docs/body.schema.json).
  */
 
-export type Align = 'start' | 'centre' | 'end';
-export type ParagraphKind =
-  'paragraph' | 'heading-1' | 'heading-2' | 'heading-3' | 'bullet' | 'numbered' | 'quote';
+import type {
+  Band as KeptBand,
+  Body as KeptBody,
+  Column as KeptColumn,
+  KnownBlock,
+  PageChoice,
+  Paragraph,
+} from './generated/body';
 
-export interface Run {
-  text: string;
-  bold?: boolean;
-  italic?: boolean;
-  underline?: boolean;
-  strike?: boolean;
-  colour?: string;
-  size?: number;
-  link?: string;
-}
+export type { Align, Look, PageChoice, Paragraph, Run } from './generated/body';
 
-export interface Paragraph {
-  kind?: ParagraphKind;
-  align?: Align;
-  /** How far in a list item stands, 0 to 3. */
-  level?: number;
-  runs: Run[];
-}
+/** The kinds of blocks that docs/body.schema.json knows. */
+export type KnownKind = KnownBlock['kind'];
+export type ParagraphKind = NonNullable<Paragraph['kind']>;
 
-export interface Look {
-  above?: number;
-  right?: number;
-  below?: number;
-  left?: number;
-  background?: string;
-  border?: number;
-  borderColour?: string;
-}
-
-/** What bands and blocks have in common. */
-interface Boxed {
-  id: string;
-  look?: Look;
-  shownWhen?: string;
-  hiddenOnSmall?: boolean;
-}
-
-export interface Block extends Boxed {
+/** A block of any kind, of a newer Famulus too; {@link ofKind} tells what one of a known kind holds. */
+export type Block = Pick<KnownBlock, 'id' | 'look' | 'shownWhen' | 'hiddenOnSmall'> & {
   kind: string;
   [property: string]: unknown;
-}
+};
+export type Column = Omit<KeptColumn, 'blocks'> & { blocks?: Block[] };
+export type Band = Omit<KeptBand, 'columns'> & { columns: Column[] };
+export type Body = Omit<KeptBody, 'version' | 'bands'> & { version: number; bands: Band[] };
 
-export interface Column {
-  share?: number;
-  upright?: 'top' | 'middle' | 'bottom';
-  blocks?: Block[];
-}
-
-export interface Band extends Boxed {
-  columns: Column[];
-}
-
-/** What a message chooses instead of its house style; what is left out is as there. */
-export interface PageChoice {
-  width?: number;
-  background?: string;
-  linkColour?: string;
-  text?: 'sans' | 'humanist' | 'serif' | 'typewriter';
-}
-
-export interface Body {
-  version: number;
-  page?: PageChoice;
-  bands: Band[];
+/** The block with what its kind holds; null where it is of another kind. */
+export function ofKind<K extends KnownKind>(block: Block, kind: K): Extract<KnownBlock, { kind: K }> | null {
+  return block.kind === kind ? (block as unknown as Extract<KnownBlock, { kind: K }>) : null;
 }
 
 /** Where a block stands, or could: in a column, or as a band of its own. */

@@ -20,12 +20,13 @@ import {
   type Band,
   type Block,
   type Body,
+  type KnownKind,
   type Place,
 } from './body';
 import { kindLabel, newBlock } from './kinds';
 
 /** What is being dragged: a block or band that is there, or a kind from the drawer. */
-export type Dragged = { what: 'block' | 'band'; id: string } | { what: 'kind'; kind: string };
+export type Dragged = { what: 'block' | 'band'; id: string } | { what: 'kind'; kind: KnownKind };
 
 const COPIED = 'famulus-blocks:';
 
@@ -73,7 +74,7 @@ export class Composing {
     this.put(changed(this.body, id, part), apart);
   }
 
-  add(kind: string, place: Place): void {
+  add(kind: KnownKind, place: Place): void {
     this.insert(newBlock(kind), place);
   }
 

@@ -37,5 +37,5 @@ export function copyAddress(picture: string, retouching: Retouching = {}, most =
   const cut = left + top + right + bottom ? `~cut.${left}.${top}.${right}.${bottom}` : '';
   const light = brightness ? `~light.${brightness}` : '';
   const tinted = tint && strength ? `~tint.${tint.slice(1).toLowerCase()}.${strength}` : '';
-  return `/api/cupboard/pictures/${encodeURIComponent(picture)}${cut}${light}${tinted}~wide.${most}`;
+  return `/api/materials/pictures/${encodeURIComponent(picture)}${cut}${light}${tinted}~wide.${most}`;
 }

@@ -11,7 +11,7 @@ export interface SavedLink {
 
 /** The saved links by name; none while they can't be read. */
 export async function savedLinks(): Promise<SavedLink[]> {
-  const facts = await ask('get', '/api/house/facts').catch(() => []);
+  const facts = await ask('get', '/api/company/facts').catch(() => []);
   return facts
     .filter((fact) => fact.type === 'LINK')
     .map(({ path, label, value }) => ({ path, label, written: `{${path}}`, address: value }));

@@ -15,11 +15,11 @@ public final class PeopleBench {
     private static final int TURNS = 5;
     private static final String DRAFT =
             """
-            {"about": "CONTACT", "subject": "For {person.first_name else \\"you\\"}", "previewText": "", "body":
+            {"draft": {"about": "CONTACT", "subject": "For {person.first_name else \\"you\\"}", "previewText": "", "body":
              "{person.salutation}, {when contact.crop is \\"apple\\"}apples{otherwise when contact.crop is \\"pear\\"}pears\
             {otherwise}{contact.crop else \\"fruit\\"}{end} on {contact.hectares else \\"your\\"} hectares, blossom from \
             {contact.blossom_starts as long date else nothing}, {when contact.water_on_site is no}water{end} \
-            {organisation.town else nothing} {deal.name else nothing} {contact.variety_mix else \\"?\\"}"}
+            {organisation.town else nothing} {deal.name else nothing} {contact.variety_mix else \\"?\\"}"}}
             """;
 
     private final DemoClient demo;

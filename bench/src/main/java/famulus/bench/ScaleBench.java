@@ -159,15 +159,15 @@ public final class ScaleBench {
         ask("outbox: what waits", () -> "/api/outbox/count");
         String before = lastId(get("/api/outbox"));
         ask("outbox: a page further on", () -> "/api/outbox?before=" + before);
-        ask("inboxes of the practice post", () -> "/api/practice-post");
+        ask("the demo inboxes", () -> "/api/demo-inboxes");
     }
 
     private static final String PROFILE = "{\"about\": \"CONTACT\", \"path\": \"contact.job_title\"}";
     private static final String DRAFT =
             """
-            {"about": "CONTACT", "subject": "For {person.first_name else \\"you\\"}", "previewText": "", "body":
+            {"draft": {"about": "CONTACT", "subject": "For {person.first_name else \\"you\\"}", "previewText": "", "body":
              "{person.salutation}, {when contact.crop is \\"apple\\"}apples{otherwise}{contact.crop else \\"fruit\\"}{end} on \
-            {contact.hectares else \\"your\\"} hectares {organisation.town else nothing} {deal.name else nothing}"}
+            {contact.hectares else \\"your\\"} hectares {organisation.town else nothing} {deal.name else nothing}"}}
             """;
 
     private List<String> columns(String kind) throws IOException, InterruptedException {

@@ -327,7 +327,7 @@ class ComposeTest extends BrowserTest {
         assertThat(settings.getByRole(AriaRole.ALERT)).containsText("This is no picture");
         settings.locator("input[type=file]").setInputFiles(new FilePayload("Gate.png", "image/png", png.toByteArray()));
         assertThat(message(page)
-                        .locator("img[src*='/api/cupboard/pictures/'][width='240']")
+                        .locator("img[src*='/api/materials/pictures/'][width='240']")
                         .last())
                 .isVisible();
         settings.getByLabel("width in pixels").fill("120");

@@ -21,7 +21,7 @@ class FeedTest extends BrowserTest {
         textbox(page, "Or read one from an address").fill("http://10.1.2.3/feed.xml");
         button(page, "Read it").click();
         assertThat(page.getByText("Feeds are not read from private networks.")).isVisible();
-        textbox(page, "Or read one from an address").fill(address("/practice-feeds/hedge-letter.xml"));
+        textbox(page, "Or read one from an address").fill(address("/demo-feeds/hedge-letter.xml"));
         button(page, "Read it").click();
         assertThat(row(page, "The hedge letter")).containsText("Leave the hawthorn till June");
         row(page, "The hedge letter")

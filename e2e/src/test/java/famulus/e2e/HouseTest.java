@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** The house's rules: its own fields, facts, holidays and ways of greeting. */
-class HouseTest extends BrowserTest {
+class CompanyTest extends BrowserTest {
     private static Locator row(Page page, String text) {
         return page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText(text));
     }

@@ -120,7 +120,7 @@ public abstract class ServerTest {
                 "outgoing_message",
                 "message_attempt",
                 "history_entry",
-                "practice_letter",
+                "demo_letter",
                 "scheduled_tasks",
                 "house_fact")) {
             sql.execute("delete from " + table);
@@ -226,11 +226,21 @@ public abstract class ServerTest {
         return UUID.fromString(made.get("template").get("id").asString());
     }
 
-    /** Proves a draft about a contact for somebody, as Signe. */
+    /** Proves a plain draft about a contact for somebody, as Signe. */
     protected JsonNode proof(UUID contact, String subject, String body) throws Exception {
-        return done(
-                "POST",
-                "/api/desk/proof",
+        return proof(contact, Map.of("about", "CONTACT", "subject", subject, "previewText", "", "body", body));
+    }
+
+    /** Proves a draft for somebody, as Signe. */
+    protected JsonNode proof(UUID contact, Map<String, ?> draft) throws Exception {
+        Map<String, Object> request = Map.of("draft", draft, "kind", "contact", "id", contact.toString());
+        return done("POST", "/api/desk/proof", request, signe);
+    }
+
+    /** Proves a letter, or source, about a contact for somebody, as Signe. */
+    protected JsonNode designed(UUID contact, String subject, String mode, String design) throws Exception {
+        return proof(
+                contact,
                 Map.of(
                         "about",
                         "CONTACT",
@@ -239,12 +249,11 @@ public abstract class ServerTest {
                         "previewText",
                         "",
                         "body",
-                        body,
-                        "kind",
-                        "contact",
-                        "id",
-                        contact.toString()),
-                signe);
+                        "",
+                        "mode",
+                        mode,
+                        "design",
+                        design));
     }
 
     /** What a text of a proof reads like. */

@@ -1,7 +1,7 @@
 /**
  * Days reckoned from other days, and which days people work.
  *
- * <pre>{@code
+ * <pre class="written">{@code
  * today plus 5 working days
  * deal.placement_date minus 2 weeks
  * }</pre>

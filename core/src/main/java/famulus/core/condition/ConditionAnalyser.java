@@ -29,7 +29,7 @@ public final class ConditionAnalyser {
         List<Problem> problems = new ArrayList<>();
         read(condition, problems);
         if (problems.isEmpty()) {
-            Foregone.of(condition)
+            ConstantConditions.of(condition)
                     .ifPresent(always -> problems.add(new Problem(
                             Problem.Code.FOREGONE,
                             condition.span(),
@@ -88,7 +88,7 @@ public final class ConditionAnalyser {
     private void value(FieldDefinition field, Verb.Group group, Measure measure, Span span, List<Problem> problems) {
         boolean fits =
                 switch (measure) {
-                    case Measure.Words words -> words(field, group, words, span, problems);
+                    case Measure.Text words -> words(field, group, words, span, problems);
                     case Measure.Figure figure ->
                         group == Verb.Group.FIGURES && (figure.currency().isEmpty() || field.type() == FieldType.MONEY);
                     case Measure.Answer answer -> group == Verb.Group.ANSWER;
@@ -114,7 +114,7 @@ public final class ConditionAnalyser {
     }
 
     private boolean words(
-            FieldDefinition field, Verb.Group group, Measure.Words words, Span span, List<Problem> problems) {
+            FieldDefinition field, Verb.Group group, Measure.Text words, Span span, List<Problem> problems) {
         if (group == Verb.Group.DAYS) {
             return isDay(words.text());
         }
@@ -122,7 +122,7 @@ public final class ConditionAnalyser {
             return false;
         }
         List<String> labels =
-                field.choices().stream().map(FieldDefinition.Choice::label).toList();
+                field.choices().stream().map(FieldDefinition.FieldOption::label).toList();
         boolean known = labels.isEmpty() || labels.stream().map(TextKey::of).anyMatch(TextKey.of(words.text())::equals);
         if (!known) {
             problems.add(new Problem(

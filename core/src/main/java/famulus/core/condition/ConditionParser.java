@@ -195,7 +195,7 @@ public final class ConditionParser {
     private Measure measure() throws ParseFailure {
         Token next = tokens.peek();
         return switch (next.kind()) {
-            case STRING -> new Measure.Words(tokens.take().text());
+            case STRING -> new Measure.Text(tokens.take().text());
             case NUMBER -> figure();
             case WORD ->
                 (next.isWord("yes") || next.isWord("no"))

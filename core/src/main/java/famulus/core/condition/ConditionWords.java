@@ -53,7 +53,7 @@ public final class ConditionWords {
 
     private String measure(Measure measure) {
         return switch (measure) {
-            case Measure.Words words -> words.text();
+            case Measure.Text words -> words.text();
             case Measure.Other other -> reckoning(other.reckoning());
             case Measure.Figure figure -> figure.written();
             case Measure.Answer answer -> answer.written();

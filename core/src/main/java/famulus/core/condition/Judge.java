@@ -148,7 +148,7 @@ public final class Judge {
     }
 
     private Optional<LocalDate> day(Measure measure) {
-        if (measure instanceof Measure.Words words) {
+        if (measure instanceof Measure.Text words) {
             try {
                 return Optional.of(LocalDate.parse(words.text().strip()));
             } catch (DateTimeException wrong) {
@@ -168,7 +168,7 @@ public final class Judge {
     }
 
     private Optional<String> words(Measure measure) {
-        return measure instanceof Measure.Words words
+        return measure instanceof Measure.Text words
                 ? Optional.of(TextKey.of(words.text()))
                 : other(measure).flatMap(Judge::words);
     }

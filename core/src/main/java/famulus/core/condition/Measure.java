@@ -10,7 +10,7 @@ public sealed interface Measure {
     String written();
 
     /** A text; also a day, as {@code "2026-05-04"}, and the label of a choice. */
-    record Words(String text) implements Measure {
+    record Text(String text) implements Measure {
         @Override
         public String written() {
             return Quoted.of(text);

@@ -5,7 +5,8 @@
  * Condition condition = ConditionParser.parse("deal.stage is \"Won\" and deal.value is more than 5000");
  * new Judge(reckoner, values).holds(condition);
  * condition.written();                              // the canonical written form
- * new ConditionAnalyser(catalogue, about).analyse(condition);   // what can't work, before any record is looked at
+ * // What can't work, before any record is looked at:
+ * new ConditionAnalyser(new PathReading(catalogue, about)).analyse(condition);
  * }</pre>
  *
  * What is missing equals nothing: every comparison with a missing value is false, and its opposite ({@code is not},

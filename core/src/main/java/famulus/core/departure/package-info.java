@@ -5,7 +5,7 @@
  *
  * <pre>{@code
  * List<Note> stops = Departure.stops(Leaving.SEND, notes);
- * if (!stops.isEmpty()) { ... say stops.getFirst().title() ... }
+ * String said = stops.isEmpty() ? "It may leave." : stops.getFirst().title();
  * }</pre>
  *
  * <p>Nothing here knows who asks, or how a message travels: whoever sends, tests or marks ready asks the same question.

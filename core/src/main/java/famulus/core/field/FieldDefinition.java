@@ -18,7 +18,7 @@ public record FieldDefinition(
         String name,
         String label,
         FieldType type,
-        List<Choice> choices,
+        List<FieldOption> choices,
         Optional<RecordKind> relation) {
     public FieldDefinition {
         choices = List.copyOf(choices);
@@ -40,5 +40,5 @@ public record FieldDefinition(
      * @param code what is stored
      * @param label what is shown and printed
      */
-    public record Choice(String code, String label) {}
+    public record FieldOption(String code, String label) {}
 }

@@ -121,7 +121,7 @@ public final class HtmlCleaner {
     private static final Pattern SCHEME = Pattern.compile("^([a-z][a-z0-9+.-]*):", Pattern.CASE_INSENSITIVE);
     private static final Set<String> SCHEMES = Set.of("http", "https", "mailto", "tel");
     private static final Pattern OWN_PICTURE = Pattern.compile(
-            "^(?:picture:|cid:|/api/cupboard/pictures/)([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})(?:@famulus)?$");
+            "^(?:picture:|cid:|/api/materials/pictures/)([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})(?:@famulus)?$");
     private static final Pattern PLAIN = Pattern.compile("\\P{Cntrl}{0,400}");
 
     private final Removed removed = new Removed();

@@ -64,7 +64,7 @@ public final class Analyser {
             switch (term.operand()) {
                 case Operand.Reference reference -> reference(reference, term, problems);
                 case Operand.Figure figure -> format(FieldType.NUMBER, "A number", term, problems);
-                case Operand.Words words -> noFormat("A text in quotes", term, problems);
+                case Operand.Text words -> noFormat("A text in quotes", term, problems);
                 case Operand.Ask ask -> format(FieldType.TEXT, "An answer", term, problems);
                 case Operand.Nothing nothing -> noFormat("“nothing”", term, problems);
             }

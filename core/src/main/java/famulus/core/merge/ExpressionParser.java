@@ -71,7 +71,7 @@ final class ExpressionParser {
     private Operand operand() throws ParseFailure {
         Token token = tokens.peek();
         return switch (token.kind()) {
-            case STRING -> new Operand.Words(tokens.take().text());
+            case STRING -> new Operand.Text(tokens.take().text());
             case NUMBER -> number(tokens.take());
             case WORD -> word(token);
             default -> throw new ParseFailure(token.span(), "A field, a text in quotes or “nothing” is missing here.");

@@ -106,7 +106,7 @@ public final class Merger {
     private Piece given(Node.Field field, Expression.Term term, int turn, Place place) {
         return switch (term.operand()) {
             case Operand.Nothing nothing -> piece(field, "", Origin.BLANK, Optional.empty(), turn);
-            case Operand.Words words -> piece(field, place.safe(words.text()), fallback(turn), Optional.empty(), turn);
+            case Operand.Text words -> piece(field, place.safe(words.text()), fallback(turn), Optional.empty(), turn);
             case Operand.Figure figure -> {
                 String text = print(new Value.Number(figure.number()), term, place);
                 yield piece(field, text, fallback(turn), Optional.empty(), turn);

@@ -31,7 +31,7 @@ public sealed interface Operand {
      *
      * @param text what it prints
      */
-    record Words(String text) implements Operand {}
+    record Text(String text) implements Operand {}
 
     /**
      * A number given in the template itself.

@@ -51,7 +51,7 @@ final class WrittenForm {
                 switch (term.operand()) {
                     case Operand.Reference reference -> reference.reckoning().written();
                     case Operand.Ask ask -> "ask " + Quoted.of(ask.hint());
-                    case Operand.Words words -> Quoted.of(words.text());
+                    case Operand.Text words -> Quoted.of(words.text());
                     case Operand.Figure figure -> figure.number().toPlainString();
                     case Operand.Nothing nothing -> "nothing";
                 };

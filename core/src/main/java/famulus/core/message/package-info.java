@@ -2,7 +2,7 @@
  * A message: its three texts parsed together, merged for one person, and written out as plain text.
  *
  * <pre>{@code
- * MessageProgram program = MessageProgram.parse(new MessageSource("Hives for {person.last_name}", "", "Dear …"));
+ * MessageProgram program = new MessageSource("For {person.last_name}", "", "Dear …").parse();
  * MergedMessage message = program.merge(merger, context);
  * String wire = FlowedText.of(message.body().text());   // text/plain; format=flowed
  * }</pre>

@@ -52,7 +52,19 @@ final class ContrastCheck implements Check {
                 String colour = first(button.colour(), style.button().colour());
                 add(block, colour, background, LEAST, Keys.label(block.id()), "The button’s words", layout, notes);
             }
-            default -> {}
+            case Content.Picture other -> {}
+            case Content.Divider other -> {}
+            case Content.Spacer other -> {}
+            case Content.Items other -> {}
+            case Content.Event other -> {}
+            case Content.Card other -> {}
+            case Content.VideoStill other -> {}
+            case Content.SocialLinks other -> {}
+            case Content.Signature other -> {}
+            case Content.Passage other -> {}
+            case Content.Feed other -> {}
+            case Content.OwnHtml other -> {}
+            case Content.Unknown other -> {}
         }
     }
 

@@ -20,7 +20,20 @@ final class DescriptionCheck implements Check {
         return switch (block.content()) {
             case Content.Picture picture -> read(block, picture, layout);
             case Content.Pairing pairing -> read(block, pairing.picture(), layout);
-            default -> Stream.empty();
+            case Content.Text other -> Stream.empty();
+            case Content.Button other -> Stream.empty();
+            case Content.Divider other -> Stream.empty();
+            case Content.Spacer other -> Stream.empty();
+            case Content.Items other -> Stream.empty();
+            case Content.Event other -> Stream.empty();
+            case Content.Card other -> Stream.empty();
+            case Content.VideoStill other -> Stream.empty();
+            case Content.SocialLinks other -> Stream.empty();
+            case Content.Signature other -> Stream.empty();
+            case Content.Passage other -> Stream.empty();
+            case Content.Feed other -> Stream.empty();
+            case Content.OwnHtml other -> Stream.empty();
+            case Content.Unknown other -> Stream.empty();
         };
     }
 

@@ -54,7 +54,17 @@ final class EmptyTextCheck implements Check {
                     case Content.Spacer spacer -> false;
                     case Content.Signature signature -> false;
                     case Content.OwnHtml html -> html.source().contains("<img");
-                    default -> true;
+                    case Content.Picture other -> true;
+                    case Content.Button other -> true;
+                    case Content.Pairing other -> true;
+                    case Content.Items other -> true;
+                    case Content.Event other -> true;
+                    case Content.Card other -> true;
+                    case Content.VideoStill other -> true;
+                    case Content.SocialLinks other -> true;
+                    case Content.Passage other -> true;
+                    case Content.Feed other -> true;
+                    case Content.Unknown other -> true;
                 });
     }
 }

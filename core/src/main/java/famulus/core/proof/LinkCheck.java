@@ -203,7 +203,19 @@ final class LinkCheck implements Check {
                     }
                 }
             }
-            default -> {}
+            case Content.Text other -> {}
+            case Content.Picture other -> {}
+            case Content.Pairing other -> {}
+            case Content.Divider other -> {}
+            case Content.Spacer other -> {}
+            case Content.Items other -> {}
+            case Content.Event other -> {}
+            case Content.Card other -> {}
+            case Content.Signature other -> {}
+            case Content.Passage other -> {}
+            case Content.Feed other -> {}
+            case Content.OwnHtml other -> {}
+            case Content.Unknown other -> {}
         }
     }
 
@@ -229,7 +241,18 @@ final class LinkCheck implements Check {
                     case Content.Picture picture -> "The picture";
                     case Content.VideoStill still -> "The video still";
                     case Content.SocialLinks links -> "A social link";
-                    default -> "A link";
+                    case Content.Text other -> "A link";
+                    case Content.Pairing other -> "A link";
+                    case Content.Divider other -> "A link";
+                    case Content.Spacer other -> "A link";
+                    case Content.Items other -> "A link";
+                    case Content.Event other -> "A link";
+                    case Content.Card other -> "A link";
+                    case Content.Signature other -> "A link";
+                    case Content.Passage other -> "A link";
+                    case Content.Feed other -> "A link";
+                    case Content.OwnHtml other -> "A link";
+                    case Content.Unknown other -> "A link";
                 })
                 .orElse("A link");
     }

@@ -84,7 +84,18 @@ public final class LostPictures {
             case Content.Pairing pairing -> pairing.picture().picture();
             case Content.Card card -> card.picture();
             case Content.VideoStill still -> still.picture();
-            default -> "";
+            case Content.Text other -> "";
+            case Content.Button other -> "";
+            case Content.Divider other -> "";
+            case Content.Spacer other -> "";
+            case Content.Items other -> "";
+            case Content.Event other -> "";
+            case Content.SocialLinks other -> "";
+            case Content.Signature other -> "";
+            case Content.Passage other -> "";
+            case Content.Feed other -> "";
+            case Content.OwnHtml other -> "";
+            case Content.Unknown other -> "";
         };
     }
 

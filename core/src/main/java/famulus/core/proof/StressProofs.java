@@ -90,7 +90,7 @@ public final class StressProofs<P> {
      * @param leastPossible so few people may be enough, and no fewer
      * @param read how many people were looked at
      */
-    public record Choice<P>(List<Chosen<P>> chosen, int features, int leastPossible, int read) {}
+    public record Selection<P>(List<Chosen<P>> chosen, int features, int leastPossible, int read) {}
 
     /** Takes one more message into account. */
     public void read(P person, MergedMessage message) {
@@ -127,7 +127,7 @@ public final class StressProofs<P> {
     }
 
     /** Chooses among all that were read. */
-    public Choice<P> choose() {
+    public Selection<P> choose() {
         Map<P, Set<Feature>> candidates = candidates();
         Set<Feature> open = new LinkedHashSet<>();
         candidates.values().forEach(open::addAll);
@@ -161,7 +161,7 @@ public final class StressProofs<P> {
             chosen.add(new Chosen<>(best.getKey(), shows));
             shows.forEach(open::remove);
         }
-        return new Choice<>(List.copyOf(chosen), features, leastPossible(candidates, prices), read);
+        return new Selection<>(List.copyOf(chosen), features, leastPossible(candidates, prices), read);
     }
 
     /** Whoever may be chosen, with what each shows. */

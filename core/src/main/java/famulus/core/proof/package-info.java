@@ -3,7 +3,7 @@
  * what it has to say in {@link famulus.core.proof.Note margin notes} with a place.
  *
  * <pre>{@code
- * List<Note> notes = Proofreader.standard().read(new ProofSubject(source, program, merged, problems, "Ines"));
+ * List<Note> notes = Proofreader.standard().read(subject);   // a message as it was merged for one person
  * boolean mayLeave = notes.stream().noneMatch(Note::stops);
  * }</pre>
  */

@@ -130,7 +130,7 @@ public record FieldInput(String stored, Optional<String> refusal) {
             }
         }
         List<String> ordered = field.choices().stream()
-                .map(FieldDefinition.Choice::code)
+                .map(FieldDefinition.FieldOption::code)
                 .filter(chosen::contains)
                 .toList();
         return accepted(String.join("\n", ordered));

@@ -59,7 +59,7 @@ public final class StoredValue {
     private static String label(FieldDefinition field, String code) {
         return field.choices().stream()
                 .filter(choice -> choice.code().equals(code))
-                .map(FieldDefinition.Choice::label)
+                .map(FieldDefinition.FieldOption::label)
                 .findFirst()
                 .orElse(code);
     }

@@ -1,9 +1,9 @@
 /**
  * What may be kept in a field of a record: what people type, checked and brought into the one form that is stored, and
- * read back as a {@link famulus.core.merge.Value} for merging.
+ * read back as a {@link famulus.core.field.Value} for merging.
  *
  * <pre>{@code
- * FieldInput input = FieldInput.read(hiveCount, 40, false, " 48 ");
+ * FieldInput input = FieldInput.read(hectares, 40, false, " 48 ", "GB", "GBP");
  * input.stored();    // "48"
  * input.refusal();   // empty; "“many” is no number." for " many "
  * }</pre>

@@ -25,9 +25,9 @@ class ConditionAnalyserTest {
                     "Stage",
                     FieldType.CHOICE,
                     List.of(
-                            new FieldDefinition.Choice("won", "won"),
-                            new FieldDefinition.Choice("lost", "lost"),
-                            new FieldDefinition.Choice("quoted", "quoted")),
+                            new FieldDefinition.FieldOption("won", "won"),
+                            new FieldDefinition.FieldOption("lost", "lost"),
+                            new FieldDefinition.FieldOption("quoted", "quoted")),
                     Optional.empty()),
             FieldDefinition.plain(RecordKind.DEAL, "name", "Deal name", FieldType.TEXT),
             FieldDefinition.plain(RecordKind.DEAL, "value", "Value", FieldType.MONEY),
@@ -131,6 +131,6 @@ class ConditionAnalyserTest {
         for (int i = 1; i < 300; i++) {
             many += " or deal.f" + i + " is \"" + i + "\"";
         }
-        assertThat(Foregone.of(ConditionParser.parse(many))).isEmpty();
+        assertThat(ConstantConditions.of(ConditionParser.parse(many))).isEmpty();
     }
 }

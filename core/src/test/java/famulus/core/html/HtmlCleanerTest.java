@@ -133,7 +133,7 @@ class HtmlCleanerTest {
     @Test
     void picturesOfTheLibraryStayAndOthersAreSaidToBeMissing() {
         Cleaned cleaned = HtmlCleaner.cleanSource(
-                "<img src='/api/cupboard/pictures/" + PICTURE_ID + "' alt='Hives' width=200>"
+                "<img src='/api/materials/pictures/" + PICTURE_ID + "' alt='Hives' width=200>"
                         + "<img src='https://x.example/pictures/logo.png'><img src='https://x.example/b.png' alt='A bee'>");
         assertThat(cleaned.html())
                 .isEqualTo("<img src=\"picture:" + PICTURE_ID + "\" alt=\"Hives\" width=\"200\">[A bee]");

@@ -39,13 +39,13 @@ class StressProofsTest {
                 .map(Value.Text::new)));
     }
 
-    private static StressProofs.Choice<String> chosen(List<Map<String, String>> people) {
+    private static StressProofs.Selection<String> chosen(List<Map<String, String>> people) {
         StressProofs<String> proofs = new StressProofs<>();
         people.forEach(person -> read(proofs, LETTER, person));
         return proofs.choose();
     }
 
-    private static List<String> names(StressProofs.Choice<String> choice) {
+    private static List<String> names(StressProofs.Selection<String> choice) {
         return choice.chosen().stream().map(StressProofs.Chosen::person).toList();
     }
 
@@ -53,7 +53,7 @@ class StressProofsTest {
     void oneIsEnoughWhenAllAreAlike() {
         Map<String, String> plain = Map.of("who", "1", "name", "Ines", "title", "Ms", "gone", "x", "stage", "won");
 
-        StressProofs.Choice<String> choice =
+        StressProofs.Selection<String> choice =
                 chosen(List.of(plain, Map.of("who", "2", "name", "Ines", "title", "Ms", "gone", "x", "stage", "won")));
 
         assertThat(names(choice)).containsExactly("1");
@@ -63,7 +63,7 @@ class StressProofsTest {
 
     @Test
     void showsEachThingThatCanHappenAndSaysWhy() {
-        StressProofs.Choice<String> choice = chosen(List.of(
+        StressProofs.Selection<String> choice = chosen(List.of(
                 Map.of("who", "all there", "name", "Ines", "title", "Ms", "gone", "x", "stage", "won"),
                 Map.of("who", "nothing there"),
                 Map.of("who", "lost", "name", "Ines", "title", "Ms", "gone", "x", "stage", "lost"),
@@ -91,7 +91,7 @@ class StressProofsTest {
 
     @Test
     void whatEverybodyShowsNeedsNoChoosing() {
-        StressProofs.Choice<String> choice = chosen(List.of(
+        StressProofs.Selection<String> choice = chosen(List.of(
                 Map.of("who", "1", "name", "Ines", "title", "Ms", "gone", "x", "stage", "won"),
                 Map.of("who", "2", "name", "Mara", "title", "Ms", "gone", "x", "stage", "lost")));
 
@@ -126,7 +126,7 @@ class StressProofsTest {
             person.put("stage", List.of("won", "lost", "other").get(random.nextInt(3)));
             people.add(person);
         }
-        StressProofs.Choice<String> choice = chosen(people);
+        StressProofs.Selection<String> choice = chosen(people);
 
         Set<Feature> shown = new HashSet<>();
         choice.chosen().forEach(one -> shown.addAll(one.shows()));

@@ -3,7 +3,7 @@ package famulus.core.record;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.core.field.FieldDefinition;
-import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
 import famulus.core.field.Value;
@@ -18,7 +18,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class FieldInputTest {
     private static FieldDefinition field(FieldType type) {
-        List<Choice> choices = List.of(new Choice("apple", "apple"), new Choice("rape_seed", "rape seed"));
+        List<FieldOption> choices =
+                List.of(new FieldOption("apple", "apple"), new FieldOption("rape_seed", "rape seed"));
         return new FieldDefinition(RecordKind.DEAL, "field", "Field", type, choices, Optional.empty());
     }
 

@@ -6,7 +6,6 @@
  * taken out and kept as contents, and what is left is packed; read back, it is the same to the byte.
  *
  * <pre>
- *     UUID id = …;
  *     sources.keep(id, bytes);     // 500 messages with one file of 5 MB take 5 MB
  *     sources.read(id);            // the very bytes
  * </pre>

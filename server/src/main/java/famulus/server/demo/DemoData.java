@@ -4,9 +4,6 @@ import famulus.core.departure.Departure;
 import famulus.core.departure.Leaving;
 import famulus.core.field.About;
 import famulus.core.field.FieldType;
-import famulus.server.cupboard.FeedService;
-import famulus.server.cupboard.HouseStyleService;
-import famulus.server.cupboard.PictureService;
 import famulus.server.demo.DemoRecords.Grower;
 import famulus.server.demo.DemoRecords.Placement;
 import famulus.server.desk.ProofService;
@@ -19,9 +16,14 @@ import famulus.server.library.StarterService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.VariantService;
-import famulus.server.outbox.DeliveryService;
+import famulus.server.materials.FeedService;
+import famulus.server.materials.HouseStyleService;
+import famulus.server.materials.PictureService;
+import famulus.server.messages.FrozenMessage.TemplateVersion;
+import famulus.server.messages.MessageFreezer;
 import famulus.server.outbox.OutboxService;
 import famulus.server.platform.FamulusProperties;
+import famulus.server.reading.ReadingService;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
 import famulus.server.records.DealService;
@@ -96,8 +98,9 @@ class DemoData implements ApplicationRunner {
     private final PictureService pictures;
     private final StarterService starters;
     private final RenderingService renderings;
+    private final MessageFreezer freezer;
     private final OutboxService outbox;
-    private final DeliveryService deliveries;
+    private final ReadingService deliveries;
     private final TransactionTemplate transactions;
     private final Clock clock;
     private final FamulusProperties properties;
@@ -120,8 +123,9 @@ class DemoData implements ApplicationRunner {
             PictureService pictures,
             StarterService starters,
             RenderingService renderings,
+            MessageFreezer freezer,
             OutboxService outbox,
-            DeliveryService deliveries,
+            ReadingService deliveries,
             TransactionTemplate transactions,
             Clock clock,
             FamulusProperties properties) {
@@ -142,6 +146,7 @@ class DemoData implements ApplicationRunner {
         this.pictures = pictures;
         this.starters = starters;
         this.renderings = renderings;
+        this.freezer = freezer;
         this.outbox = outbox;
         this.deliveries = deliveries;
         this.transactions = transactions;
@@ -297,16 +302,16 @@ class DemoData implements ApplicationRunner {
         boolean could = Departure.stops(Leaving.SEND, proof.notes()).isEmpty()
                 && !proof.person().addresses().isEmpty();
         if (could) {
-            outbox.keepSent(
+            outbox.keepSent(freezer.asMerged(
                     wish.id(),
-                    wish.template().id(),
+                    new TemplateVersion(wish.template().id(), 1),
                     sender,
                     proof.person(),
                     proof.person().addresses().getFirst(),
                     proof.merged().subject().text(),
                     proof.merged().body(),
                     renderings.mail(proof, proof.merged().subject().text()),
-                    wish.at());
+                    wish.at()));
         }
         return could;
     }

@@ -1,7 +1,7 @@
 package famulus.server.demo;
 
 import famulus.core.field.FieldDefinition;
-import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
 import famulus.server.records.CatalogueService;
@@ -70,7 +70,12 @@ final class DemoFields {
     }
 
     private static void contact(
-            CatalogueService catalogue, int position, String name, String label, FieldType type, List<Choice> choices) {
+            CatalogueService catalogue,
+            int position,
+            String name,
+            String label,
+            FieldType type,
+            List<FieldOption> choices) {
         int most = type == FieldType.LONG_TEXT ? 2000 : 200;
         catalogue.add(
                 field(RecordKind.CONTACT, name, label, type, choices),
@@ -82,7 +87,12 @@ final class DemoFields {
     }
 
     private static void deal(
-            CatalogueService catalogue, int position, String name, String label, FieldType type, List<Choice> choices) {
+            CatalogueService catalogue,
+            int position,
+            String name,
+            String label,
+            FieldType type,
+            List<FieldOption> choices) {
         catalogue.add(
                 field(RecordKind.DEAL, name, label, type, choices),
                 "Placement",
@@ -93,13 +103,13 @@ final class DemoFields {
     }
 
     private static FieldDefinition field(
-            RecordKind kind, String name, String label, FieldType type, List<Choice> choices) {
+            RecordKind kind, String name, String label, FieldType type, List<FieldOption> choices) {
         return new FieldDefinition(kind, name, label, type, choices, Optional.empty());
     }
 
-    private static List<Choice> choices(List<String> codes) {
+    private static List<FieldOption> choices(List<String> codes) {
         return codes.stream()
-                .map(code -> new Choice(code, code.replace('_', ' ')))
+                .map(code -> new FieldOption(code, code.replace('_', ' ')))
                 .toList();
     }
 }

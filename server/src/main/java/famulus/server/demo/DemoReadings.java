@@ -1,7 +1,7 @@
 package famulus.server.demo;
 
-import famulus.server.outbox.DeliveryService;
-import famulus.server.outbox.DeliveryService.DeliveryEvent;
+import famulus.server.reading.ReadingService;
+import famulus.server.reading.ReadingService.ReadingEvent;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -9,12 +9,12 @@ import java.util.UUID;
 
 /** What made-up readers did with what they got: most open it, some follow a link, one wants no rounds. */
 final class DemoReadings {
-    private final DeliveryService deliveries;
+    private final ReadingService deliveries;
     private final Seeded chance;
     private final Instant now;
     private boolean somebodyLeft;
 
-    DemoReadings(DeliveryService deliveries, Seeded chance, Instant now) {
+    DemoReadings(ReadingService deliveries, Seeded chance, Instant now) {
         this.deliveries = deliveries;
         this.chance = chance;
         this.now = now;
@@ -31,10 +31,10 @@ final class DemoReadings {
         if (links.isEmpty() || !chance.inHundred(60) || opened.isAfter(now)) {
             return;
         }
-        deliveries.keepRead(message, person, DeliveryEvent.OPENED, opened, null);
+        deliveries.keepRead(message, person, ReadingEvent.OPENED, opened, null);
         if (chance.inHundred(40)) {
             Instant clicked = opened.plusSeconds(chance.between(20, 90));
-            deliveries.keepRead(message, person, DeliveryEvent.CLICKED, clicked, chance.one(links));
+            deliveries.keepRead(message, person, ReadingEvent.CLICKED, clicked, chance.one(links));
         } else if (!somebodyLeft && !stays) {
             somebodyLeft = true;
             deliveries.keepUnsubscribed(message, person, opened.plusSeconds(40));

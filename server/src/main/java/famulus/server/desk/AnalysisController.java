@@ -4,7 +4,6 @@ import famulus.core.condition.Condition;
 import famulus.core.field.About;
 import famulus.core.field.Path;
 import famulus.core.message.MessageSource;
-import famulus.core.message.body.Mode;
 import famulus.server.desk.ConditionService.ReadCondition;
 import famulus.server.desk.ConditionService.ShownVerb;
 import famulus.server.desk.StressService.StressChoice;
@@ -25,7 +24,6 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -67,16 +65,7 @@ class AnalysisController {
     record ConditionRequest(
             About about, @Schema(nullable = true) String written, @Schema(nullable = true) ShownCondition condition) {}
 
-    record StressRequest(
-            About about,
-            String subject,
-            String previewText,
-            String body,
-            @Schema(nullable = true) Mode mode,
-            @Schema(nullable = true) String design,
-            @Schema(nullable = true) UUID houseStyle,
-            @Schema(nullable = true) String header,
-            @Schema(nullable = true) String footer) {}
+    record StressRequest(Draft draft) {}
 
     /** A line of the answer: how far it is, and at the end the choice; of very many people one from some of them before. */
     record StressLine(int read, int of, @Schema(nullable = true) StressChoice choice) {}
@@ -173,27 +162,16 @@ class AnalysisController {
             content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = StressLine.class)))
     ResponseEntity<StreamingResponseBody> stress(
             Colleague asking, @RequestBody StressRequest request, HttpServletResponse response) {
-        MessageSource source = drafts.source(new Draft(
-                "",
-                "",
-                request.about(),
-                DeskController.text(request.subject(), "subject"),
-                DeskController.text(request.previewText(), "previewText"),
-                DeskController.text(request.body(), "body"),
-                request.mode(),
-                request.design(),
-                request.houseStyle(),
-                request.header(),
-                request.footer(),
-                List.of(),
-                null));
+        Draft draft = DeskController.readable(request.draft());
+        About about = draft.about();
+        MessageSource source = drafts.source(draft);
         return ResponseEntity.ok().contentType(LINES).body(out -> {
-            int of = stress.total(request.about());
+            int of = stress.total(about);
             line(out, response, new StressLine(0, of, null));
-            stress.chooseFirst(source, request.about(), asking)
+            stress.chooseFirst(source, about, asking)
                     .ifPresent(first -> line(out, response, new StressLine(first.read(), of, first)));
-            StressChoice choice = stress.choose(
-                    source, request.about(), asking, read -> line(out, response, new StressLine(read, of, null)));
+            StressChoice choice =
+                    stress.choose(source, about, asking, read -> line(out, response, new StressLine(read, of, null)));
             line(out, response, new StressLine(choice.read(), of, choice));
         });
     }

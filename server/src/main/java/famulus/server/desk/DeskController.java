@@ -6,19 +6,12 @@ import famulus.core.merge.MergeParser;
 import famulus.core.merge.Program;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageSource;
-import famulus.core.message.body.Mode;
-import famulus.core.message.render.Rendering;
-import famulus.server.cupboard.FileService;
 import famulus.server.desk.FieldFinderService.FoundField;
-import famulus.server.desk.MessageDraftService.MessageDraft;
 import famulus.server.desk.ProofPeopleService.ProofPerson;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
-import famulus.server.desk.ShownProof.Chip;
-import famulus.server.desk.ShownProof.ShownTerm;
 import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
-import famulus.server.library.Template;
 import famulus.server.library.TemplateKind;
 import famulus.server.library.WavedNoteService;
 import famulus.server.library.WavedNoteService.Waved;
@@ -29,8 +22,6 @@ import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -49,69 +40,42 @@ class DeskController {
     private final ProofService proofs;
     private final FieldFinderService fields;
     private final ProofPeopleService people;
-    private final MessageDraftService messages;
     private final CatalogueService catalogues;
     private final DraftReader drafts;
-    private final RenderingService renderings;
+    private final ProofPresenter shown;
     private final WavedNoteService waved;
-    private final FileService files;
 
     DeskController(
             ProofService proofs,
             FieldFinderService fields,
             ProofPeopleService people,
-            MessageDraftService messages,
             CatalogueService catalogues,
             DraftReader drafts,
-            RenderingService renderings,
-            WavedNoteService waved,
-            FileService files) {
-        this.files = files;
+            ProofPresenter shown,
+            WavedNoteService waved) {
         this.waved = waved;
-        this.renderings = renderings;
+        this.shown = shown;
         this.drafts = drafts;
         this.proofs = proofs;
         this.fields = fields;
         this.people = people;
-        this.messages = messages;
         this.catalogues = catalogues;
     }
 
+    /**
+     * A draft to be previewed.
+     *
+     * @param kind of the person it is for
+     * @param id of the person
+     * @param deal of theirs; null for none
+     * @param template what it is the draft of; null while it is none yet
+     */
     record ProofRequest(
-            About about,
-            String subject,
-            String previewText,
-            String body,
+            Draft draft,
             CrmKind kind,
             UUID id,
             @Schema(nullable = true) UUID deal,
-            @Schema(nullable = true) Mode mode,
-            @Schema(nullable = true) String design,
-            @Schema(nullable = true) UUID houseStyle,
-            @Schema(nullable = true) String header,
-            @Schema(nullable = true) String footer,
-            @Schema(nullable = true) UUID template,
-            @Schema(nullable = true) TemplateKind kindOfText) {}
-
-    record MessageRequest(
-            @Schema(nullable = true) UUID template,
-            CrmKind kind,
-            UUID id,
-            @Schema(nullable = true) UUID deal,
-            @Schema(nullable = true) UUID sender,
-            Map<String, String> chosen,
-            @Schema(nullable = true) Map<String, String> answers) {}
-
-    /** A message begun; {@code templateVersion} is 0 for a message from nothing. */
-    record BegunMessage(
-            ShownProof proof,
-            String templateName,
-            int templateVersion,
-            About about,
-            UUID senderId,
-            String senderName,
-            String senderEmail,
-            List<String> files) {}
+            @Schema(nullable = true) UUID template) {}
 
     record WrittenField(String written, Chip chip) {}
 
@@ -120,29 +84,17 @@ class DeskController {
     /** The draft merged and proofread for one person. */
     @PostMapping("/proof")
     ShownProof proof(Colleague asking, @RequestBody ProofRequest request) {
-        MessageSource source = drafts.source(new Draft(
-                "",
-                "",
-                request.about(),
-                text(request.subject(), "subject"),
-                text(request.previewText(), "previewText"),
-                text(request.body(), "body"),
-                request.mode(),
-                request.design(),
-                request.houseStyle(),
-                request.header(),
-                request.footer(),
-                List.of(),
-                null));
+        Draft draft = readable(request.draft());
+        MessageSource source = drafts.source(draft);
         For to = new For(request.kind(), request.id(), request.deal());
-        Proof proof = proofs.proof(source, request.about(), to, asking, Given.NOTHING);
+        Proof proof = proofs.proof(source, draft.about(), to, asking, Given.NOTHING);
         List<Waved> let = request.template() == null ? List.of() : waved.all(request.template(), asking);
-        return shown(ofKind(proof, request.kindOfText()), request.about(), let);
+        return shown.of(ofKind(proof, draft.kind()), draft.about(), let);
     }
 
     /** A passage or signature stands within messages: nothing is to be said of a subject it does not have. */
     private static Proof ofKind(Proof proof, TemplateKind kind) {
-        return kind == null || kind == TemplateKind.TEMPLATE
+        return kind == TemplateKind.TEMPLATE
                 ? proof
                 : new Proof(
                         proof.person(),
@@ -152,16 +104,6 @@ class DeskController {
                         proof.notes().stream()
                                 .filter(note -> note.part() == MessagePart.BODY)
                                 .toList());
-    }
-
-    private ShownProof shown(Proof proof, About about, List<Waved> let) {
-        Optional<Rendering> rendering = renderings.shown(proof, about);
-        return ShownProof.of(
-                proof,
-                about,
-                rendering,
-                rendering.map(one -> renderings.notes(proof, one)).orElse(List.of()),
-                let);
     }
 
     /** The fields that can be put in, with what each prints for one person. */
@@ -183,7 +125,7 @@ class DeskController {
             throw Refusal.field("field", problem.sentence());
         });
         FieldCatalogue catalogue = catalogues.catalogue();
-        List<Chip> chips = ShownProof.chips(program, Set.of(), catalogue, request.about(), request.kind());
+        List<Chip> chips = Chips.of(program, Set.of(), catalogue, request.about(), request.kind());
         return new WrittenField(program.written(), chips.getFirst());
     }
 
@@ -203,26 +145,15 @@ class DeskController {
         return people.find(about, search);
     }
 
-    /** A template merged for a person, to be changed and sent. */
-    @PostMapping("/message")
-    BegunMessage message(Colleague asking, @RequestBody MessageRequest request) {
-        Given given = new Given(request.chosen(), request.answers(), true);
-        For to = new For(request.kind(), request.id(), request.deal());
-        MessageDraft draft = messages.begin(request.template(), to, request.sender(), given, asking);
-        return new BegunMessage(
-                shown(
-                        draft.proof(),
-                        draft.about(),
-                        draft.template()
-                                .map(template -> waved.all(template.id(), asking))
-                                .orElse(List.of())),
-                draft.template().map(template -> template.name()).orElse(""),
-                draft.template().map(template -> template.version()).orElse(0),
-                draft.about(),
-                draft.sender().id(),
-                draft.sender().name(),
-                draft.sender().email(),
-                files.names(draft.template().map(Template::files).orElse(List.of())));
+    /** A draft that can be read; refused where there is none or a text of it is too long. */
+    static Draft readable(Draft draft) {
+        if (draft == null || draft.about() == null) {
+            throw Refusal.because("unreadable", "This template can't be read.");
+        }
+        text(draft.subject(), "subject");
+        text(draft.previewText(), "previewText");
+        text(draft.body(), "body");
+        return draft;
     }
 
     static String text(String given, String field) {

@@ -77,7 +77,7 @@ class FieldFinderService {
                 path.toString(),
                 field.label(),
                 whose(path, field),
-                ShownProof.source(field, path, person.kind()),
+                Chips.source(field, path, person.kind()),
                 field.type(),
                 written,
                 value.length() > LONGEST_VALUE ? value.substring(0, LONGEST_VALUE) + "…" : value,
@@ -85,7 +85,7 @@ class FieldFinderService {
                         .map(FormatName::written)
                         .toList(),
                 Verb.Group.of(field.type()),
-                field.choices().stream().map(FieldDefinition.Choice::label).toList());
+                field.choices().stream().map(FieldDefinition.FieldOption::label).toList());
     }
 
     private static String whose(Path path, FieldDefinition field) {

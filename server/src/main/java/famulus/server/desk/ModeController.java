@@ -8,7 +8,7 @@ import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Conversion.Converted;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.Mode;
-import famulus.server.cupboard.HouseStyleService;
+import famulus.server.materials.HouseStyleService;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;

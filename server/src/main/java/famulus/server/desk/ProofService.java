@@ -26,7 +26,7 @@ import famulus.core.syntax.Problem;
 import famulus.server.library.KeptTextService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
-import famulus.server.records.Needs;
+import famulus.server.records.NeededData;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
@@ -109,8 +109,8 @@ public class ProofService {
      */
     public Proof proof(MessageSource source, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        Reading reading = new Reading(signed(source, sender), about, catalogue, given);
-        Needs needs = Needs.of(reading.program.paths()).withAddresses();
+        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
+        NeededData needs = NeededData.of(reading.program.paths()).withAddresses();
         return reading.of(people.person(to, sender, catalogue, about == About.DEAL, needs));
     }
 
@@ -121,21 +121,21 @@ public class ProofService {
      */
     public List<Proof> proofs(MessageSource source, About about, List<For> to, Colleague sender) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        Reading reading = new Reading(signed(source, sender), about, catalogue, Given.NOTHING);
+        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, Given.NOTHING);
         return people
                 .people(
                         to,
                         sender,
                         catalogue,
                         about == About.DEAL,
-                        Needs.of(reading.program.paths()).withAddresses())
+                        NeededData.of(reading.program.paths()).withAddresses())
                 .stream()
                 .map(reading::of)
                 .toList();
     }
 
     /** The language somebody is written to in, by ISO 639. */
-    String language(For to, Colleague sender) {
+    public String language(For to, Colleague sender) {
         return people.person(to, sender, catalogues.catalogue(), true).locale().getLanguage();
     }
 
@@ -158,7 +158,7 @@ public class ProofService {
     }
 
     /** A message, parsed and looked through once, to be read by anybody. */
-    private final class Reading {
+    private final class PreparedMessage {
         private final MessageSource source;
         private final About about;
         private final FieldCatalogue catalogue;
@@ -166,7 +166,7 @@ public class ProofService {
         private final MessageProgram program;
         private final Map<MessagePart, List<Problem>> problems;
 
-        private Reading(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
+        private PreparedMessage(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
             this.source = source;
             this.about = about;
             this.catalogue = catalogue;

@@ -11,8 +11,8 @@ import famulus.core.message.render.ToRender.ProofMarks;
 import famulus.core.proof.Heavy;
 import famulus.core.proof.LostPictures;
 import famulus.core.proof.Note;
-import famulus.server.cupboard.PictureService;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.materials.PictureService;
 import famulus.server.platform.PublicAddress;
 import famulus.server.records.DealService;
 import java.nio.charset.StandardCharsets;
@@ -53,7 +53,7 @@ public class RenderingService {
     /** As it is seen on the desk: what came from where is marked, and pictures come from the library. */
     Optional<Rendering> shown(Proof proof, About about) {
         ProofMarks marks = new ProofMarks(path -> ProofService.label(proof.catalogue(), path, about) + "?");
-        return rendered(proof, proof.merged().subject().text(), picture -> "/api/cupboard/pictures/" + picture, marks);
+        return rendered(proof, proof.merged().subject().text(), picture -> "/api/materials/pictures/" + picture, marks);
     }
 
     /**

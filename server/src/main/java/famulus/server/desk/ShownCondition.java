@@ -6,7 +6,6 @@ import famulus.core.condition.Measure;
 import famulus.core.condition.Verb;
 import famulus.core.field.Path;
 import famulus.core.syntax.Span;
-import famulus.server.desk.ShownProof.ShownStep;
 import famulus.server.platform.Refusal;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
@@ -50,7 +49,7 @@ public record ShownCondition(
                         "comparison",
                         List.of(),
                         comparison.subject().path().toString(),
-                        ShownProof.steps(comparison.subject()),
+                        Chips.steps(comparison.subject()),
                         comparison.verb(),
                         comparison.values().stream().map(ShownCondition::of).toList());
         };
@@ -63,12 +62,12 @@ public record ShownCondition(
 
     private static ShownMeasure of(Measure measure) {
         return switch (measure) {
-            case Measure.Words words -> new ShownMeasure("text", words.text(), "", List.of());
+            case Measure.Text words -> new ShownMeasure("text", words.text(), "", List.of());
             case Measure.Figure figure ->
                 new ShownMeasure("number", figure.number().toPlainString(), figure.currency(), List.of());
             case Measure.Answer answer -> new ShownMeasure(answer.yes() ? "yes" : "no", "", "", List.of());
             case Measure.Other other ->
-                new ShownMeasure("field", other.reckoning().path().toString(), "", ShownProof.steps(other.reckoning()));
+                new ShownMeasure("field", other.reckoning().path().toString(), "", Chips.steps(other.reckoning()));
         };
     }
 
@@ -132,7 +131,7 @@ public record ShownCondition(
         if (text.isBlank()) {
             throw Refusal.field("condition", "Say what it is compared with.");
         }
-        return new Measure.Words(text.strip());
+        return new Measure.Text(text.strip());
     }
 
     /** A number as a person types one; others, such as one of a billion digits, are none. */

@@ -8,8 +8,7 @@ import famulus.core.message.MessageProgram;
 import famulus.core.message.MessageSource;
 import famulus.core.proof.StressProofs;
 import famulus.core.syntax.Span;
-import famulus.server.desk.ShownProof.Chip;
-import famulus.server.desk.ShownProof.Role;
+import famulus.server.desk.Chip.Role;
 import famulus.server.lists.PeopleService;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
@@ -101,12 +100,12 @@ public class StressService {
                     proofs.read(somebody, program.merge(new Merger(person.settings(now)), person.context()));
                 },
                 progress);
-        StressProofs.Choice<Somebody> choice = proofs.choose();
+        StressProofs.Selection<Somebody> choice = proofs.choose();
         FieldCatalogue catalogue = catalogues.catalogue();
         Map<MessagePart, Map<Span, Chip>> chips = new EnumMap<>(MessagePart.class);
         for (MessagePart part : MessagePart.values()) {
             Map<Span, Chip> byPlace = new HashMap<>();
-            ShownProof.chips(program.program(part), Set.of(), catalogue, about, CrmKind.CONTACT)
+            Chips.of(program.program(part), Set.of(), catalogue, about, CrmKind.CONTACT)
                     .forEach(chip -> byPlace.put(new Span(chip.start(), chip.end()), chip));
             chips.put(part, byPlace);
         }

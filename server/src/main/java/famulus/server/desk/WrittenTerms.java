@@ -6,7 +6,6 @@ import famulus.core.merge.Node;
 import famulus.core.merge.Operand;
 import famulus.core.merge.Program;
 import famulus.core.syntax.Span;
-import famulus.server.desk.ShownProof.ShownTerm;
 import famulus.server.platform.Refusal;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,7 +31,7 @@ final class WrittenTerms {
     private static Expression.Term term(ShownTerm term) {
         return switch (term.kind()) {
             case "nothing" -> new Expression.Term(new Operand.Nothing(), Optional.empty(), NOWHERE);
-            case "text" -> new Expression.Term(new Operand.Words(line(term.value())), Optional.empty(), NOWHERE);
+            case "text" -> new Expression.Term(new Operand.Text(line(term.value())), Optional.empty(), NOWHERE);
             case "ask" -> ask(term);
             case "number" ->
                 new Expression.Term(new Operand.Figure(ShownCondition.number(term.value())), Optional.empty(), NOWHERE);

@@ -4,7 +4,7 @@ import famulus.core.message.MessageSource;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
-import famulus.server.cupboard.HouseStyleService;
+import famulus.server.materials.HouseStyleService;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 

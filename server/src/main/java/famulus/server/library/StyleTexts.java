@@ -5,7 +5,7 @@ import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.HouseStyle.Wrapping;
 import famulus.core.message.body.Inserts;
 import famulus.core.record.PlainLine;
-import famulus.server.cupboard.HouseStyleService;
+import famulus.server.materials.HouseStyleService;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import java.util.List;

@@ -4,7 +4,7 @@ import famulus.core.message.body.Block;
 import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Merging;
-import famulus.core.message.body.Merging.Merged;
+import famulus.core.message.body.Merging.MergedBodies;
 import famulus.core.message.body.UnreadableBody;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -55,7 +55,7 @@ public class TemplateMergeService {
     }
 
     private static Draft merge(Draft base, Draft mine, Draft theirs, boolean mineFirst, List<String> both) {
-        Choice choice = new Choice(mineFirst, both);
+        Sides choice = new Sides(mineFirst, both);
         boolean sameMode = base.mode() == mine.mode() && base.mode() == theirs.mode();
         String design = sameMode && !mine.design().isEmpty() && !base.design().isEmpty()
                 ? choice.design(base.design(), mine.design(), theirs.design())
@@ -78,7 +78,7 @@ public class TemplateMergeService {
     }
 
     /** Takes whichever of two differs from what was; where both do, says so. */
-    private record Choice(boolean mineFirst, List<String> both) {
+    private record Sides(boolean mineFirst, List<String> both) {
         <T> T of(String what, T base, T mine, T theirs) {
             if (Objects.equals(mine, base) || Objects.equals(mine, theirs)) {
                 return theirs;
@@ -93,7 +93,7 @@ public class TemplateMergeService {
         String design(String base, String mine, String theirs) {
             Body my = read(mine);
             Body their = read(theirs);
-            Merged merged = Merging.of(read(base), my, their);
+            MergedBodies merged = Merging.of(read(base), my, their);
             merged.both().forEach(id -> both.add(called(id, their, my)));
             return BodyJson.write(mineFirst ? merged.mineFirst() : merged.theirsFirst());
         }

@@ -1,6 +1,6 @@
 package famulus.server.library;
 
-import famulus.server.cupboard.HouseStyleService;
+import famulus.server.materials.HouseStyleService;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;

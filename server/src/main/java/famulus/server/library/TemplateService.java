@@ -2,7 +2,7 @@ package famulus.server.library;
 
 import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Design;
-import famulus.server.cupboard.HouseStyleService;
+import famulus.server.materials.HouseStyleService;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;

@@ -2,10 +2,10 @@ package famulus.server.library;
 
 import famulus.core.field.RecordKind;
 import famulus.core.message.body.HouseStyle;
-import famulus.server.cupboard.HouseStyleService;
-import famulus.server.cupboard.HouseStyleService.KeptStyle;
 import famulus.server.library.TemplateKeeping.What;
 import famulus.server.library.TemplateMapper.UsingRow;
+import famulus.server.materials.HouseStyleService;
+import famulus.server.materials.HouseStyleService.KeptStyle;
 import famulus.server.team.Colleague;
 import java.util.List;
 import java.util.UUID;

@@ -1,8 +1,8 @@
 package famulus.server.library;
 
 import famulus.core.field.RecordKind;
-import famulus.server.house.SalutationService;
-import famulus.server.house.SalutationService.TypedRules;
+import famulus.server.company.SalutationService;
+import famulus.server.company.SalutationService.TypedRules;
 import famulus.server.library.VariantMapper.VariantRow;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;

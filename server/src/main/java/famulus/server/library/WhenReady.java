@@ -4,7 +4,7 @@ import famulus.core.message.MessageSource;
 import famulus.core.message.body.Body;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.Inserts.Insert;
-import famulus.server.cupboard.HouseStyleService;
+import famulus.server.materials.HouseStyleService;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 

@@ -7,7 +7,7 @@ import famulus.core.condition.Condition;
 import famulus.core.condition.Measure;
 import famulus.core.condition.TextKey;
 import famulus.core.condition.Verb;
-import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.Path;
 import famulus.core.field.Value;
 import famulus.server.lists.SqlValue.Sort;
@@ -165,14 +165,14 @@ final class ConditionSql {
 
     /** One of the chosen labels is what is asked for; what is stored are codes, one a line. */
     private Sql several(SqlValue subject, Reckoning where, Measure measure) {
-        if (!(measure instanceof Measure.Words words)) {
+        if (!(measure instanceof Measure.Text words)) {
             if (other(measure) == null) {
                 return Sql.FALSE;
             }
             throw new Unsayable();
         }
         String asked = TextKey.of(words.text());
-        List<Choice> choices = people.choices(where.path());
+        List<FieldOption> choices = people.choices(where.path());
         List<Sql> ways = new ArrayList<>();
         choices.stream()
                 .filter(choice -> TextKey.of(choice.label()).equals(asked))
@@ -200,12 +200,12 @@ final class ConditionSql {
     }
 
     private static boolean isEmpty(Measure measure) {
-        return measure instanceof Measure.Words words && words.text().isBlank();
+        return measure instanceof Measure.Text words && words.text().isBlank();
     }
 
     /** The text to compare with, ready to be compared; null when the measure is no text. */
     private Sql words(Measure measure) {
-        if (measure instanceof Measure.Words words) {
+        if (measure instanceof Measure.Text words) {
             return Sql.of("cast(? as varchar)", TextKey.of(words.text()));
         }
         SqlValue other = other(measure);
@@ -253,7 +253,7 @@ final class ConditionSql {
     }
 
     private Sql days(SqlValue subject, String way, Measure measure) {
-        if (measure instanceof Measure.Words words) {
+        if (measure instanceof Measure.Text words) {
             try {
                 return days(subject, way, LocalDate.parse(words.text().strip()));
             } catch (DateTimeException noDay) {

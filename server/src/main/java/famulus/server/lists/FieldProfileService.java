@@ -365,7 +365,7 @@ public class FieldProfileService {
                             stored.lines()
                                     .map(code -> field.choices().stream()
                                             .filter(choice -> choice.code().equals(code))
-                                            .map(FieldDefinition.Choice::label)
+                                            .map(FieldDefinition.FieldOption::label)
                                             .findFirst()
                                             .orElse(code))
                                     .toList())

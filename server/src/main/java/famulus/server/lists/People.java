@@ -3,7 +3,7 @@ package famulus.server.lists;
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.FieldDefinition;
-import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.FieldType;
 import famulus.core.field.Path;
 import famulus.core.field.RecordKind;
@@ -295,7 +295,7 @@ final class People {
     }
 
     /** A choice's label for its code; a code that is no choice any more stands for itself. */
-    private static Sql label(List<Choice> choices, Sql code) {
+    private static Sql label(List<FieldOption> choices, Sql code) {
         if (choices.isEmpty()) {
             return code;
         }
@@ -380,7 +380,7 @@ final class People {
     }
 
     /** The choices of the field a path ends at. */
-    List<Choice> choices(Path path) {
+    List<FieldOption> choices(Path path) {
         return catalogue
                 .resolve(path, about)
                 .filter(field -> field.type() == FieldType.CHOICES)

@@ -7,12 +7,12 @@ import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.MergeContext;
 import famulus.core.field.Path;
-import famulus.server.house.HolidayService;
+import famulus.server.company.HolidayService;
 import famulus.server.lists.ListMapper.PersonRow;
 import famulus.server.lists.Sampling.Estimate;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
-import famulus.server.records.Needs;
+import famulus.server.records.NeededData;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
@@ -104,19 +104,37 @@ public class PeopleService {
      * @param progress told how many have been asked, now and then
      */
     public Counted countExactly(About about, Condition condition, Colleague sender, IntConsumer progress) {
-        Sampling everybody = Sampling.of(about, true, walk);
-        List<Portion> portions = everybody.total() > Sampling.FEW ? Portion.ranges() : List.of(Portion.ALL);
+        Map<CrmKind, Integer> totals = Sampling.of(about, true, walk).totals();
         int holds = 0;
         int of = 0;
         for (CrmKind kind : People.kinds(about)) {
-            int all = everybody.totals().get(kind);
-            for (int turn = 0; turn < portions.size(); turn++) {
-                progress.accept(of + (int) ((long) all * turn / portions.size()));
-                holds += holding(about, kind, condition, sender, portions.get(turn));
-            }
-            of += all;
+            progress.accept(of);
+            People people = people(about, kind, sender);
+            Optional<Sql> compiled = compiled(condition, people);
+            holds += compiled.isPresent()
+                    ? number(Sql.put("select count(*) %s where %s", people.from(), compiled.get()))
+                    : judgedInRanges(about, kind, condition, sender, totals.get(kind), of, progress);
+            of += totals.get(kind);
         }
         return new Counted(holds, of, 0);
+    }
+
+    /** SQL counts everybody in about a second; judging each of very many takes longer, so it goes range by range. */
+    private int judgedInRanges(
+            About about,
+            CrmKind kind,
+            Condition condition,
+            Colleague sender,
+            int all,
+            int before,
+            IntConsumer progress) {
+        int holds = 0;
+        List<Portion> ranges = Portion.ranges();
+        for (int turn = 0; turn < ranges.size(); turn++) {
+            progress.accept(before + (int) ((long) all * turn / ranges.size()));
+            holds += judged(about, kind, condition, sender, ranges.get(turn)).size();
+        }
+        return holds;
     }
 
     private int holding(About about, CrmKind kind, Condition condition, Colleague sender, Portion portion) {
@@ -154,7 +172,7 @@ public class PeopleService {
     private List<For> judged(About about, CrmKind kind, Condition condition, Colleague sender, Portion portion) {
         List<For> matching = new ArrayList<>();
         Instant now = clock.instant();
-        each(about, kind, sender, Needs.of(condition.paths().toList()), portion, (to, person) -> {
+        each(about, kind, sender, NeededData.of(condition.paths().toList()), portion, (to, person) -> {
             Reckoner reckoner = new Reckoner(now, person.zone(), person.workingDays());
             if (new Judge(reckoner, person.context()::value).holds(condition)) {
                 matching.add(to);
@@ -180,7 +198,7 @@ public class PeopleService {
             IntConsumer progress) {
         AtomicInteger read = new AtomicInteger();
         for (CrmKind kind : People.kinds(about)) {
-            each(about, kind, sender, Needs.of(paths), Portion.some(some), (to, person) -> {
+            each(about, kind, sender, NeededData.of(paths), Portion.some(some), (to, person) -> {
                 reading.accept(person);
                 if (read.incrementAndGet() % AT_ONCE == 0) {
                     progress.accept(read.get());
@@ -201,11 +219,12 @@ public class PeopleService {
     }
 
     @FunctionalInterface
-    private interface Reading {
+    private interface PersonReader {
         void read(For to, Person person);
     }
 
-    private void each(About about, CrmKind kind, Colleague sender, Needs needs, Portion portion, Reading reading) {
+    private void each(
+            About about, CrmKind kind, Colleague sender, NeededData needs, Portion portion, PersonReader reading) {
         FieldCatalogue catalogue = catalogues.catalogue();
         List<For> everybody = all(about, kind, plain(about, kind, portion), Sql.TRUE);
         List<List<For>> portions = new ArrayList<>();
@@ -241,7 +260,7 @@ public class PeopleService {
     }
 
     /** Somebody may have gone meanwhile, so people are not matched by their place. */
-    private static void read(List<For> some, List<Person> people, Reading reading) {
+    private static void read(List<For> some, List<Person> people, PersonReader reading) {
         int at = 0;
         for (Person person : people) {
             while (!some.get(at).id().equals(person.id())) {

@@ -1,6 +1,6 @@
 package famulus.server.outbox;
 
-/** Where mail is handed over when not to the mail server of the configuration: the demo's practice post. */
+/** Where mail is handed over when not to the mail server of the configuration: the demo's mail server. */
 public interface MailRoute {
     /** Host to connect to, without sign-in or encryption. */
     String host();

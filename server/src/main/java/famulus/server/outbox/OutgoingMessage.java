@@ -1,6 +1,11 @@
 package famulus.server.outbox;
 
+import famulus.server.messages.Envelope;
+import famulus.server.messages.FrozenMessage;
+import famulus.server.messages.FrozenMessage.TemplateVersion;
+import famulus.server.records.PeopleContext.Person;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -14,7 +19,7 @@ import java.util.UUID;
  * @param maybeRepeated whether it was handed over again because the mail server's answer was lost
  * @param test whether it went to a colleague to be looked at
  */
-record OutgoingMessage(
+public record OutgoingMessage(
         UUID id,
         String messageId,
         UUID templateId,
@@ -35,4 +40,43 @@ record OutgoingMessage(
         boolean maybeRepeated,
         Instant createdAt,
         Instant sentAt,
-        boolean test) {}
+        boolean test) {
+    /** A message that waits to be sent at once. */
+    static OutgoingMessage waiting(FrozenMessage frozen) {
+        return of(frozen, MessageState.WAITING, 0, frozen.at(), null);
+    }
+
+    /** A message that went the moment it was frozen. */
+    static OutgoingMessage sent(FrozenMessage frozen) {
+        return of(frozen, MessageState.SENT, 1, null, frozen.at());
+    }
+
+    private static OutgoingMessage of(
+            FrozenMessage frozen, MessageState state, int attempts, Instant nextAttemptAt, Instant sentAt) {
+        Envelope envelope = frozen.envelope();
+        Optional<TemplateVersion> template = Optional.ofNullable(frozen.template());
+        Person person = envelope.person();
+        return new OutgoingMessage(
+                frozen.id(),
+                frozen.messageId(),
+                template.map(TemplateVersion::id).orElse(null),
+                template.map(TemplateVersion::version).orElse(null),
+                envelope.writtenBy(),
+                envelope.sender().id(),
+                person.kind().word(),
+                person.id(),
+                person.deal().orElse(null),
+                person.organisation().orElse(null),
+                envelope.to().address(),
+                envelope.sender().email(),
+                envelope.subject(),
+                state,
+                attempts,
+                nextAttemptAt,
+                "",
+                false,
+                frozen.at(),
+                sentAt,
+                envelope.test());
+    }
+}

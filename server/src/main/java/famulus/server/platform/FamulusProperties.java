@@ -8,9 +8,9 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * The application's own settings, all under {@code famulus}.
  *
  * @param data folder that holds the database; {@code memory} keeps nothing
- * @param demo whether to run with the made-up company and the practice post
+ * @param demo whether to run with the made-up company and the demo inboxes
  * @param now the instant the clock starts from; absent for the machine's own time
- * @param practicePostPort port of the practice post's mail server; 0 takes any that is free
+ * @param demoMailPort port of the demo inboxes' mail server; 0 takes any that is free
  * @param mailDomain the part after {@code @} in the identifiers of messages; empty for the house's domain
  * @param publicAddress where readers of messages reach us, such as {@code https://post.example.com}; empty for nowhere,
  *     in the demo this machine
@@ -20,7 +20,7 @@ public record FamulusProperties(
         @DefaultValue("memory") String data,
         @DefaultValue("false") boolean demo,
         Instant now,
-        @DefaultValue("0") int practicePostPort,
+        @DefaultValue("0") int demoMailPort,
         @DefaultValue("") String mailDomain,
         @DefaultValue("") String publicAddress) {
 

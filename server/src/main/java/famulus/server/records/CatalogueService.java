@@ -119,9 +119,9 @@ public class CatalogueService {
         choices(field.kind(), field.name(), field.choices());
     }
 
-    private void choices(RecordKind kind, String name, List<FieldDefinition.Choice> choices) {
+    private void choices(RecordKind kind, String name, List<FieldDefinition.FieldOption> choices) {
         int at = 1;
-        for (FieldDefinition.Choice choice : choices) {
+        for (FieldDefinition.FieldOption choice : choices) {
             mapper.insertChoice(new ChoiceRow(kind.word(), name, choice.code(), choice.label(), at++, null));
         }
     }
@@ -141,15 +141,15 @@ public class CatalogueService {
     }
 
     /** The choices of a field, in use or retired. */
-    List<FieldDefinition.Choice> choices(String kind, String name) {
+    List<FieldDefinition.FieldOption> choices(String kind, String name) {
         return mapper.choicesOf(kind, name).stream()
-                .map(choice -> new FieldDefinition.Choice(choice.code(), choice.label()))
+                .map(choice -> new FieldDefinition.FieldOption(choice.code(), choice.label()))
                 .toList();
     }
 
     /** Changes how a field of the house's own is called, and what may be chosen in it. */
     @Transactional
-    void change(RecordKind kind, String name, String label, boolean inList, List<FieldDefinition.Choice> choices) {
+    void change(RecordKind kind, String name, String label, boolean inList, List<FieldDefinition.FieldOption> choices) {
         mapper.newRevision();
         if (mapper.change(kind.word(), name, label, inList) == 0) {
             throw Refusal.missing("This field");
@@ -181,7 +181,7 @@ public class CatalogueService {
                 row.label(),
                 FieldType.valueOf(row.type()),
                 choices.stream()
-                        .map(choice -> new FieldDefinition.Choice(choice.code(), choice.label()))
+                        .map(choice -> new FieldDefinition.FieldOption(choice.code(), choice.label()))
                         .toList(),
                 Optional.ofNullable(row.relation()).map(CatalogueService::kind));
         return new StoredField(

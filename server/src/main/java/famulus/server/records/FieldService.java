@@ -1,7 +1,7 @@
 package famulus.server.records;
 
 import famulus.core.field.FieldDefinition;
-import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.FieldNames;
 import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
@@ -82,7 +82,7 @@ public class FieldService {
                         row.inList(),
                         row.retiredAt() != null,
                         catalogue.choices(row.kind(), row.name()).stream()
-                                .map(Choice::label)
+                                .map(FieldOption::label)
                                 .toList()))
                 .toList();
     }
@@ -95,7 +95,7 @@ public class FieldService {
         if (!TYPES.contains(type)) {
             wrong.put("type", "A field of the house’s own can’t be of this sort.");
         }
-        List<Choice> made = choices(type, choices, List.of(), wrong);
+        List<FieldOption> made = choices(type, choices, List.of(), wrong);
         if (catalogue.names(kind.core()).size() >= MOST_FIELDS) {
             wrong.put("label", "There are too many fields here already. Retire some first.");
         }
@@ -129,7 +129,7 @@ public class FieldService {
     public void change(CrmKind kind, String name, String label, boolean inList, List<String> choices) {
         OwnField before = find(kind, name);
         Map<String, String> wrong = check(kind, name, label, "");
-        List<Choice> made = choices(before.type(), choices, catalogue.choices(kind.word(), name), wrong);
+        List<FieldOption> made = choices(before.type(), choices, catalogue.choices(kind.word(), name), wrong);
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
         }
@@ -178,25 +178,26 @@ public class FieldService {
         return wrong;
     }
 
-    private static List<Choice> choices(
-            FieldType type, List<String> labels, List<Choice> before, Map<String, String> wrong) {
+    private static List<FieldOption> choices(
+            FieldType type, List<String> labels, List<FieldOption> before, Map<String, String> wrong) {
         if (type != FieldType.CHOICE && type != FieldType.CHOICES) {
             return List.of();
         }
-        List<Choice> made = new ArrayList<>();
-        List<String> codes = new ArrayList<>(before.stream().map(Choice::code).toList());
+        List<FieldOption> made = new ArrayList<>();
+        List<String> codes =
+                new ArrayList<>(before.stream().map(FieldOption::code).toList());
         for (String label : labels) {
             PlainLine.refusal(label, LONGEST_LABEL, true).ifPresent(sentence -> wrong.put("choices", sentence));
-            Optional<Choice> kept = before.stream()
+            Optional<FieldOption> kept = before.stream()
                     .filter(one -> one.label().equals(label.strip()))
                     .findFirst();
-            String code = kept.map(Choice::code).orElseGet(() -> FieldNames.of(label, codes));
+            String code = kept.map(FieldOption::code).orElseGet(() -> FieldNames.of(label, codes));
             codes.add(code);
-            made.add(new Choice(code, label.strip()));
+            made.add(new FieldOption(code, label.strip()));
         }
         if (made.isEmpty() || made.size() > MOST_CHOICES) {
             wrong.put("choices", "Give from one to " + MOST_CHOICES + " choices, one a line.");
-        } else if (made.stream().map(Choice::label).distinct().count() < made.size()) {
+        } else if (made.stream().map(FieldOption::label).distinct().count() < made.size()) {
             wrong.put("choices", "A choice stands here twice.");
         }
         return made;

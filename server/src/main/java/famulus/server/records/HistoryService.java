@@ -57,7 +57,7 @@ public class HistoryService {
      * @param unsubscribed whether the message made its reader want no rounds
      * @param mine whether whoever asks noted it, and so may take it back
      */
-    public record Said(
+    public record HistoryEntry(
             UUID id,
             String kind,
             Instant at,
@@ -77,22 +77,22 @@ public class HistoryService {
      *
      * @param more whether there is more, which is older
      */
-    public record SaidPortion(List<Said> said, boolean more) {}
+    public record HistoryPortion(List<HistoryEntry> said, boolean more) {}
 
     /**
      * What was said to a record, newest first, in portions.
      *
      * @param before the moment and identifier of the last entry of the portion before; null for the newest
      */
-    public SaidPortion said(CrmKind kind, UUID id, Instant before, UUID beforeId, Colleague asking) {
+    public HistoryPortion said(CrmKind kind, UUID id, Instant before, UUID beforeId, Colleague asking) {
         Before last = before == null || beforeId == null ? null : new Before(before, beforeId);
         List<EntryRow> rows = mapper.entries(kind.word(), id, last, MOST_ENTRIES + 1, asking);
-        return new SaidPortion(
+        return new HistoryPortion(
                 rows.stream().limit(MOST_ENTRIES).map(row -> said(row, asking)).toList(), rows.size() > MOST_ENTRIES);
     }
 
-    private static Said said(EntryRow row, Colleague asking) {
-        return new Said(
+    private static HistoryEntry said(EntryRow row, Colleague asking) {
+        return new HistoryEntry(
                 row.id(),
                 row.kind(),
                 row.at(),

@@ -1,7 +1,7 @@
 package famulus.server.records;
 
-import famulus.server.house.SalutationService;
-import famulus.server.house.SalutationService.TypedRules;
+import famulus.server.company.SalutationService;
+import famulus.server.company.SalutationService.TypedRules;
 import famulus.server.records.HouseFactService.HouseFact;
 import famulus.server.records.HouseFactService.TypedFact;
 import famulus.server.records.SalutationExamples.Example;
@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What the house says of itself, and how its rules of greeting come out for real people. */
 @RestController
-@RequestMapping("/api/house")
+@RequestMapping("/api/company")
 class HouseFactController {
     private static final String KEEPERS_ONLY = "Only keepers and administrators change what the house says of itself.";
 

@@ -14,14 +14,14 @@ import org.springframework.stereotype.Component;
 /**
  * Finds its way into the middle of a long list without passing over all that comes before: every five hundredth place of
  * it is remembered. Records that come and go move a position by as much until the landmarks are taken anew, behind, once
- * they are a minute old; whoever reads on from a place misses nothing.
+ * they are ten minutes old; whoever reads on from a place misses nothing.
  */
 @Component
 class Landmarks {
     /** So many places lie between two landmarks. */
     static final int APART = 500;
 
-    private static final Duration GOOD_FOR = Duration.ofSeconds(60);
+    private static final Duration GOOD_FOR = Duration.ofMinutes(10);
 
     private final RecordIndexMapper mapper;
     private final Clock clock;

@@ -5,8 +5,8 @@ import famulus.core.field.FieldCatalogue;
 import famulus.core.field.MergeContext;
 import famulus.core.field.Root;
 import famulus.core.merge.MergeSettings;
-import famulus.server.house.HolidayService;
-import famulus.server.house.SalutationService;
+import famulus.server.company.HolidayService;
+import famulus.server.company.SalutationService;
 import famulus.server.platform.PublicAddress;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -102,7 +102,7 @@ public class PeopleContext {
      * @param closedDeals whether a deal that is lost or placed is taken when no open one is there
      */
     public Person person(For to, Colleague sender, FieldCatalogue catalogue, boolean closedDeals) {
-        return person(to, sender, catalogue, closedDeals, Needs.ALL);
+        return person(to, sender, catalogue, closedDeals, NeededData.ALL);
     }
 
     /**
@@ -110,7 +110,7 @@ public class PeopleContext {
      *
      * @param needs what will be asked for; the rest of it counts as missing
      */
-    public Person person(For to, Colleague sender, FieldCatalogue catalogue, boolean closedDeals, Needs needs) {
+    public Person person(For to, Colleague sender, FieldCatalogue catalogue, boolean closedDeals, NeededData needs) {
         return people(List.of(to), sender, catalogue, closedDeals, needs).stream()
                 .findFirst()
                 .orElseThrow(() -> Refusal.missing("This " + to.kind().word()));
@@ -122,8 +122,8 @@ public class PeopleContext {
      * @param needs what will be asked for; the rest of it counts as missing
      */
     public List<Person> people(
-            List<For> wanted, Colleague sender, FieldCatalogue catalogue, boolean closedDeals, Needs needs) {
-        return new Gathering(
+            List<For> wanted, Colleague sender, FieldCatalogue catalogue, boolean closedDeals, NeededData needs) {
+        return new PeopleLoader(
                         records,
                         mapper,
                         team,
@@ -142,8 +142,8 @@ public class PeopleContext {
     /** The values that are the same whoever is written to: of the house and the sender. */
     public MergeContext sameForAll(Colleague sender, FieldCatalogue catalogue) {
         GatheredValues values = new GatheredValues(catalogue, (kind, id) -> Map.of());
-        values.put(Root.HOUSE, Gathering.houseFacts(team.house(), facts.stored()));
-        values.put(Root.SENDER, Gathering.colleague(sender));
+        values.put(Root.HOUSE, PeopleLoader.houseFacts(team.house(), facts.stored()));
+        values.put(Root.SENDER, PeopleLoader.colleague(sender));
         return values;
     }
 

@@ -3,7 +3,7 @@ package famulus.server.records;
 import famulus.server.records.DealService.DealLine;
 import famulus.server.records.DealService.DocumentState;
 import famulus.server.records.HistoryService.EntryKind;
-import famulus.server.records.HistoryService.SaidPortion;
+import famulus.server.records.HistoryService.HistoryPortion;
 import famulus.server.records.RecordListService.LedgerWindow;
 import famulus.server.records.RecordPageService.RecordPage;
 import famulus.server.team.Colleague;
@@ -114,7 +114,7 @@ class RecordController {
 
     /** What was said before an entry, the newest first. */
     @GetMapping("/{kind}/{id}/history")
-    SaidPortion said(
+    HistoryPortion said(
             Colleague asking,
             @PathVariable CrmKind kind,
             @PathVariable UUID id,

@@ -2,7 +2,7 @@ package famulus.server.records;
 
 import famulus.core.record.SearchText;
 import famulus.server.records.CatalogueService.StoredField;
-import famulus.server.records.Ledger.Column;
+import famulus.server.records.ListColumns.Column;
 import famulus.server.records.RecordIndexMapper.PlaceRow;
 import famulus.server.search.SearchIndex;
 import java.time.Instant;
@@ -45,10 +45,10 @@ class RecordIndex {
 
     /** The columns of a kind's list, those of the house's own fields last. */
     List<Column> columns(CrmKind kind) {
-        List<Column> columns = new ArrayList<>(Ledger.of(kind).columns());
+        List<Column> columns = new ArrayList<>(ListColumns.of(kind).columns());
         for (StoredField field : catalogue.fields(kind)) {
             if (field.inList() && field.column().isEmpty()) {
-                columns.add(Ledger.own(field));
+                columns.add(ListColumns.own(field));
             }
         }
         return columns;
@@ -104,9 +104,9 @@ class RecordIndex {
 
     /** Keeps that somebody was last written to at a moment; null for never. */
     void written(CrmKind kind, UUID person, Instant at) {
-        mapper.place(person, Ledger.WRITTEN)
+        mapper.place(person, ListColumns.WRITTEN)
                 .ifPresent(row -> mapper.move(
-                        kind.word(), Ledger.WRITTEN, row.place(), Place.with(row.place(), Place.moment(at))));
+                        kind.word(), ListColumns.WRITTEN, row.place(), Place.with(row.place(), Place.moment(at))));
     }
 
     /**

@@ -6,7 +6,7 @@ import famulus.core.merge.FormatName;
 import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
 import famulus.core.record.StoredValue;
-import famulus.server.records.Ledger.Column;
+import famulus.server.records.ListColumns.Column;
 import famulus.server.records.RecordOrder.Window;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
@@ -68,14 +68,14 @@ public class RecordListService {
      */
     public LedgerWindow lines(CrmKind kind, String search, String sort, boolean descending, int from, int most) {
         List<Column> columns = index.columns(kind);
-        String by = Ledger.named(columns, sort).name();
+        String by = ListColumns.named(columns, sort).name();
         Window window = order.window(
                 kind, search, by, descending, Math.clamp(from, 0, FARTHEST), Math.clamp(most, 1, MOST_LINES));
         Map<UUID, Listed> records = listed.read(kind, window.records());
         House house = team.house();
         Merger printer = new Merger(new MergeSettings(house.locale(), house.zone(), clock.instant()));
         List<String> own = columns.stream()
-                .skip(Ledger.of(kind).columns().size())
+                .skip(ListColumns.of(kind).columns().size())
                 .map(Column::name)
                 .toList();
         return new LedgerWindow(

@@ -13,8 +13,8 @@ import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.DealMapper.RelatedRow;
 import famulus.server.records.DealService.DealLine;
 import famulus.server.records.DealService.DocumentState;
-import famulus.server.records.HistoryService.Said;
-import famulus.server.records.HistoryService.SaidPortion;
+import famulus.server.records.HistoryService.HistoryEntry;
+import famulus.server.records.HistoryService.HistoryPortion;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
@@ -89,7 +89,7 @@ public class RecordPageService {
             int moreLines,
             String linesTotal,
             String linesWithTax,
-            List<Said> said,
+            List<HistoryEntry> said,
             boolean moreSaid) {}
 
     /**
@@ -109,9 +109,9 @@ public class RecordPageService {
             boolean editable,
             boolean required,
             int most,
-            List<Choice> choices) {}
+            List<ShownOption> choices) {}
 
-    public record Choice(String code, String label) {}
+    public record ShownOption(String code, String label) {}
 
     /**
      * Records of one sort that belong to this one.
@@ -142,7 +142,7 @@ public class RecordPageService {
         List<DealLine> lines = kind == CrmKind.DEAL ? deals.lines(id) : List.of();
         String currency =
                 record.text("value").contains(" ") ? record.text("value").split(" ")[1] : house.currency();
-        SaidPortion said = history.said(kind, id, null, null, asking);
+        HistoryPortion said = history.said(kind, id, null, null, asking);
         ItemSums sums = ItemSums.of(lines.stream().map(DealLine::item).toList(), currency);
         return new RecordPage(
                 kind,
@@ -214,13 +214,13 @@ public class RecordPageService {
                     .map(value -> printer.print(value, Optional.empty()))
                     .orElse(stored);
         }
-        List<Choice> choices = colleague
+        List<ShownOption> choices = colleague
                 ? team.all().stream()
                         .filter(Colleague::active)
-                        .map(one -> new Choice(one.id().toString(), one.name()))
+                        .map(one -> new ShownOption(one.id().toString(), one.name()))
                         .toList()
                 : field.definition().choices().stream()
-                        .map(one -> new Choice(one.code(), one.label()))
+                        .map(one -> new ShownOption(one.code(), one.label()))
                         .toList();
         return new Fact(
                 name,

@@ -1,6 +1,6 @@
 package famulus.server.records;
 
-import famulus.core.field.FieldDefinition.Choice;
+import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.RecordKind;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.FieldInput;
@@ -82,11 +82,11 @@ public class RecordService {
 
     /** Several records at once; those that are not there are left out. */
     public Map<UUID, CrmRecord> all(CrmKind kind, Collection<UUID> ids) {
-        return all(kind, ids, Needs.ALL);
+        return all(kind, ids, NeededData.ALL);
     }
 
     /** The same, with the fields alone that are asked. */
-    Map<UUID, CrmRecord> all(CrmKind kind, Collection<UUID> ids, Needs needs) {
+    Map<UUID, CrmRecord> all(CrmKind kind, Collection<UUID> ids, NeededData needs) {
         List<StoredField> fields = catalogue.fields(kind).stream()
                 .filter(field -> needs.field(field.definition().name()))
                 .toList();
@@ -150,7 +150,7 @@ public class RecordService {
     /** A record begins with the first of the choices of what has to be chosen: a deal in the first stage. */
     private void begin(CrmKind kind, Map<StoredField, String> stored) {
         for (StoredField field : catalogue.fields(kind)) {
-            List<Choice> choices = field.definition().choices();
+            List<FieldOption> choices = field.definition().choices();
             if (field.required() && !choices.isEmpty()) {
                 stored.putIfAbsent(field, choices.getFirst().code());
             }

@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import tools.jackson.databind.JsonNode;
@@ -176,17 +178,60 @@ class AnalysisTest extends ServerTest {
     }
 
     private List<JsonNode> stress(String body) throws Exception {
-        MvcResult begun = mvc.perform(request(
-                        "POST",
-                        "/api/desk/stress",
-                        Map.of("about", "CONTACT", "subject", "x", "previewText", "", "body", body),
-                        signe))
-                .andReturn();
+        return lines(
+                "/api/desk/stress",
+                Map.of("draft", Map.of("about", "CONTACT", "subject", "x", "previewText", "", "body", body)));
+    }
+
+    /** An answer that comes line by line. */
+    private List<JsonNode> lines(String path, Object body) throws Exception {
+        MvcResult begun = mvc.perform(request("POST", path, body, signe)).andReturn();
         String lines = mvc.perform(MockMvcRequestBuilders.asyncDispatch(begun))
                 .andReturn()
                 .getResponse()
                 .getContentAsString(StandardCharsets.UTF_8);
         return lines.lines().map(json::readTree).toList();
+    }
+
+    /** Counted by SQL where that can say the condition, else each person is judged; either says how far it is. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "person.first_name is \"Ines\"",
+                "person.first_name is \"Ines\" and not (person.salutation is empty)",
+                "person.first_name is \"Ines\" and today plus 2 working days is after today"
+            })
+    void everybodyIsCountedOnRequest(String written) throws Exception {
+        for (int i = 0; i < 9; i++) {
+            contact(i % 3 == 0 ? "Ines" : "Mara", "Okafor", "");
+        }
+
+        List<JsonNode> lines = lines("/api/desk/condition/exact", Map.of("about", "PERSON", "written", written));
+
+        assertThat(lines.getLast().get("counted").get("holds").asInt()).isEqualTo(3);
+        assertThat(lines.getLast().get("counted").get("of").asInt()).isEqualTo(9);
+        assertThat(lines.getLast().get("counted").get("error").asInt()).isZero();
+        assertThat(lines)
+                .extracting(line -> line.get("read").asInt())
+                .isSorted()
+                .endsWith(9);
+        assertThat(lines).allSatisfy(line -> assertThat(line.get("of").asInt()).isEqualTo(9));
+    }
+
+    @Test
+    void whatAFieldHoldsIsReadOfEverybodyOnRequest() throws Exception {
+        for (int i = 0; i < 9; i++) {
+            contact(i % 3 == 0 ? "Ines" : "", "Okafor", "");
+        }
+
+        List<JsonNode> lines =
+                lines("/api/desk/profile/exact", Map.of("about", "CONTACT", "path", "contact.first_name"));
+
+        JsonNode profile = lines.getLast().get("profile");
+        assertThat(profile.get("filled").asInt()).isEqualTo(3);
+        assertThat(profile.get("of").asInt()).isEqualTo(9);
+        assertThat(profile.get("sampled").asInt()).isZero();
+        assertThat(lines).extracting(line -> line.get("read").asInt()).isSorted();
     }
 
     @Test

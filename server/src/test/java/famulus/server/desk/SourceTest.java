@@ -16,16 +16,7 @@ class SourceTest extends ServerTest {
     }
 
     private JsonNode proof(UUID contact, String design) throws Exception {
-        Map<String, Object> request = new HashMap<>();
-        request.put("about", "CONTACT");
-        request.put("subject", "News");
-        request.put("previewText", "");
-        request.put("body", "");
-        request.put("kind", "contact");
-        request.put("id", contact.toString());
-        request.put("mode", "SOURCE");
-        request.put("design", design);
-        return done("POST", "/api/desk/proof", request, signe);
+        return designed(contact, "News", "SOURCE", design);
     }
 
     @Test

@@ -3,7 +3,7 @@ package famulus.server.library;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.server.ServerTest;
-import famulus.server.cupboard.FeedService;
+import famulus.server.materials.FeedService;
 import famulus.server.team.Colleague;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
@@ -68,22 +68,13 @@ class KeptTextsTest extends ServerTest {
         request.put("kind", "contact");
         request.put("id", ines.toString());
         request.put("chosen", Map.of());
-        return done("POST", "/api/desk/message", request, as)
+        return done("POST", "/api/messages/begin", request, as)
                 .at("/proof/rendering/text")
                 .asString();
     }
 
     private JsonNode notes(String design) throws Exception {
-        Map<String, Object> request = new HashMap<>();
-        request.put("about", "CONTACT");
-        request.put("subject", "Hives");
-        request.put("kind", "contact");
-        request.put("id", ines.toString());
-        request.put("previewText", "");
-        request.put("body", "");
-        request.put("mode", "LETTER");
-        request.put("design", design);
-        return done("POST", "/api/desk/proof", request, signe);
+        return designed(ines, "Hives", "LETTER", design);
     }
 
     private static boolean stopped(JsonNode proof, String code) {

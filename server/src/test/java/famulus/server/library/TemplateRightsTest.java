@@ -117,7 +117,7 @@ class TemplateRightsTest extends ServerTest {
         message.put("subject", List.of(Map.of("text", "Hives", "written", "", "gap", false)));
         message.put("body", List.of());
         return List.of(
-                new Ask("POST", "/api/desk/message", begun),
+                new Ask("POST", "/api/messages/begin", begun),
                 new Ask("POST", "/api/messages/stops", message),
                 new Ask("POST", "/api/messages", message),
                 new Ask("PUT", "/api/templates/signatures", Map.of("template", template, "team", false)));
@@ -241,7 +241,7 @@ class TemplateRightsTest extends ServerTest {
                 "/api/templates/using?kind=contact&field=first_name",
                 "/api/templates/wrappings?style=" + style,
                 "/api/templates/signatures",
-                "/api/cupboard/house-styles/" + style + "/using",
+                "/api/materials/house-styles/" + style + "/using",
                 "/api/records/contact/" + ines,
                 "/api/outbox",
                 "/api/messages/" + new UUID(7, 7),

@@ -43,7 +43,7 @@ class VariantsTest extends ServerTest {
         request.put("kind", "contact");
         request.put("id", person.toString());
         request.put("chosen", Map.of());
-        return text(done("POST", "/api/desk/message", request, as).at("/proof/body"));
+        return text(done("POST", "/api/messages/begin", request, as).at("/proof/body"));
     }
 
     private UUID german() throws Exception {

@@ -63,7 +63,7 @@ class VersionsTest extends ServerTest {
         request.put("kind", "contact");
         request.put("id", person.toString());
         request.put("chosen", Map.of());
-        return done("POST", "/api/desk/message", request, as);
+        return done("POST", "/api/messages/begin", request, as);
     }
 
     private JsonNode test(UUID id, int version, UUID person, List<UUID> to, Colleague as) throws Exception {
@@ -324,10 +324,15 @@ class VersionsTest extends ServerTest {
     }
 
     private JsonNode proof(UUID template, UUID person, String subject) throws Exception {
-        Map<String, Object> request = draft(subject, design("Hello"));
-        request.put("kind", "contact");
-        request.put("id", person);
-        request.put("template", template);
+        Map<String, Object> request = Map.of(
+                "draft",
+                draft(subject, design("Hello")),
+                "kind",
+                "contact",
+                "id",
+                person.toString(),
+                "template",
+                template.toString());
         return done("POST", "/api/desk/proof", request, signe);
     }
 

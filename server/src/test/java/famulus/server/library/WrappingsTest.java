@@ -33,7 +33,7 @@ class WrappingsTest extends ServerTest {
 
     @BeforeEach
     void aStyle() throws Exception {
-        JsonNode made = done("POST", "/api/cupboard/house-styles", Map.of("look", LOOK), oriel);
+        JsonNode made = done("POST", "/api/materials/house-styles", Map.of("look", LOOK), oriel);
         assertThat(made.path("id").asString("")).as(made.toString()).isNotEmpty();
         style = made.get("id").asString();
     }
@@ -80,7 +80,7 @@ class WrappingsTest extends ServerTest {
     }
 
     private String look() throws Exception {
-        for (JsonNode one : done("GET", "/api/cupboard/house-styles", null, signe)) {
+        for (JsonNode one : done("GET", "/api/materials/house-styles", null, signe)) {
             if (one.get("id").asString().equals(style)) {
                 return one.get("look").asString();
             }
@@ -116,14 +116,14 @@ class WrappingsTest extends ServerTest {
     void whatWasChangedInAnotherWayComesToTheDeskAsItIs() throws Exception {
         JsonNode opened = open("HEADER", "Wide", oriel);
         write(opened, "Half a thought", oriel);
-        JsonNode kept = done("GET", "/api/cupboard/house-styles", null, oriel)
+        JsonNode kept = done("GET", "/api/materials/house-styles", null, oriel)
                 .valueStream()
                 .filter(one -> one.get("id").asString().equals(style))
                 .findFirst()
                 .orElseThrow();
         done(
                 "PUT",
-                "/api/cupboard/house-styles/" + style,
+                "/api/materials/house-styles/" + style,
                 Map.of(
                         "version",
                         kept.get("version").asInt(),
@@ -209,7 +209,7 @@ class WrappingsTest extends ServerTest {
         assertThat(write(opened, "x", dov).get("code").asString()).isEqualTo("forbidden");
         assertThat(ready(opened, dov).get("code").asString()).isEqualTo("forbidden");
 
-        done("PUT", "/api/cupboard/house-styles/" + style + "/named", Map.of("named", List.of(dov.id())), oriel);
+        done("PUT", "/api/materials/house-styles/" + style + "/named", Map.of("named", List.of(dov.id())), oriel);
         JsonNode changed = write(open("HEADER", "Wide", dov), "By Dov", dov);
         assertThat(changed.get("mayChange").asBoolean()).isTrue();
         ready(changed, dov);

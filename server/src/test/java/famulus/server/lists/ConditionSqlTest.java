@@ -106,8 +106,8 @@ class ConditionSqlTest extends ServerTest {
     }
 
     private void choices(RecordKind kind, String name, FieldType type) {
-        List<FieldDefinition.Choice> choices =
-                List.of(new FieldDefinition.Choice("app", "Apples"), new FieldDefinition.Choice("pe", "pears"));
+        List<FieldDefinition.FieldOption> choices = List.of(
+                new FieldDefinition.FieldOption("app", "Apples"), new FieldDefinition.FieldOption("pe", "pears"));
         catalogue.add(
                 new FieldDefinition(kind, name, name, type, choices, Optional.empty()), "Facts", 51, 200, false, false);
     }

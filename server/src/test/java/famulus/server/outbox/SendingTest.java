@@ -13,7 +13,6 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -442,20 +441,6 @@ class SendingTest extends ServerTest {
         message.put("subject", List.of(run("Hives\r\nBcc: all@club.example", "")));
 
         assertThat(send(message, signe).get("fields").propertyNames()).containsExactly("subject");
-        byte[] bytes = MimeWriter.write(
-                "<1@x.example>",
-                new MimeWriter.Mailbox("Signe\r\nBcc: a@b.example", "signe@x.example"),
-                new MimeWriter.Mailbox("Inés \"Q\"", "ines@müller.example"),
-                "Hives\r\nX-Evil: yes",
-                MimeWriter.Words.plain("Text"),
-                new MimeWriter.About(
-                        Optional.of("answers@x.example"),
-                        Optional.of("https://x.example/\r\nBcc: a@b.example"),
-                        List.of("<0@x>\r\nX-Evil: yes")),
-                clock.instant());
-        SourceText read = SourceText.of(bytes);
-        assertThat(read.headers()).extracting(SourceText.HeaderLine::name).doesNotContain("Bcc", "X-Evil");
-        assertThat(read.to()).contains("xn--mller-kva.example", "Inés");
     }
 
     @Test
@@ -502,27 +487,5 @@ class SendingTest extends ServerTest {
                 .map(one -> one.get("value").asString())
                 .findFirst()
                 .orElse("");
-    }
-
-    /** A mail program would decode it into something else than was written. */
-    @Test
-    void whatLooksLikeAnEncodedWordIsReadAsItWasWritten() {
-        String tricky = "=?UTF-8?B?SGFja2Vk?= and =?x " + "hives ".repeat(20).strip();
-        byte[] bytes = MimeWriter.write(
-                "<1@x.example>",
-                new MimeWriter.Mailbox("=?UTF-8?Q?Signe?=", "signe@x.example"),
-                new MimeWriter.Mailbox("Ines =?", "ines@x.example"),
-                tricky,
-                MimeWriter.Words.plain("Text"),
-                MimeWriter.About.NOTHING,
-                clock.instant());
-        SourceText read = SourceText.of(bytes);
-        assertThat(read.subject()).isEqualTo(tricky);
-        assertThat(read.from()).isEqualTo("=?UTF-8?Q?Signe?= <signe@x.example>");
-        assertThat(read.to()).isEqualTo("Ines =? <ines@x.example>");
-        assertThat(new String(bytes, java.nio.charset.StandardCharsets.US_ASCII)
-                        .lines()
-                        .takeWhile(line -> !line.isEmpty()))
-                .allSatisfy(line -> assertThat(line.length()).isLessThanOrEqualTo(78));
     }
 }

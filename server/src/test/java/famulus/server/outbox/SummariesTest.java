@@ -2,10 +2,11 @@ package famulus.server.outbox;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import famulus.server.ServerTest;
 import famulus.server.SummaryFromScratch;
-import famulus.server.outbox.DeliveryMapper.PageRow;
 import famulus.server.outbox.Postman.Answer;
 import famulus.server.outbox.Postman.Outcome;
 import java.time.Duration;
@@ -24,8 +25,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.mockito.ArgumentMatchers;
 import org.mockito.Mockito;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.context.bean.override.mockito.MockitoBean;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import tools.jackson.databind.JsonNode;
 
 /** What is kept in sum is what a count from scratch comes to, whatever happens in whatever order. */
@@ -34,9 +35,6 @@ class SummariesTest extends ServerTest {
 
     @MockitoBean
     private Postman postman;
-
-    @Autowired
-    private DeliveryService deliveries;
 
     private static final String DESIGN =
             """
@@ -59,7 +57,7 @@ class SummariesTest extends ServerTest {
     @ValueSource(longs = {1, 2, 3})
     void sumsAreWhatACountFromScratchComesTo(long seed) throws Exception {
         random = new Random(seed);
-        deliveries.count(true);
+        team.countReading(true);
         for (int i = 0; i < 4; i++) {
             people.add(contact("P" + i, "Person", "p" + i + "@x.example"));
         }
@@ -90,15 +88,15 @@ class SummariesTest extends ServerTest {
         switch (turn) {
             case 0, 1, 2 -> send();
             case 3, 4, 5 -> settle();
-            case 6, 7 -> page().ifPresent(this::read);
-            case 8 ->
-                page().ifPresent(page -> {
-                    if (random.nextBoolean()) {
-                        deliveries.unsubscribe(page, "x");
-                    } else {
-                        deliveries.comeBack(page, "x");
-                    }
-                });
+            case 6, 7, 8 -> {
+                Optional<String> page = page();
+                if (page.isPresent() && turn == 8) {
+                    MockHttpServletRequestBuilder request = post(page.get() + "/unsubscribe");
+                    mvc.perform(random.nextBoolean() ? request : request.param("back", "1"));
+                } else if (page.isPresent()) {
+                    read(page.get());
+                }
+            }
             case 9, 10 -> note();
             default -> deal();
         }
@@ -174,20 +172,25 @@ class SummariesTest extends ServerTest {
         untilTried();
     }
 
-    private Optional<PageRow> page() {
-        return one(messages)
-                .map(id -> sql.queryForObject(
-                        "select reader_key from message_page where message_id = ?", String.class, id))
-                .flatMap(deliveries::page);
+    /** Where the pages of a message are, for its reader. */
+    private Optional<String> page() {
+        return one(messages).map(this::page);
     }
 
-    private void read(PageRow page) {
+    private String page(UUID message) {
+        return "/m/"
+                + sql.queryForObject("select reader_key from message_page where message_id = ?", String.class, message);
+    }
+
+    private void read(String page) throws Exception {
         String program = one(PROGRAMS).orElseThrow();
-        if (random.nextBoolean()) {
-            deliveries.opened(page, program, random.nextInt(5) == 0);
-        } else {
-            deliveries.clicked(page, 0, program, random.nextInt(5) == 0);
-        }
+        String path = page + (random.nextBoolean() ? "/seen.gif" : "/0");
+        read(path, program, random.nextInt(5) == 0);
+    }
+
+    private void read(String path, String program, boolean ahead) throws Exception {
+        MockHttpServletRequestBuilder request = get(path).header("User-Agent", program);
+        mvc.perform(ahead ? request.header("Sec-Purpose", "prefetch") : request);
     }
 
     private void note() throws Exception {
@@ -243,7 +246,7 @@ class SummariesTest extends ServerTest {
     @Test
     void whatHappensAtOnceIsSummedUpAltogether() throws Exception {
         random = new Random(4);
-        deliveries.count(true);
+        team.countReading(true);
         people.add(contact("Ines", "Okafor", "ines@x.example"));
         templates.add(letter(1));
         for (int i = 0; i < 6; i++) {
@@ -251,22 +254,14 @@ class SummariesTest extends ServerTest {
             send();
         }
         clock.forward(Duration.ofHours(3));
-        List<PageRow> pages = messages.stream()
-                .map(id -> sql.queryForObject(
-                        "select reader_key from message_page where message_id = ?", String.class, id))
-                .flatMap(key -> deliveries.page(key).stream())
-                .toList();
+        List<String> pages = messages.stream().map(this::page).toList();
         try (ExecutorService readers = Executors.newFixedThreadPool(6)) {
             List<Future<?>> all = new ArrayList<>();
             for (int i = 0; i < 60; i++) {
-                PageRow page = pages.get(i % pages.size());
+                String page = pages.get(i % pages.size());
                 int turn = i;
                 all.add(readers.submit(() -> {
-                    if (turn % 3 == 0) {
-                        deliveries.clicked(page, 0, "Mail on a phone", false);
-                    } else {
-                        deliveries.opened(page, "Mail on a phone", false);
-                    }
+                    read(page + (turn % 3 == 0 ? "/0" : "/seen.gif"), "Mail on a phone", false);
                     return null;
                 }));
                 if (i % 10 == 0) {

@@ -28,8 +28,8 @@ class EveryEndpointTest extends ServerTest {
             "POST /api/team",
             "PUT /api/team/{id}",
             "PUT /api/team/{id}/password",
-            "POST /api/cupboard/feeds/addresses",
-            "PUT /api/house/counting",
+            "POST /api/materials/feeds/addresses",
+            "PUT /api/company/counting",
             "POST /api/fields",
             "PUT /api/fields/{kind}/{name}",
             "POST /api/fields/{kind}/{name}/retire",
@@ -37,20 +37,20 @@ class EveryEndpointTest extends ServerTest {
     /** What only keepers and administrators may do. */
     private static final Set<String> KEEPERS = Set.of(
             "PUT /api/test-list",
-            "PUT /api/house/holidays/{country}",
-            "DELETE /api/house/holidays/{country}",
-            "PUT /api/house/salutations/{language}",
-            "POST /api/house/facts",
-            "PUT /api/house/facts/{name}",
-            "DELETE /api/house/facts/{name}",
-            "POST /api/cupboard/house-styles",
-            "PUT /api/cupboard/house-styles/{id}",
-            "POST /api/cupboard/house-styles/{id}/usual",
-            "PUT /api/cupboard/house-styles/{id}/named",
-            "DELETE /api/cupboard/pictures/{id}",
-            "DELETE /api/cupboard/files/{id}",
-            "POST /api/cupboard/feeds/{id}/read",
-            "DELETE /api/cupboard/feeds/{id}");
+            "PUT /api/company/holidays/{country}",
+            "DELETE /api/company/holidays/{country}",
+            "PUT /api/company/salutations/{language}",
+            "POST /api/company/facts",
+            "PUT /api/company/facts/{name}",
+            "DELETE /api/company/facts/{name}",
+            "POST /api/materials/house-styles",
+            "PUT /api/materials/house-styles/{id}",
+            "POST /api/materials/house-styles/{id}/usual",
+            "PUT /api/materials/house-styles/{id}/named",
+            "DELETE /api/materials/pictures/{id}",
+            "DELETE /api/materials/files/{id}",
+            "POST /api/materials/feeds/{id}/read",
+            "DELETE /api/materials/feeds/{id}");
 
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
@@ -95,18 +95,18 @@ class EveryEndpointTest extends ServerTest {
                     {"kind": "contact", "label": "L", "type": "TEXT", "section": "", "inList": false, "choices": []}
                     """),
             Map.entry("PUT /api/fields/{kind}/{name}", "{\"label\": \"L\", \"inList\": true, \"choices\": []}"),
-            Map.entry("PUT /api/cupboard/house-styles/{id}", "{\"version\": 1, \"look\": \"\"}"),
-            Map.entry("POST /api/cupboard/house-styles", "{\"look\": \"\"}"),
-            Map.entry("PUT /api/cupboard/house-styles/{id}/named", "{\"named\": []}"),
+            Map.entry("PUT /api/materials/house-styles/{id}", "{\"version\": 1, \"look\": \"\"}"),
+            Map.entry("POST /api/materials/house-styles", "{\"look\": \"\"}"),
+            Map.entry("PUT /api/materials/house-styles/{id}/named", "{\"named\": []}"),
             Map.entry("PUT /api/test-list", "{\"addresses\": []}"),
-            Map.entry("PUT /api/house/counting", "{\"counts\": true}"),
-            Map.entry("PUT /api/house/holidays/{country}", "[]"),
+            Map.entry("PUT /api/company/counting", "{\"counts\": true}"),
+            Map.entry("PUT /api/company/holidays/{country}", "[]"),
             Map.entry(
-                    "PUT /api/house/salutations/{language}",
+                    "PUT /api/company/salutations/{language}",
                     "{\"language\": \"x\", \"usual\": \"FORMAL\", \"rules\": []}"),
-            Map.entry("POST /api/cupboard/feeds/addresses", "{\"address\": \"http://localhost/\"}"),
-            Map.entry("POST /api/house/facts", FACT),
-            Map.entry("PUT /api/house/facts/{name}", FACT));
+            Map.entry("POST /api/materials/feeds/addresses", "{\"address\": \"http://localhost/\"}"),
+            Map.entry("POST /api/company/facts", FACT),
+            Map.entry("PUT /api/company/facts/{name}", FACT));
 
     private static MockHttpServletRequestBuilder request(Endpoint endpoint) {
         String path = endpoint.path().replace("{kind}", "contact").replaceAll("\\{[a-z]+}", new UUID(4, 2).toString());

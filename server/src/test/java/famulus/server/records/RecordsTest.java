@@ -113,7 +113,7 @@ class RecordsTest extends ServerTest {
     @Test
     void everyKindHasAListAndEverySortWorks() throws Exception {
         for (CrmKind kind : CrmKind.values()) {
-            for (Ledger.Column column : Ledger.of(kind).columns()) {
+            for (ListColumns.Column column : ListColumns.of(kind).columns()) {
                 JsonNode window =
                         done("GET", "/api/records/" + kind.word() + "?search=x&sort=" + column.name(), null, signe);
                 assertThat(window.get("total").asInt())

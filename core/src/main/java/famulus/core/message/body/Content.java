@@ -166,7 +166,20 @@ public sealed interface Content {
         return switch (this) {
             case Passage passage -> passage.bands();
             case Signature signature -> signature.bands();
-            default -> List.of();
+            case Text other -> List.of();
+            case Picture other -> List.of();
+            case Button other -> List.of();
+            case Pairing other -> List.of();
+            case Divider other -> List.of();
+            case Spacer other -> List.of();
+            case Items other -> List.of();
+            case Event other -> List.of();
+            case Card other -> List.of();
+            case VideoStill other -> List.of();
+            case SocialLinks other -> List.of();
+            case Feed other -> List.of();
+            case OwnHtml other -> List.of();
+            case Unknown other -> List.of();
         };
     }
 

@@ -34,14 +34,14 @@ public final class Merging {
      * @param theirsFirst the merged body, theirs where both changed the same
      * @param both the identifiers of what both changed; empty when nobody has to be asked
      */
-    public record Merged(Body mineFirst, Body theirsFirst, List<String> both) {}
+    public record MergedBodies(Body mineFirst, Body theirsFirst, List<String> both) {}
 
     /** Merges. */
-    public static Merged of(Body base, Body mine, Body theirs) {
+    public static MergedBodies of(Body base, Body mine, Body theirs) {
         return new Merging(base, mine, theirs).merged(base, mine, theirs);
     }
 
-    private Merged merged(Body before, Body my, Body their) {
+    private MergedBodies merged(Body before, Body my, Body their) {
         Map<String, Block> mineFirst = new HashMap<>();
         Map<String, Block> theirsFirst = new HashMap<>();
         Set<String> all = new LinkedHashSet<>(base.keySet());
@@ -71,7 +71,7 @@ public final class Merging {
         if (mineIsNew && theirsIsNew && !my.page().equals(their.page())) {
             both.add("page");
         }
-        return new Merged(
+        return new MergedBodies(
                 new Body(filled(shape, mineFirst).bands(), mineIsNew ? my.page() : their.page()),
                 new Body(filled(shape, theirsFirst).bands(), theirsIsNew ? their.page() : my.page()),
                 List.copyOf(both));

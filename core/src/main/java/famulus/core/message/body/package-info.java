@@ -4,9 +4,9 @@
  *
  * <pre>{@code
  * Body body = BodyJson.read(stored);            // versioned JSON, docs/body.schema.json
- * Edit edit = new Edit.Move("b7", "b2", 0, 1);  // invertible, for undo and for merging two people's work
+ * Edit edit = new Edit.Move("b7", new Edit.Place("b2", 0, 1));   // invertible, for undo and for merging two people's work
  * Body moved = edit.on(body).orElseThrow();
- * BodyText text = BodyText.of(moved, style);    // one text in the merge language, and where each part of it stands
+ * BodyText text = BodyText.of(new Design(Mode.DESIGNED, moved, style, "", ""));    // one text in the merge language, and where each part of it stands
  * }</pre>
  */
 package famulus.core.message.body;

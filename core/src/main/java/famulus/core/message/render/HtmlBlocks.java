@@ -59,7 +59,14 @@ final class HtmlBlocks {
                     case Content.OwnHtml own -> !own.source().isBlank();
                     case Content.Unknown unknown -> message.proof() != null;
                     case Content.Passage passage -> passage.bands().stream().anyMatch(this::any);
-                    default -> true;
+                    case Content.Picture other -> true;
+                    case Content.Pairing other -> true;
+                    case Content.Divider other -> true;
+                    case Content.Spacer other -> true;
+                    case Content.Card other -> true;
+                    case Content.VideoStill other -> true;
+                    case Content.SocialLinks other -> true;
+                    case Content.Signature other -> true;
                 };
     }
 
@@ -105,7 +112,7 @@ final class HtmlBlocks {
             case Content.SocialLinks links -> social(id, links);
             case Content.Signature signature ->
                 text.paragraphs(
-                        List.of(new MergedBody.Words(
+                        List.of(new MergedBody.TextParagraph(
                                 RichText.Paragraph.of(""), words.inlines(Keys.label(id), Marks.NONE, ""))),
                         "");
             case Content.Feed feed -> feed(feed);
@@ -278,7 +285,7 @@ final class HtmlBlocks {
 
     /** Where an event can be had again for a calendar: on a button, in a letter as an ordinary link. */
     private void intoCalendar(String address) {
-        String says = Words.in(message.settings().locale()).of("calendar");
+        String says = RenderingTexts.in(message.settings().locale()).of("calendar");
         html.endLine();
         if (message.design().mode() == Mode.LETTER) {
             html.open("p", "style", "margin:4px 0 0;")

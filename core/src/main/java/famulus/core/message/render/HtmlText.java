@@ -5,7 +5,7 @@ import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.ListCount;
 import famulus.core.message.body.RichText.Kind;
 import famulus.core.message.body.RichText.Marks;
-import famulus.core.message.render.MergedBody.Words;
+import famulus.core.message.render.MergedBody.TextParagraph;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
@@ -23,11 +23,11 @@ final class HtmlText {
     }
 
     /** Paragraphs; items of a list that follow one another make one list, those further in a list within the item above. */
-    void paragraphs(List<Words> all, String more) {
+    void paragraphs(List<TextParagraph> all, String more) {
         ListCount count = new ListCount();
         Deque<Kind> lists = new ArrayDeque<>();
         for (int i = 0; i < all.size(); i++) {
-            Words words = all.get(i);
+            TextParagraph words = all.get(i);
             Kind kind = words.paragraph().kind();
             int depth = count.next(words.paragraph());
             boolean last = i == all.size() - 1;
@@ -129,7 +129,7 @@ final class HtmlText {
         };
     }
 
-    private String css(Words words, boolean item, boolean last) {
+    private String css(TextParagraph words, boolean item, boolean last) {
         String align =
                 switch (words.paragraph().align()) {
                     case START -> "";

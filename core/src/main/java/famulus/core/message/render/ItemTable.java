@@ -15,7 +15,7 @@ import java.util.Optional;
  * @param rows one for each line, a cell for each column
  * @param sums below, the total last
  */
-record ItemTable(List<List<String>> rows, List<Sum> sums, Words words) {
+record ItemTable(List<List<String>> rows, List<Sum> sums, RenderingTexts words) {
     /** A line below the rows. */
     record Sum(String label, String amount, boolean total) {}
 
@@ -25,7 +25,7 @@ record ItemTable(List<List<String>> rows, List<Sum> sums, Words words) {
 
     static ItemTable of(Content.Items items, ToRender message) {
         Merger merger = new Merger(message.settings());
-        Words words = Words.in(message.settings().locale());
+        RenderingTexts words = RenderingTexts.in(message.settings().locale());
         String currency = message.deal().currency();
         ItemSums worked = ItemSums.of(message.deal().lines(), currency);
         List<List<String>> rows = new ArrayList<>();

@@ -102,11 +102,11 @@ final class MergedBody {
     }
 
     /** A paragraph with its merged words. */
-    record Words(Paragraph paragraph, List<Inline> inlines) {}
+    record TextParagraph(Paragraph paragraph, List<Inline> inlines) {}
 
     /** The paragraphs that have something in them for this person, or were left empty by the writer. */
-    List<Words> paragraphs(String id, RichText text) {
-        List<Words> all = new ArrayList<>();
+    List<TextParagraph> paragraphs(String id, RichText text) {
+        List<TextParagraph> all = new ArrayList<>();
         for (int p = 0; p < text.paragraphs().size(); p++) {
             Paragraph paragraph = text.paragraphs().get(p);
             List<Inline> inlines = new ArrayList<>();
@@ -119,7 +119,7 @@ final class MergedBody {
             }
             boolean empty = inlines.stream().allMatch(inline -> inline.text().isBlank());
             if (!written || !empty) {
-                all.add(new Words(paragraph, inlines));
+                all.add(new TextParagraph(paragraph, inlines));
             }
         }
         return all;

@@ -140,7 +140,7 @@ final class TextRenderer {
         StringBuilder text = new StringBuilder();
         ListCount count = new ListCount();
         boolean first = true;
-        for (MergedBody.Words one : words.paragraphs(id, rich)) {
+        for (MergedBody.TextParagraph one : words.paragraphs(id, rich)) {
             count.next(one.paragraph());
             text.append(first ? "" : count.goesOn() ? "\n" : "\n\n");
             String lead = one.paragraph().kind() == Kind.QUOTE ? "  " : count.lead();

@@ -5,7 +5,8 @@
  * <pre>{@code
  * BodyText text = BodyText.of(design);
  * Merged merged = merger.merge(text.program(), context, Place.BODY);
- * Rendering rendering = Renderer.render(new ToRender(design, text, merged, merger, settings, subject, previewText, lines));
+ * Rendering rendering = Renderer.render(
+ *         new ToRender(design, text, merged, settings, subject, previewText, deal, pictures, null));
  * rendering.html();   // a whole document
  * rendering.text();   // its plain twin, not yet wrapped
  * }</pre>

@@ -2,7 +2,7 @@ package famulus.core.message.body;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import famulus.core.message.body.Merging.Merged;
+import famulus.core.message.body.Merging.MergedBodies;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -28,9 +28,9 @@ class MergingTest {
             RandomBody random = new RandomBody(seed);
             Body base = random.body();
             Body other = changed(changed(base, random), random);
-            assertThat(Merging.of(base, base, other)).isEqualTo(new Merged(other, other, List.of()));
-            assertThat(Merging.of(base, other, base)).isEqualTo(new Merged(other, other, List.of()));
-            assertThat(Merging.of(base, other, other)).isEqualTo(new Merged(other, other, List.of()));
+            assertThat(Merging.of(base, base, other)).isEqualTo(new MergedBodies(other, other, List.of()));
+            assertThat(Merging.of(base, other, base)).isEqualTo(new MergedBodies(other, other, List.of()));
+            assertThat(Merging.of(base, other, other)).isEqualTo(new MergedBodies(other, other, List.of()));
         }
     }
 
@@ -41,7 +41,7 @@ class MergingTest {
             Body base = random.body();
             Body mine = changed(changed(base, random), random);
             Body theirs = changed(changed(base, random), random);
-            Merged merged = Merging.of(base, mine, theirs);
+            MergedBodies merged = Merging.of(base, mine, theirs);
             for (Body after : List.of(merged.mineFirst(), merged.theirsFirst())) {
                 assertThat(new HashSet<>(ids(after))).as("seed %d", seed).hasSameSizeAs(ids(after));
                 if (!merged.both().contains("order")) {
@@ -84,7 +84,7 @@ class MergingTest {
         Body base = body(text("a", "One"), text("b", "Two"), text("c", "Three"));
         Body mine = body(text("a", "One more"), text("n", "New of mine"), text("b", "Two"), text("c", "Three"));
         Body theirs = body(text("a", "One"), text("c", "Three more"), text("m", "New of theirs"));
-        Merged merged = Merging.of(base, mine, theirs);
+        MergedBodies merged = Merging.of(base, mine, theirs);
         assertThat(merged.both()).isEmpty();
         assertThat(merged.mineFirst())
                 .isEqualTo(body(
@@ -98,7 +98,7 @@ class MergingTest {
     @Test
     void asksWhereBothChangedTheSame() {
         Body base = body(text("a", "One"), text("b", "Two"));
-        Merged merged =
+        MergedBodies merged =
                 Merging.of(base, body(text("a", "Mine"), text("b", "Two")), body(text("a", "Theirs"), text("b", "2")));
         assertThat(merged.both()).containsExactly("a");
         assertThat(merged.mineFirst()).isEqualTo(body(text("a", "Mine"), text("b", "2")));
@@ -108,17 +108,17 @@ class MergingTest {
     @Test
     void keepsWhatOneChangedAndTheOtherTookOut() {
         Body base = body(text("a", "One"), text("b", "Two"));
-        Merged merged = Merging.of(base, body(text("a", "One")), body(text("a", "One"), text("b", "Two more")));
+        MergedBodies merged = Merging.of(base, body(text("a", "One")), body(text("a", "One"), text("b", "Two more")));
         assertThat(merged.both()).containsExactly("b");
         assertThat(ids(merged.mineFirst())).containsExactly("a", "b");
-        Merged other = Merging.of(base, body(text("a", "One"), text("b", "Two more")), body(text("a", "One")));
+        MergedBodies other = Merging.of(base, body(text("a", "One"), text("b", "Two more")), body(text("a", "One")));
         assertThat(ids(other.theirsFirst())).containsExactly("a", "b");
     }
 
     @Test
     void asksWhereBothMovedThingsAbout() {
         Body base = body(text("a", "1"), text("b", "2"), text("c", "3"));
-        Merged merged = Merging.of(
+        MergedBodies merged = Merging.of(
                 base,
                 body(text("b", "2"), text("a", "1"), text("c", "3")),
                 body(text("a", "1"), text("c", "3"), text("b", "2")));

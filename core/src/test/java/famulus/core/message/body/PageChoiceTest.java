@@ -57,7 +57,7 @@ class PageChoiceTest {
         Body theirs = body("{\"width\":700}");
         assertThat(Merging.of(base, mine, base).mineFirst().page().width()).isEqualTo(500);
         assertThat(Merging.of(base, base, theirs).mineFirst().page().width()).isEqualTo(700);
-        Merging.Merged both = Merging.of(base, mine, theirs);
+        Merging.MergedBodies both = Merging.of(base, mine, theirs);
         assertThat(both.both()).containsExactly("page");
         assertThat(both.mineFirst().page().width()).isEqualTo(500);
         assertThat(both.theirsFirst().page().width()).isEqualTo(700);

@@ -1,2 +1,0 @@
-/** What is kept for use in many templates: house styles and pictures. */
-package famulus.server.cupboard;

@@ -1,0 +1,13 @@
+package famulus.server.desk;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+
+/**
+ * One term.
+ *
+ * @param kind field, text, number, ask or nothing
+ * @param format empty for the type's own way
+ * @param steps what is reckoned from the field's day
+ */
+public record ShownTerm(String kind, String value, String format, @Schema(nullable = true) List<ShownStep> steps) {}

@@ -1,0 +1,136 @@
+package famulus.server.materials;
+
+import famulus.core.record.PlainLine;
+import famulus.server.contents.Contents;
+import famulus.server.materials.FileMapper.ContentRow;
+import famulus.server.platform.Events;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import java.net.URLConnection;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Files that go along with messages, such as a price list. */
+@Service
+public class FileService {
+    private static final int LARGEST = 10_000_000;
+    private static final int LARGEST_TOGETHER = 15_000_000;
+    private static final int MOST = 10;
+    private static final int LONGEST_NAME = 160;
+
+    private final Contents contents;
+    private final UsedIn usedIn;
+    private final FileMapper mapper;
+    private final Ids ids;
+    private final Events events;
+    private final Clock clock;
+
+    FileService(FileMapper mapper, Ids ids, Events events, Clock clock, UsedIn usedIn, Contents contents) {
+        this.contents = contents;
+        this.usedIn = usedIn;
+        this.mapper = mapper;
+        this.ids = ids;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** A file without its bytes; {@code size} in bytes. */
+    public record KeptFile(UUID id, String name, String mediaType, int size, String addedBy, Instant addedAt) {}
+
+    /** The bytes of a file. */
+    public record FileContent(String name, String mediaType, byte[] content) {}
+
+    /** All files by name. */
+    public List<KeptFile> all() {
+        return mapper.all();
+    }
+
+    /** A file with its bytes. */
+    public Optional<FileContent> content(UUID id) {
+        return mapper.content(id)
+                .map((ContentRow row) -> new FileContent(
+                        row.name(),
+                        row.mediaType(),
+                        contents.read(row.content()).orElseThrow()));
+    }
+
+    /** The names of some files, in their order; those that are gone are left out. */
+    public List<String> names(List<UUID> wanted) {
+        return wanted.isEmpty()
+                ? List.of()
+                : wanted.stream()
+                        .flatMap(id -> all().stream().filter(file -> file.id().equals(id)))
+                        .map(KeptFile::name)
+                        .toList();
+    }
+
+    /** How many of some files are gone. */
+    public int lost(List<UUID> wanted) {
+        return wanted.isEmpty() ? 0 : wanted.size() - names(wanted).size();
+    }
+
+    /** Adds a file; refused when it is empty, too large, or of a kind that runs when it is opened. */
+    @Transactional
+    public KeptFile add(String name, byte[] content, Colleague by) {
+        PlainLine.refusal(name, LONGEST_NAME, true).ifPresent(sentence -> {
+            throw Refusal.field("name", sentence);
+        });
+        if (content.length == 0) {
+            throw Refusal.field("file", "This file is empty.");
+        }
+        if (content.length > LARGEST) {
+            throw Refusal.field("file", "This file is larger than 10 MB.");
+        }
+        String cleaned = FileName.cleaned(name);
+        if (Programs.is(cleaned, content)) {
+            throw Refusal.field(
+                    "file", "This is a program. Mail servers turn messages with one away, and those with macros.");
+        }
+        UUID id = ids.next();
+        mapper.insert(
+                id, cleaned, mediaType(cleaned), content.length, contents.keep(content), by.id(), clock.instant());
+        events.tell("file", id.toString());
+        return all().stream().filter(file -> file.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    private static String mediaType(String name) {
+        String guessed = URLConnection.guessContentTypeFromName(name);
+        return guessed == null ? "application/octet-stream" : guessed;
+    }
+
+    /** Deletes a file that goes along with no template; only keepers and administrators may. */
+    @Transactional
+    public void delete(UUID id, Colleague by) {
+        by.mustBe("Keepers and administrators delete files.", Role.KEEPER, Role.ADMINISTRATOR);
+        List<String> using = usedIn.alongWith(id);
+        if (!using.isEmpty()) {
+            throw Refusal.because("in-use", "It goes along with “" + String.join("”, “", using) + "”.");
+        }
+        mapper.delete(id);
+        events.tell("file", id.toString());
+    }
+
+    /** Why these can't go along with one message; empty when they can. */
+    public Optional<String> refusal(List<UUID> wanted) {
+        if (wanted.size() > MOST) {
+            return Optional.of("At most " + MOST + " files go along.");
+        }
+        List<KeptFile> kept =
+                all().stream().filter(file -> wanted.contains(file.id())).toList();
+        if (kept.size() < Set.copyOf(wanted).size()) {
+            return Optional.of("One of these files is not in the cupboard any more.");
+        }
+        long size = kept.stream().mapToLong(KeptFile::size).sum();
+        return size > LARGEST_TOGETHER
+                ? Optional.of("Together they are larger than 15 MB, and many mailboxes take no more.")
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,71 @@
+package famulus.server.materials;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Pictures of the library. */
+@Mapper
+interface PictureMapper {
+    /** A picture without its bytes. */
+    record PictureRow(
+            UUID id,
+            String name,
+            String description,
+            String category,
+            String mediaType,
+            int width,
+            int height,
+            boolean moving,
+            int size,
+            Instant addedAt) {}
+
+    /** Where the bytes of a picture are. */
+    record ContentRow(String mediaType, boolean moving, String content) {}
+
+    @Select(
+            """
+            select id, name, description, category, media_type, width, height, moving, size, added_at
+            from picture
+            order by name, id
+            """)
+    List<PictureRow> all();
+
+    @Select("select count(*) > 0 from picture where id = #{id}")
+    boolean has(UUID id);
+
+    @Select("select media_type, moving, content from picture where id = #{id}")
+    Optional<ContentRow> content(UUID id);
+
+    @Insert(
+            """
+            insert into picture (id, name, description, category, media_type, width, height, moving, size, content,
+                                 added_by, added_at)
+            values (#{p.id}, #{p.name}, #{p.description}, #{p.category}, #{p.mediaType}, #{p.width}, #{p.height},
+                    #{p.moving}, #{p.size}, #{content}, #{by}, #{p.addedAt})
+            """)
+    void insert(@Param("p") PictureRow picture, @Param("content") String content, @Param("by") UUID by);
+
+    @Update(
+            """
+            update picture set name = #{name}, description = #{description}, category = #{category} where id = #{id}
+            """)
+    int describe(
+            @Param("id") UUID id,
+            @Param("name") String name,
+            @Param("description") String description,
+            @Param("category") String category);
+
+    @Delete("delete from picture where id = #{id}")
+    void delete(UUID id);
+
+    @Select("select name from house_style where look like concat('%', #{id}, '%')")
+    List<String> inStyles(String id);
+}

@@ -1,0 +1,231 @@
+package famulus.server.materials;
+
+import famulus.core.message.render.Drawn;
+import famulus.core.message.render.PictureCopy;
+import famulus.core.record.PlainLine;
+import famulus.server.contents.Contents;
+import famulus.server.materials.PictureMapper.ContentRow;
+import famulus.server.materials.PictureMapper.PictureRow;
+import famulus.server.platform.Events;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The pictures that templates and house styles show. */
+@Service
+public class PictureService {
+    /** As wide as any message, twice over for fine screens. */
+    private static final int WIDEST = 1800;
+
+    private static final String IDENTIFIER = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
+
+    private final Contents contents;
+    private final UsedIn usedIn;
+    private final PictureMapper mapper;
+    private final Ids ids;
+    private final Clock clock;
+    private final Events events;
+    private final PictureCopies copies = new PictureCopies();
+
+    PictureService(PictureMapper mapper, Ids ids, Clock clock, Events events, UsedIn usedIn, Contents contents) {
+        this.contents = contents;
+        this.usedIn = usedIn;
+        this.mapper = mapper;
+        this.ids = ids;
+        this.clock = clock;
+        this.events = events;
+    }
+
+    /**
+     * A picture of the library.
+     *
+     * @param category what sort of picture it is, in the house's own word; may be empty
+     * @param moving whether it moves; then it is shown as it is
+     * @param size in bytes
+     */
+    public record Picture(
+            UUID id,
+            String name,
+            String description,
+            String category,
+            int width,
+            int height,
+            boolean moving,
+            int size,
+            Instant addedAt) {}
+
+    /** The bytes of a picture. */
+    public record PictureContent(String mediaType, byte[] content) {}
+
+    /** All pictures by name. */
+    public List<Picture> all() {
+        return mapper.all().stream().map(PictureService::picture).toList();
+    }
+
+    /**
+     * How many bytes pictures have together, as they leave; those that come with Famulus, or are gone, count for
+     * nothing.
+     *
+     * @param wanted the keys of copies, as a rendering names them
+     */
+    public long weight(Set<String> wanted) {
+        return wanted.stream()
+                .filter(key -> PictureCopy.of(key)
+                        .filter(copy -> !Drawn.ALL.contains(copy.picture()))
+                        .isPresent())
+                .flatMap(key -> content(key).stream())
+                .mapToLong(picture -> picture.content().length)
+                .sum();
+    }
+
+    /**
+     * Those of some pictures that are not there, by identifier.
+     *
+     * @param wanted the keys of copies, as a rendering names them
+     */
+    public Set<String> lost(Set<String> wanted) {
+        return wanted.stream()
+                .filter(key -> PictureCopy.of(key)
+                        .filter(copy -> there(copy.picture()))
+                        .isEmpty())
+                .map(key -> PictureCopy.of(key).map(PictureCopy::picture).orElse(key))
+                .collect(Collectors.toSet());
+    }
+
+    private boolean there(String picture) {
+        return Drawn.ALL.contains(picture) || (picture.matches(IDENTIFIER) && mapper.has(UUID.fromString(picture)));
+    }
+
+    private static Picture picture(PictureRow row) {
+        return new Picture(
+                row.id(),
+                row.name(),
+                row.description(),
+                row.category(),
+                row.width(),
+                row.height(),
+                row.moving(),
+                row.size(),
+                row.addedAt());
+    }
+
+    /**
+     * The bytes of a copy of a picture.
+     *
+     * @param key its identifier as a body names it, or the key of a {@link PictureCopy}
+     */
+    public Optional<PictureContent> content(String key) {
+        return PictureCopy.of(key).flatMap(copy -> copies.of(key, () -> copy(copy)));
+    }
+
+    private Optional<PictureContent> copy(PictureCopy copy) {
+        if (Drawn.ALL.contains(copy.picture())) {
+            return Optional.of(Retoucher.copy("image/png", drawn(copy.picture()), copy));
+        }
+        if (!copy.picture().matches(IDENTIFIER)) {
+            return Optional.empty();
+        }
+        return mapper.content(UUID.fromString(copy.picture())).map(row -> copy(row, copy));
+    }
+
+    private PictureContent copy(ContentRow row, PictureCopy copy) {
+        PictureCopy seen = copy.most() > 0 ? copy : new PictureCopy(copy.picture(), copy.retouching(), WIDEST);
+        byte[] bytes = contents.read(row.content()).orElseThrow();
+        return row.moving() ? new PictureContent(row.mediaType(), bytes) : Retoucher.copy(row.mediaType(), bytes, seen);
+    }
+
+    private static byte[] drawn(String id) {
+        try (InputStream in =
+                PictureService.class.getResourceAsStream("/pictures/" + id.substring("drawn-".length()) + ".png")) {
+            return in.readAllBytes();
+        } catch (IOException missing) {
+            throw new UncheckedIOException(missing);
+        }
+    }
+
+    /** Adds a picture; refused when it is none, too large or damaged. */
+    @Transactional
+    public Picture add(String name, byte[] file, Colleague by) {
+        PictureFile read = PictureFile.read(file);
+        PlainLine.refusal(name, 120, true).ifPresent(sentence -> {
+            throw Refusal.field("name", sentence);
+        });
+        UUID id = ids.next();
+        keep(id, name, "", "", read, by.id(), clock.instant());
+        events.tell("picture", id.toString());
+        return mapper.all().stream()
+                .filter(row -> row.id().equals(id))
+                .findFirst()
+                .map(PictureService::picture)
+                .orElseThrow();
+    }
+
+    /** Puts a picture in place with its own identifier; for the demo's data. */
+    public void keep(UUID id, String name, String description, String category, byte[] file, UUID by, Instant at) {
+        keep(id, name, description, category, PictureFile.read(file), by, at);
+    }
+
+    private void keep(
+            UUID id, String name, String description, String category, PictureFile file, UUID by, Instant at) {
+        mapper.insert(
+                new PictureRow(
+                        id,
+                        name,
+                        description,
+                        category,
+                        file.mediaType(),
+                        file.width(),
+                        file.height(),
+                        file.moving(),
+                        file.content().length,
+                        at),
+                contents.keep(file.content()),
+                by);
+    }
+
+    /** Names a picture, says what is read out in its place, and what sort of picture it is. */
+    @Transactional
+    public void describe(UUID id, String name, String description, String category) {
+        PlainLine.refusal(name, 120, true).ifPresent(sentence -> {
+            throw Refusal.field("name", sentence);
+        });
+        PlainLine.refusal(description, 300, false).ifPresent(sentence -> {
+            throw Refusal.field("description", sentence);
+        });
+        PlainLine.refusal(category, 60, false).ifPresent(sentence -> {
+            throw Refusal.field("category", sentence);
+        });
+        if (mapper.describe(id, name.strip(), description.strip(), category.strip()) == 0) {
+            throw Refusal.missing("This picture");
+        }
+        events.tell("picture", id.toString());
+    }
+
+    /** Takes a picture away; refused while something shows it. */
+    @Transactional
+    public void delete(UUID id, Colleague by) {
+        by.mustBe("Only a keeper or an administrator deletes pictures.", Role.KEEPER, Role.ADMINISTRATOR);
+        List<String> using = Stream.concat(usedIn.designs(id).stream(), mapper.inStyles(id.toString()).stream())
+                .toList();
+        if (!using.isEmpty()) {
+            throw Refusal.because("in-use", "It is used in " + String.join(", ", using) + ". Take it out there first.");
+        }
+        mapper.delete(id);
+        copies.forget(id.toString());
+        events.tell("picture", id.toString());
+    }
+}

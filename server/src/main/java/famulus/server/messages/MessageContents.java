@@ -1,0 +1,76 @@
+package famulus.server.messages;
+
+import famulus.core.message.render.Rendering;
+import famulus.server.library.Template;
+import famulus.server.materials.FileService;
+import famulus.server.materials.FileService.FileContent;
+import famulus.server.materials.PictureService;
+import famulus.server.materials.PictureService.PictureContent;
+import famulus.server.messages.MessageContent.AttachedFile;
+import famulus.server.messages.MessageContent.InlinePicture;
+import famulus.server.messages.MessageDraftService.MessageDraft;
+import famulus.server.platform.Refusal;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Puts together what a message says: its texts, and the pictures and files that belong to them. */
+@Component
+class MessageContents {
+    private final PictureService pictures;
+    private final FileService files;
+
+    MessageContents(PictureService pictures, FileService files) {
+        this.pictures = pictures;
+        this.files = files;
+    }
+
+    /**
+     * What is rendered, or the plain words, with the files of the template; refused when a picture or file is missing.
+     *
+     * @param rendering empty for a plain message
+     * @param body the words of a plain message
+     */
+    MessageContent of(MessageDraft draft, Optional<Rendering> rendering, String body) {
+        MessageContent content = of(rendering, body);
+        List<AttachedFile> attached = new ArrayList<>(content.files());
+        for (UUID id : draft.template().map(Template::files).orElse(List.of())) {
+            FileContent file = files.content(id)
+                    .orElseThrow(() -> Refusal.because(
+                            "file-lost",
+                            "A file that goes along is not in the cupboard any more. Take it off the template."));
+            attached.add(new AttachedFile(file.name(), file.mediaType(), file.content()));
+        }
+        return content.attaching(attached);
+    }
+
+    /** The same without the template's files. */
+    MessageContent of(Optional<Rendering> rendering, String body) {
+        return rendering.map(this::of).orElseGet(() -> MessageContent.plain(body));
+    }
+
+    private MessageContent of(Rendering rendering) {
+        List<InlinePicture> inline = new ArrayList<>();
+        for (String id : rendering.pictures()) {
+            PictureContent picture = pictures.content(id)
+                    .orElseThrow(() -> Refusal.because(
+                            "picture-lost", "A picture of this message is not there any more. Choose another one."));
+            String ending = picture.mediaType().substring(picture.mediaType().indexOf('/') + 1);
+            inline.add(new InlinePicture(
+                    id + "@famulus",
+                    "picture-" + (inline.size() + 1) + "." + ending,
+                    picture.mediaType(),
+                    picture.content()));
+        }
+        List<AttachedFile> calendars = rendering.calendars().stream()
+                .map(file -> new AttachedFile(
+                        file.name(),
+                        "text/calendar; charset=UTF-8; method=PUBLISH",
+                        file.content().getBytes(StandardCharsets.UTF_8)))
+                .toList();
+        return new MessageContent(rendering.text(), rendering.html(), inline, calendars);
+    }
+}

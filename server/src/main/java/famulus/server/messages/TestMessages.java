@@ -1,0 +1,161 @@
+package famulus.server.messages;
+
+import famulus.core.departure.Leaving;
+import famulus.server.desk.RenderingService;
+import famulus.server.library.Template;
+import famulus.server.library.TemplateEvents;
+import famulus.server.library.TemplateRights;
+import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateUseService;
+import famulus.server.library.TemplateVersionService.Reason;
+import famulus.server.messages.FrozenMessage.TemplateVersion;
+import famulus.server.messages.MessageDraftService.MessageDraft;
+import famulus.server.messages.MimeWriter.Headers;
+import famulus.server.messages.MimeWriter.Mailbox;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.team.Colleague;
+import famulus.server.team.TeamService;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/**
+ * Freezes a template as it would leave, merged for one person, for colleagues to look at: the same bytes but for whom it
+ * goes to. A test is in the outbox, and in nobody's history.
+ */
+@Service
+public class TestMessages {
+    private static final int MOST = 20;
+
+    private final MessageDraftService drafts;
+    private final DepartureService departures;
+    private final RenderingService renderings;
+    private final MessageContents contents;
+    private final TemplateService templates;
+    private final TemplateRights rights;
+    private final TemplateUseService uses;
+    private final TemplateEvents changes;
+    private final TestListService testList;
+    private final TeamService team;
+    private final MailDomain domain;
+    private final Clock clock;
+    private final Ids ids;
+
+    TestMessages(
+            MessageDraftService drafts,
+            DepartureService departures,
+            RenderingService renderings,
+            MessageContents contents,
+            TemplateService templates,
+            TemplateRights rights,
+            TemplateUseService uses,
+            TemplateEvents changes,
+            TestListService testList,
+            TeamService team,
+            MailDomain domain,
+            Clock clock,
+            Ids ids) {
+        this.drafts = drafts;
+        this.departures = departures;
+        this.renderings = renderings;
+        this.contents = contents;
+        this.templates = templates;
+        this.rights = rights;
+        this.uses = uses;
+        this.changes = changes;
+        this.testList = testList;
+        this.team = team;
+        this.domain = domain;
+        this.clock = clock;
+        this.ids = ids;
+    }
+
+    /**
+     * A template to be sent to colleagues as a test.
+     *
+     * @param template which one
+     * @param version what it was when it was looked at; refused when it has changed since
+     * @param merged whom it is merged for
+     * @param to colleagues; at least one, where it does not go to the test list
+     * @param list whether it goes to the inboxes of the test list as well
+     */
+    public record Wanted(UUID template, int version, For merged, List<UUID> to, boolean list) {}
+
+    /** Freezes a test for each inbox, and keeps that the template was tested. */
+    public List<FrozenMessage> freeze(Wanted test, Colleague asking) {
+        Template template = templates.get(test.template(), asking);
+        if (template.version() != test.version()) {
+            throw Refusal.changedMeanwhile(template.changedBy() + " changed this template meanwhile.");
+        }
+        List<Mailbox> inboxes = inboxes(test.to(), test.list());
+        MessageDraft draft = drafts.test(template.id(), test.merged(), asking);
+        departures.mustBeFreeToLeave(Leaving.TEST, draft, List.of());
+        if (rights.mayChange(template, asking)) {
+            templates.keepVersion(template.id(), template.version(), Reason.TESTED);
+        } else if (!Integer.valueOf(template.version()).equals(template.readyVersion())) {
+            throw Refusal.because(
+                    "not-ready",
+                    template.ownerName() + " is changing this template. Test it once it is marked ready again.");
+        }
+        MessageContent content = contents.of(
+                draft,
+                renderings.mail(draft.proof(), draft.proof().merged().subject().text()),
+                draft.proof().merged().body().text().strip());
+        List<FrozenMessage> frozen = inboxes.stream()
+                .map(inbox -> frozen(template, draft, inbox, content, asking))
+                .toList();
+        uses.tested(template.id(), template.version(), asking.id(), clock.instant());
+        changes.changed(template.id());
+        return frozen;
+    }
+
+    /** Everybody once, whether they are on the list or a colleague or both. */
+    private List<Mailbox> inboxes(List<UUID> to, boolean list) {
+        Map<String, Mailbox> inboxes = new LinkedHashMap<>();
+        colleagues(to).forEach(one -> inboxes.put(one.email(), new Mailbox(one.name(), one.email())));
+        if (list) {
+            testList.inboxes().forEach(one -> inboxes.putIfAbsent(one, new Mailbox("", one)));
+        }
+        if (inboxes.isEmpty()) {
+            throw Refusal.field("to", list ? "The test list is empty." : "Choose who is to get it.");
+        }
+        return List.copyOf(inboxes.values());
+    }
+
+    private List<Colleague> colleagues(List<UUID> to) {
+        if (to.size() > MOST) {
+            throw Refusal.field("to", "A test goes to " + MOST + " colleagues at most.");
+        }
+        return to.stream()
+                .distinct()
+                .map(one -> team.find(one)
+                        .filter(Colleague::active)
+                        .orElseThrow(() -> Refusal.field("to", "One of them is no colleague any more.")))
+                .toList();
+    }
+
+    private FrozenMessage frozen(
+            Template template, MessageDraft draft, Mailbox to, MessageContent content, Colleague asking) {
+        UUID id = ids.next();
+        Instant now = clock.instant();
+        String messageId = domain.messageId(id);
+        String subject = draft.proof().merged().subject().text().strip();
+        Envelope envelope = new Envelope(asking.id(), asking, draft.proof().person(), to, subject, true);
+        return new FrozenMessage(
+                id,
+                messageId,
+                new TemplateVersion(template.id(), template.version()),
+                envelope,
+                now,
+                MimeWriter.write(messageId, envelope.from(), to, subject, content, Headers.NONE, now),
+                Optional.empty(),
+                Optional.empty());
+    }
+}

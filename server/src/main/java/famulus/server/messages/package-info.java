@@ -1,0 +1,10 @@
+/**
+ * The message to one person, until it is bytes: merged from a template, looked at for what may not leave, and frozen. What
+ * is frozen never changes again; the outbox takes it from here.
+ *
+ * <pre>
+ *     MessageDraft draft = drafts.begin(template, to, sender, given, asking);   // merged, to be changed
+ *     FrozenMessage frozen = freezer.freeze(message, follows, asking);          // refused when something stops it
+ * </pre>
+ */
+package famulus.server.messages;

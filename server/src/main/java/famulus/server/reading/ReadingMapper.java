@@ -1,0 +1,87 @@
+package famulus.server.reading;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** What a reader of a message can come back to, and what became of messages. */
+@Mapper
+interface ReadingMapper {
+    /** A message as its reader's key finds it; {@code sentAt} is null until it is handed over. */
+    record PageRow(
+            UUID messageId, String personKind, UUID personId, Instant sentAt, Instant createdAt, boolean counted) {}
+
+    /** {@code address} is null for anything but a click. */
+    record EventRow(
+            UUID id,
+            UUID messageId,
+            UUID personId,
+            String kind,
+            Instant at,
+            String address,
+            String program,
+            boolean ahead,
+            boolean byMachine) {}
+
+    @Insert("insert into message_page (message_id, reader_key, counted) values (#{message}, #{key}, #{counted})")
+    void page(@Param("message") UUID message, @Param("key") String key, @Param("counted") boolean counted);
+
+    @Insert("insert into message_link (message_id, number, address) values (#{message}, #{number}, #{address})")
+    void link(@Param("message") UUID message, @Param("number") int number, @Param("address") String address);
+
+    @Select("select reader_key from message_page where message_id = #{message}")
+    Optional<String> key(UUID message);
+
+    /** A message by its reader’s key. */
+    Optional<PageRow> byKey(String key);
+
+    @Select("select address from message_link where message_id = #{message} and number = #{number}")
+    Optional<String> address(@Param("message") UUID message, @Param("number") int number);
+
+    @Select("select address from message_link where message_id = #{message} order by number")
+    List<String> links(UUID message);
+
+    @Insert(
+            """
+            insert into delivery_event (id, message_id, person_id, kind, at, address, program, ahead, by_machine)
+            values (#{id}, #{messageId}, #{personId}, #{kind}, #{at}, #{address}, #{program}, #{ahead}, #{byMachine})
+            """)
+    void event(EventRow event);
+
+    @Select("select * from delivery_event where message_id = #{message} order by at, id limit 1000")
+    List<EventRow> events(UUID message);
+
+    @Update("update delivery_event set by_machine = #{byMachine} where id = #{id}")
+    void judge(@Param("id") UUID id, @Param("byMachine") boolean byMachine);
+
+    @Insert("merge into unsubscribed (person_id, message_id, at) key (person_id) values (#{person}, #{message}, #{at})")
+    void unsubscribe(@Param("person") UUID person, @Param("message") UUID message, @Param("at") Instant at);
+
+    @Delete("delete from unsubscribed where person_id = #{person}")
+    int comeBack(UUID person);
+
+    /** What is known of how somebody read their messages. */
+    record ReadRow(Instant lastOpened, Instant lastClicked, String clickedLink) {}
+
+    /** Empty when nothing is known. Leans on delivery_event_person. */
+    @Select(
+            """
+            select (select max(e.at) from delivery_event e
+                    where e.person_id = #{person} and e.kind = 'OPENED' and not e.by_machine) as last_opened,
+                   c.at as last_clicked, c.address as clicked_link
+            from (values (1)) one
+            left join (
+              select e.at, e.address from delivery_event e
+              where e.person_id = #{person} and e.kind = 'CLICKED' and not e.by_machine
+              order by e.at desc, e.id desc
+              limit 1) c on true
+            """)
+    Optional<ReadRow> read(UUID person);
+}

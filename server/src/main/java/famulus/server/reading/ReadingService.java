@@ -1,0 +1,238 @@
+package famulus.server.reading;
+
+import famulus.core.delivery.CountedLinks;
+import famulus.core.delivery.Reading;
+import famulus.server.contents.WireSources;
+import famulus.server.messages.LinkedContent;
+import famulus.server.messages.ReaderPages;
+import famulus.server.platform.Events;
+import famulus.server.platform.Ids;
+import famulus.server.platform.PublicAddress;
+import famulus.server.reading.ReadingMapper.EventRow;
+import famulus.server.reading.ReadingMapper.PageRow;
+import famulus.server.reading.ReadingMapper.ReadRow;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PersonSummaries;
+import famulus.server.records.PersonSummaries.Readings;
+import famulus.server.records.RecordService;
+import famulus.server.team.TeamService;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Shows readers the pages of a message, and keeps what they do there. */
+@Service
+public class ReadingService implements ReaderPages {
+    /** So many things are kept of one message; whoever fetches it oftener is told no different. */
+    private static final int MOST_EVENTS = 400;
+
+    private static final int LONGEST_PROGRAM = 300;
+
+    private final ReadingMapper mapper;
+    private final Ids ids;
+    private final Events events;
+    private final Clock clock;
+    private final TeamService team;
+    private final RecordService records;
+    private final PersonSummaries summaries;
+    private final WireSources sources;
+
+    ReadingService(
+            ReadingMapper mapper,
+            Ids ids,
+            Events events,
+            Clock clock,
+            TeamService team,
+            RecordService records,
+            PersonSummaries summaries,
+            WireSources sources) {
+        this.team = team;
+        this.records = records;
+        this.summaries = summaries;
+        this.sources = sources;
+        this.mapper = mapper;
+        this.ids = ids;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** What became of a message. */
+    public enum ReadingEvent {
+        OPENED,
+        CLICKED,
+        UNSUBSCRIBED,
+        /** They took it back. */
+        CAME_BACK
+    }
+
+    @Override
+    public void keep(UUID message, LinkedContent content) {
+        mapper.page(message, content.key(), content.counted());
+        for (int i = 0; i < content.links().size(); i++) {
+            mapper.link(message, i, content.links().get(i));
+        }
+    }
+
+    /** Whether opens and clicks are counted at all. */
+    public boolean counts() {
+        return team.countsReading();
+    }
+
+    /** Has opens and clicks counted from the next message on, or not. */
+    @Transactional
+    public void count(boolean counts) {
+        team.countReading(counts);
+    }
+
+    /** A message's page by its reader's key. */
+    Optional<PageRow> page(String key) {
+        return mapper.byKey(key);
+    }
+
+    /** The message itself, as it left. */
+    byte[] source(PageRow page) {
+        return sources.read(page.messageId()).orElseThrow();
+    }
+
+    /** The language a reader is written to in, by ISO 639. */
+    String language(PageRow page) {
+        String own = records.get(CrmKind.of(page.personKind()), page.personId()).text("language");
+        return own.isEmpty() ? team.house().language() : own;
+    }
+
+    boolean wantsNoRounds(UUID person) {
+        return summaries.wantsNoRounds(person);
+    }
+
+    /** A message's HTML with its links as they were written, so that looking at it counts for nothing. */
+    String asWritten(UUID message, String html) {
+        return mapper.key(message)
+                .map(key -> CountedLinks.undone(html, PublicAddress.PAGES + key + "/", mapper.links(message)))
+                .orElse(html);
+    }
+
+    /** What became of a message, in the order of time. */
+    List<EventRow> events(UUID message) {
+        return mapper.events(message);
+    }
+
+    /** Keeps that a message was shown. */
+    @Transactional
+    public void opened(PageRow page, String program, boolean ahead) {
+        read(page, ReadingEvent.OPENED, null, program, ahead);
+    }
+
+    /**
+     * Keeps that a link was followed.
+     *
+     * @return where it leads; empty when the message has no such link
+     */
+    @Transactional
+    public Optional<String> clicked(PageRow page, int number, String program, boolean ahead) {
+        Optional<String> leads = mapper.address(page.messageId(), number);
+        leads.ifPresent(where -> read(page, ReadingEvent.CLICKED, where, program, ahead));
+        return leads;
+    }
+
+    /** Where a link leads, without counting it. */
+    Optional<String> leads(PageRow page, int number) {
+        return mapper.address(page.messageId(), number);
+    }
+
+    private void read(PageRow page, ReadingEvent kind, String where, String program, boolean ahead) {
+        if (!page.counted() || mapper.events(page.messageId()).size() >= MOST_EVENTS) {
+            return;
+        }
+        keep(ids.next(), page.messageId(), page.personId(), kind, clock.instant(), where, program, ahead);
+        judge(page);
+        events.tell("record", page.personId().toString());
+    }
+
+    /** Judges all readings of a message anew: a second one can tell what the first was. */
+    private void judge(PageRow page) {
+        List<EventRow> readings = mapper.events(page.messageId()).stream()
+                .filter(one -> one.kind().equals(ReadingEvent.OPENED.name())
+                        || one.kind().equals(ReadingEvent.CLICKED.name()))
+                .toList();
+        List<Boolean> byMachine = Reading.byMachine(
+                page.sentAt() == null ? page.createdAt() : page.sentAt(),
+                readings.stream()
+                        .map(one -> new Reading(
+                                one.at(), one.address() == null ? "" : one.address(), one.program(), one.ahead()))
+                        .toList());
+        for (int i = 0; i < readings.size(); i++) {
+            if (readings.get(i).byMachine() != byMachine.get(i)) {
+                mapper.judge(readings.get(i).id(), byMachine.get(i));
+            }
+        }
+        summed(page.personId());
+    }
+
+    /** Has what is known of a person's reading summed up. */
+    private void summed(UUID person) {
+        summaries.read(person, () -> mapper.read(person)
+                .map((ReadRow row) -> new Readings(row.lastOpened(), row.lastClicked(), row.clickedLink()))
+                .orElse(new Readings(null, null, null)));
+    }
+
+    /** Keeps that a reader wants no rounds. */
+    @Transactional
+    public void unsubscribe(PageRow page, String program) {
+        if (!wantsNoRounds(page.personId())) {
+            mapper.unsubscribe(page.personId(), page.messageId(), clock.instant());
+            summaries.unsubscribed(page.personId(), true);
+            changed(page, ReadingEvent.UNSUBSCRIBED, program);
+        }
+    }
+
+    /** Keeps that a reader wants rounds again. */
+    @Transactional
+    public void comeBack(PageRow page, String program) {
+        if (mapper.comeBack(page.personId()) > 0) {
+            summaries.unsubscribed(page.personId(), false);
+            changed(page, ReadingEvent.CAME_BACK, program);
+        }
+    }
+
+    private void changed(PageRow page, ReadingEvent kind, String program) {
+        keep(ids.next(), page.messageId(), page.personId(), kind, clock.instant(), null, program, false);
+        events.tell("record", page.personId().toString());
+    }
+
+    private void keep(
+            UUID id,
+            UUID message,
+            UUID person,
+            ReadingEvent kind,
+            Instant at,
+            String where,
+            String program,
+            boolean ahead) {
+        String said = program.substring(0, Math.min(program.length(), LONGEST_PROGRAM));
+        mapper.event(new EventRow(id, message, person, kind.name(), at, where, said, ahead, false));
+    }
+
+    /** Puts in place that a message was read long ago; for the demo's data. */
+    public void keepRead(UUID message, UUID person, ReadingEvent kind, Instant at, String where) {
+        UUID id = UUID.nameUUIDFromBytes((message + kind.name() + at).getBytes(StandardCharsets.UTF_8));
+        keep(id, message, person, kind, at, where, "a person", false);
+        summed(person);
+    }
+
+    /** Where the counted links of a message lead. */
+    public List<String> links(UUID message) {
+        return mapper.links(message);
+    }
+
+    /** Puts in place that a message made its reader want no rounds; for the demo's data. */
+    public void keepUnsubscribed(UUID message, UUID person, Instant at) {
+        mapper.unsubscribe(person, message, at);
+        summaries.unsubscribed(person, true);
+        keepRead(message, person, ReadingEvent.UNSUBSCRIBED, at, null);
+    }
+}

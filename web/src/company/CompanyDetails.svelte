@@ -1,0 +1,121 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { me } from '../app/session.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
+  import Button from '../ui/Button.svelte';
+  import Choose from '../ui/Choose.svelte';
+  import Field from '../ui/Field.svelte';
+  import PlainTable from '../ui/PlainTable.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import { typeOptions } from './types';
+
+  /** What the house says of itself, each with the day it was last true. */
+  type Fact = Schemas['HouseFact'];
+  const may = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
+  const types = typeOptions(['TEXT', 'NUMBER', 'MONEY', 'DATE', 'LINK', 'PHONE', 'EMAIL']);
+
+  let facts = $state<Fact[] | null>(null);
+  let open = $state<{ name: string; typed: Schemas['TypedFact']; anchor: HTMLElement } | null>(null);
+  let wrong = $state<Record<string, string>>({});
+  let failed = $state('');
+
+  ask('get', '/api/company/facts')
+    .then((read) => (facts = read))
+    .catch((failure) => (failed = sentence(failure)));
+
+  function edit(fact: Fact | null, event: MouseEvent) {
+    wrong = {};
+    const { label, type, value, asOf } = fact ?? { label: '', type: 'TEXT', value: '', asOf: '' };
+    open = {
+      name: fact?.name ?? '',
+      typed: { label, type, value, asOf } as Schemas['TypedFact'],
+      anchor: event.currentTarget as HTMLElement,
+    };
+  }
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    if (!open) return;
+    try {
+      facts = open.name
+        ? await ask('put', '/api/company/facts/{name}', { params: { name: open.name }, body: open.typed })
+        : await ask('post', '/api/company/facts', { body: open.typed });
+      open = null;
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) notify(sentence(failure), { stop: true });
+    }
+  }
+
+  async function remove(fact: Fact) {
+    const { label, type, value, asOf } = fact;
+    try {
+      facts = await ask('delete', '/api/company/facts/{name}', { params: { name: fact.name } });
+      notify(`“${label}” is taken away. Templates that use it say so.`, {
+        undo: async () => {
+          facts = await ask('post', '/api/company/facts', { body: { label, type, value, asOf } });
+        },
+      });
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+</script>
+
+<p class="soft">
+  What templates can say of the house. Each fact has the day on which it was true, and a template can print
+  that day too.
+  {#if !may}Keepers and administrators change them.{/if}
+</p>
+{#if failed}<p role="alert">{failed}</p>{/if}
+{#if facts}
+  <PlainTable label="Facts" heads={['Fact', 'Says', 'As of', 'In templates', '']}>
+    {#each facts as fact (fact.name)}
+      <tr>
+        <td>{fact.label}</td>
+        <td><bdi>{fact.value}</bdi></td>
+        <td>{fact.asOf}</td>
+        <td class="soft">&#123;{fact.path}&#125; and &#123;{fact.path}_as_of&#125;</td>
+        <td class="ways">
+          {#if may}
+            <InlineButton onclick={(event) => edit(fact, event)}>change</InlineButton>
+            <InlineButton soft onclick={() => void remove(fact)}>take away</InlineButton>
+          {/if}
+        </td>
+      </tr>
+    {:else}
+      <tr><td colspan="5" class="soft">There is no fact yet.</td></tr>
+    {/each}
+  </PlainTable>
+  {#if may}<Button onclick={(event) => edit(null, event)}>Add a fact</Button>{/if}
+{/if}
+{#if open}
+  <Slip
+    title={open.name ? open.typed.label : 'Add a fact'}
+    anchor={open.anchor}
+    onclose={() => (open = null)}
+  >
+    <form onsubmit={keep}>
+      {#if !open.name}
+        <Field label="What it is called" bind:value={open.typed.label} error={wrong.label} />
+        <Choose
+          label="Sort"
+          value={open.typed.type}
+          options={types}
+          error={wrong.type}
+          onchange={(code) => (open!.typed.type = code as Fact['type'])}
+        />
+      {/if}
+      <Field label="What it says" bind:value={open.typed.value} error={wrong.value} />
+      <Field label="As of" type="date" bind:value={open.typed.asOf} error={wrong.asOf} />
+      <Button main type="submit">Keep</Button>
+    </form>
+  </Slip>
+{/if}
+
+<style>
+  .soft {
+    color: var(--ink-soft);
+  }
+</style>

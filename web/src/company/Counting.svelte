@@ -1,0 +1,59 @@
+<script lang="ts">
+  import { ask, sentence } from '../api/client';
+  import { me } from '../app/session.svelte';
+  import { notify } from '../ui/notices.svelte';
+
+  /** Whether it is counted who opens messages and follows their links. */
+  const may = me().role === 'ADMINISTRATOR';
+  let counts = $state<boolean | null>(null);
+  let failed = $state('');
+
+  ask('get', '/api/company/counting')
+    .then((read) => (counts = read.counts))
+    .catch((failure) => (failed = sentence(failure)));
+
+  async function count(wanted: boolean) {
+    try {
+      counts = (await ask('put', '/api/company/counting', { body: { counts: wanted } })).counts;
+      notify(counts ? 'Counted from the next message on.' : 'Nothing is counted from the next message on.', {
+        undo: () => count(!wanted),
+      });
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+</script>
+
+<p class="soft">
+  Letters, designed and source messages can tell whether they were opened and which link was followed: they
+  carry a picture of no size, and their links lead past a page of ours. Plain messages can’t. What filters and
+  other machines fetch is told apart and does not count. Nobody is counted whose record says “never counted”.
+</p>
+{#if failed}<p role="alert">{failed}</p>{/if}
+{#if counts !== null}
+  <label>
+    <input
+      type="checkbox"
+      checked={counts}
+      disabled={!may}
+      onchange={(event) => void count(event.currentTarget.checked)}
+    />
+    Count opens and clicks
+  </label>
+  {#if !may}<p class="soft">Administrators settle this.</p>{/if}
+{/if}
+
+<style>
+  .soft {
+    max-width: 66ch;
+    color: var(--ink-soft);
+  }
+
+  label {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 32px;
+    margin-top: 10px;
+  }
+</style>

@@ -1,0 +1,65 @@
+import { sentence, type Schemas } from '../api/client';
+import type { Chip } from './draftText';
+import { proofOf, type ProofFor } from './proofOf';
+
+type Draft = Schemas['Draft'];
+
+/** What is to be shown, and for whom. */
+export interface Previewed {
+  draft: Draft;
+  template: string;
+  person: ProofFor;
+}
+
+/**
+ * The preview of a draft, asked for after every change. While one is on its way, the next waits for it and then takes the
+ * newest words, so that the draft itself never waits.
+ */
+export class PreviewLoop {
+  proof = $state.raw<Schemas['ShownProof'] | null>(null);
+  failed = $state('');
+  /** Fields that were met in the draft's texts, by their written form. */
+  readonly met = new Map<string, Chip>();
+  onproof: (read: Draft, proof: Schemas['ShownProof']) => void = () => {};
+  private running = false;
+  private wanted = false;
+  private closed = false;
+
+  /**
+   * @param now what is to be shown at this moment; null while there is nothing
+   */
+  constructor(private readonly now: () => Previewed | null) {}
+
+  /** The draft or the person has changed. */
+  ask(): void {
+    this.wanted = true;
+    if (!this.running) void this.run();
+  }
+
+  close(): void {
+    this.closed = true;
+  }
+
+  private async run(): Promise<void> {
+    this.running = true;
+    for (let next = this.next(); next; next = this.next()) {
+      try {
+        this.proof = await proofOf(next.draft, next.template, next.person);
+        this.failed = '';
+        for (const part of [this.proof.subject, this.proof.previewText, this.proof.body]) {
+          for (const chip of part.chips) this.met.set(chip.written, chip);
+        }
+        this.onproof(next.draft, this.proof);
+      } catch (failure) {
+        this.failed = sentence(failure);
+      }
+    }
+    this.running = false;
+  }
+
+  private next(): Previewed | null {
+    const next = this.wanted && !this.closed ? this.now() : null;
+    if (next) this.wanted = false;
+    return next;
+  }
+}

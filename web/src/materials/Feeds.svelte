@@ -1,0 +1,149 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { onChange } from '../app/changes';
+  import { me } from '../app/session.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
+  import Button from '../ui/Button.svelte';
+  import Field from '../ui/Field.svelte';
+  import PlainTable from '../ui/PlainTable.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import { day } from '../ui/when';
+  import BringIn from './BringIn.svelte';
+
+  /** Feeds whose newest entries a message can show, each as it was read last. */
+  const keeper = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
+  const administrator = me().role === 'ADMINISTRATOR';
+
+  let feeds = $state<Schemas['ShownFeed'][] | null>(null);
+  let failed = $state('');
+  let address = $state('');
+  let wrong = $state('');
+  let reading = $state('');
+
+  async function read() {
+    try {
+      feeds = await ask('get', '/api/materials/feeds');
+      failed = '';
+    } catch (failure) {
+      failed = sentence(failure);
+    }
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault();
+    reading = address;
+    wrong = '';
+    try {
+      await ask('post', '/api/materials/feeds/addresses', { body: { address } });
+      address = '';
+      await read();
+    } catch (failure) {
+      wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+    }
+    reading = '';
+  }
+
+  async function readAgain(feed: Schemas['ShownFeed']) {
+    reading = feed.name;
+    try {
+      await ask('post', '/api/materials/feeds/{id}/read', { params: { id: feed.id } });
+      await read();
+      notify(`“${feed.name}” is as new as it is there.`);
+    } catch (failure) {
+      notify(Object.values(fieldsOf(failure))[0] ?? sentence(failure), { stop: true });
+    }
+    reading = '';
+  }
+
+  async function remove(feed: Schemas['ShownFeed']) {
+    try {
+      await ask('delete', '/api/materials/feeds/{id}', { params: { id: feed.id } });
+      notify(`“${feed.name}” is deleted.`);
+      await read();
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  $effect(() => onChange((change) => change.what === 'feed' && void read()));
+  void read();
+</script>
+
+{#snippet ledger()}
+  {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
+  {#if reading}<p role="status">reading {reading} …</p>{/if}
+  {#if feeds}
+    <PlainTable label="Feeds" heads={['Name', 'Newest entry', 'Entries', 'Comes from', 'Read', '']}>
+      {#each feeds as feed (feed.id)}
+        <tr>
+          <td>{feed.name}</td>
+          <td>{feed.newest}</td>
+          <td>{feed.entries}</td>
+          <td class="soft from"><bdi>{feed.address || 'a file'}</bdi></td>
+          <td>{day(feed.readAt)}</td>
+          <td class="ways">
+            {#if keeper}
+              {#if feed.address}<InlineButton onclick={() => void readAgain(feed)}>read again</InlineButton
+                >{/if}
+              <InlineButton soft onclick={() => void remove(feed)}>delete</InlineButton>
+            {/if}
+          </td>
+        </tr>
+      {:else}
+        <tr><td colspan="6" class="soft">No feed yet. Keepers bring them in.</td></tr>
+      {/each}
+    </PlainTable>
+  {/if}
+  {#if administrator}
+    <form onsubmit={add}>
+      <Field
+        label="Or read one from an address"
+        bind:value={address}
+        error={wrong}
+        remark="Never from a private network. A message that was sent keeps what the feed had then."
+      />
+      <Button type="submit" disabled={!address.trim() || !!reading}>Read it</Button>
+    </form>
+  {/if}
+{/snippet}
+
+{#if keeper}
+  <BringIn
+    label="Bring feeds in"
+    says="RSS or Atom, up to 2 MB; one of the same title takes the place of the one before."
+    accept=".xml,.rss,.atom,application/rss+xml,application/atom+xml,text/xml"
+    address={(file) => `/api/materials/feeds?name=${encodeURIComponent(file.name)}`}
+    onbrought={read}
+  >
+    {@render ledger()}
+  </BringIn>
+{:else}
+  <div class="place">{@render ledger()}</div>
+{/if}
+
+<style>
+  .place {
+    padding: 14px 20px 40px;
+  }
+
+  .wrong {
+    color: var(--stop);
+  }
+
+  .soft {
+    color: var(--ink-soft);
+  }
+
+  .from {
+    overflow-wrap: anywhere;
+  }
+
+  .ways {
+    white-space: nowrap;
+  }
+
+  form {
+    max-width: 480px;
+    margin-top: 20px;
+  }
+</style>

@@ -1,0 +1,116 @@
+<script lang="ts">
+  import { ask, sentence, type Schemas } from '../api/client';
+  import { onChange } from '../app/changes';
+  import { me } from '../app/session.svelte';
+  import Button from '../ui/Button.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import { day } from '../ui/when';
+  import BringIn from './BringIn.svelte';
+
+  /** The files that can go along with messages. */
+  let files = $state<Schemas['KeptFile'][] | null>(null);
+  let failed = $state('');
+  const mayDelete = $derived(me().role === 'KEEPER' || me().role === 'ADMINISTRATOR');
+
+  async function read() {
+    try {
+      files = await ask('get', '/api/materials/files');
+    } catch (failure) {
+      failed = sentence(failure);
+    }
+  }
+
+  async function remove(file: Schemas['KeptFile']) {
+    try {
+      await ask('delete', '/api/materials/files/{id}', { params: { id: file.id } });
+      notify(`“${file.name}” is deleted.`);
+      await read();
+    } catch (failure) {
+      failed = `${file.name}: ${sentence(failure)}`;
+    }
+  }
+
+  $effect(() => onChange((change) => change.what === 'file' && void read()));
+  void read();
+</script>
+
+<BringIn
+  label="Bring files in"
+  says="Up to 10 MB each, no programs."
+  address={(file) => `/api/materials/files?name=${encodeURIComponent(file.name)}`}
+  onbrought={read}
+>
+  {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
+  {#if files?.length}
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Name</th>
+          <th scope="col" class="figures">KB</th>
+          <th scope="col">Added by</th>
+          <th scope="col" class="figures">Added</th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        {#each files as file (file.id)}
+          <tr>
+            <td><a href="/api/materials/files/{file.id}" download={file.name}>{file.name}</a></td>
+            <td class="figures">{Math.ceil(file.size / 1000)}</td>
+            <td>{file.addedBy}</td>
+            <td class="figures">{day(file.addedAt)}</td>
+            <td class="figures">
+              {#if mayDelete}
+                <Button quiet danger aria-label="Delete {file.name}" onclick={() => void remove(file)}
+                  >Delete</Button
+                >
+              {/if}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {:else if files}
+    <p class="none">No file yet. What is kept here can go along with any template’s messages.</p>
+  {/if}
+</BringIn>
+
+<style>
+  .wrong {
+    margin-bottom: 10px;
+    color: var(--stop);
+  }
+
+  .none {
+    color: var(--ink-soft);
+  }
+
+  table {
+    width: 100%;
+    max-width: 860px;
+    border-collapse: collapse;
+  }
+
+  th,
+  td {
+    padding: 7px 14px 7px 0;
+    border-bottom: 1px solid var(--rule-soft);
+    text-align: left;
+  }
+
+  th {
+    color: var(--ink-soft);
+    font-weight: 400;
+    font-size: 12.5px;
+  }
+
+  .figures {
+    text-align: right;
+    font-variant-numeric: tabular-nums;
+  }
+
+  a {
+    color: var(--ink);
+    font-weight: 600;
+  }
+</style>

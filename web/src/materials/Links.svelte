@@ -1,0 +1,156 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { me } from '../app/session.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
+  import Button from '../ui/Button.svelte';
+  import Field from '../ui/Field.svelte';
+  import PlainTable from '../ui/PlainTable.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import { notify } from '../ui/notices.svelte';
+
+  /** Addresses that are kept once: facts of the house that are links, each with the templates that lead there. */
+  type Fact = Schemas['HouseFact'];
+  const may = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
+
+  let links = $state<Fact[] | null>(null);
+  let used = $state<Record<string, Schemas['UsingTemplate'][]>>({});
+  let open = $state<{ name: string; label: string; value: string; anchor: HTMLElement } | null>(null);
+  let wrong = $state<Record<string, string>>({});
+  let failed = $state('');
+
+  async function take(facts: Fact[]) {
+    links = facts.filter((fact) => fact.type === 'LINK');
+    const uses = await Promise.all(
+      links.map((link) => ask('get', '/api/templates/using-fact', { query: { name: link.name } })),
+    );
+    used = Object.fromEntries(links.map((link, at) => [link.name, uses[at]]));
+  }
+
+  function edit(link: Fact | null, event: MouseEvent) {
+    wrong = {};
+    open = {
+      name: link?.name ?? '',
+      label: link?.label ?? '',
+      value: link?.value ?? '',
+      anchor: event.currentTarget as HTMLElement,
+    };
+  }
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    if (!open) return;
+    const { name, label, value } = open;
+    const body = { label, type: 'LINK', value, asOf: '' } as const;
+    try {
+      await take(
+        name
+          ? await ask('put', '/api/company/facts/{name}', { params: { name }, body })
+          : await ask('post', '/api/company/facts', { body }),
+      );
+      open = null;
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) notify(sentence(failure), { stop: true });
+    }
+  }
+
+  async function remove({ name, label, type, value, asOf }: Fact) {
+    try {
+      await take(await ask('delete', '/api/company/facts/{name}', { params: { name } }));
+      notify(`“${label}” is taken away.`, {
+        undo: async () =>
+          take(await ask('post', '/api/company/facts', { body: { label, type, value, asOf } })),
+      });
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  ask('get', '/api/company/facts')
+    .then(take)
+    .catch((failure) => (failed = sentence(failure)));
+</script>
+
+<div class="place">
+  <p class="says">
+    An address that is kept here is changed once, and every template leads to the new one. What was sent leads
+    where it led.
+    {#if may}<Button onclick={(event) => edit(null, event)}>New link</Button>{/if}
+  </p>
+  {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
+  {#if links}
+    <PlainTable label="Links" heads={['Name', 'Leads to', 'In templates', 'Used in', '']}>
+      {#each links as link (link.name)}
+        {@const uses = used[link.name] ?? []}
+        <tr>
+          <td>{link.label}</td>
+          <td class="address"><bdi>{link.value}</bdi></td>
+          <td class="soft">&#123;{link.path}&#125;</td>
+          <td>
+            {#each uses as use, at (use.id)}{at ? ', ' : ''}<a href="/templates/{use.id}">{use.name}</a
+              >{:else}<span class="soft">nothing yet</span>{/each}
+          </td>
+          <td class="ways">
+            {#if may}
+              <InlineButton onclick={(event) => edit(link, event)}>change</InlineButton>
+              {#if !uses.length}<InlineButton soft onclick={() => void remove(link)}>take away</InlineButton
+                >{/if}
+            {/if}
+          </td>
+        </tr>
+      {:else}
+        <tr><td colspan="5" class="soft">No link yet. Keepers and administrators add them.</td></tr>
+      {/each}
+    </PlainTable>
+  {/if}
+</div>
+{#if open}
+  <Slip
+    title={open.name ? open.label : 'New link'}
+    anchor={open.anchor}
+    placement="bottom-end"
+    onclose={() => (open = null)}
+  >
+    <form onsubmit={keep}>
+      {#if !open.name}<Field label="What it is called" bind:value={open.label} error={wrong.label} />{/if}
+      <Field label="Leads to" bind:value={open.value} error={wrong.value} />
+      <Button main type="submit">Keep</Button>
+    </form>
+  </Slip>
+{/if}
+
+<style>
+  .place {
+    max-width: 1020px;
+    padding: 16px 20px;
+  }
+
+  .says {
+    display: flex;
+    gap: 20px;
+    justify-content: space-between;
+    align-items: center;
+    margin-bottom: 12px;
+    color: var(--ink-soft);
+  }
+
+  .says :global(button) {
+    flex: none;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+  }
+
+  .address {
+    overflow-wrap: anywhere;
+  }
+
+  .wrong {
+    color: var(--stop);
+  }
+
+  .ways {
+    white-space: nowrap;
+  }
+</style>

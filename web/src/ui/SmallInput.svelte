@@ -1,0 +1,55 @@
+<script lang="ts">
+  import type { HTMLInputAttributes } from 'svelte/elements';
+
+  /** A small input within a line or a slip; `word` where it is a word of a sentence. */
+  let {
+    wide,
+    word = false,
+    value,
+    ...rest
+  }: HTMLInputAttributes & {
+    /** Its width in pixels; as wide as its kind needs where it is left out. */
+    wide?: number;
+    word?: boolean;
+  } = $props();
+</script>
+
+<input {value} class:word style:width={wide ? `${wide}px` : undefined} {...rest} />
+
+<style>
+  input {
+    min-height: 26px;
+    padding: 2px 5px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 13px/1.2 var(--sans);
+  }
+
+  [type='number'] {
+    width: 58px;
+  }
+
+  [type='color'] {
+    width: 34px;
+    padding: 1px;
+  }
+
+  .word {
+    max-width: 200px;
+    min-height: 0;
+    padding: 0;
+    field-sizing: content;
+    border: 0;
+    border-bottom: 1px dotted var(--act);
+    border-radius: 0;
+    background: none;
+    color: var(--act);
+    font: inherit;
+  }
+
+  .word[type='number'] {
+    width: 64px;
+  }
+</style>
