@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { roleWords } from './roles';
   import { go } from './router';
   import { signOut } from './session.svelte';
   import { chooseTheme, chosenTheme, type Theme } from './theme';
@@ -34,10 +35,10 @@
     onclose={() => (open = false)}
     placement="right-end"
   >
-    <p class="role">{who.jobTitle || who.role.toLowerCase()}</p>
+    <p class="role">{who.jobTitle || roleWords[who.role]}</p>
     <fieldset>
-      <legend>Light</legend>
-      {#each [['system', 'as the system'], ['daylight', 'daylight'], ['lamplight', 'lamplight']] as [code, label] (code)}
+      <legend>Appearance</legend>
+      {#each [['system', 'automatic'], ['daylight', 'light'], ['lamplight', 'dark']] as [code, label] (code)}
         <label>
           <input
             type="radio"
@@ -53,13 +54,13 @@
     <div class="ways">
       <Button quiet onclick={() => visit('/profile')}>My profile and signature</Button>
       <Button quiet onclick={() => visit('/team')}>Team</Button>
-      <Button quiet onclick={() => visit('/house')}>The house’s rules</Button>
+      <Button quiet onclick={() => visit('/company')}>Company settings</Button>
       <Button
         quiet
         onclick={() => {
           open = false;
           keys.shown = true;
-        }}>Keys</Button
+        }}>Keyboard shortcuts</Button
       >
       <Button quiet onclick={() => void leave()}>Sign out</Button>
     </div>

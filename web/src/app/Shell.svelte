@@ -9,12 +9,12 @@
   import Me from './Me.svelte';
   import ShortcutList from './ShortcutList.svelte';
 
-  /** The spine; each place keeps its digit, whether or not all seven are there. */
+  /** The spine; digits open its places in their order. */
   const places = [
     { key: '2', label: 'People', address: '/people' },
     { key: '3', label: 'Deals', address: '/deals' },
     { key: '4', label: 'Templates', address: '/templates' },
-    { key: '7', label: 'Cupboard', address: '/cupboard' },
+    { key: '5', label: 'Materials', address: '/materials' },
   ];
   let waiting = $state(0);
   const at = $derived(route.pathname === '/' ? '/people' : `/${route.pathname.split('/')[1]}`);
@@ -30,7 +30,7 @@
     shortcuts([
       ...places.map((place) => ({ key: place.key, label: place.label, run: () => go(place.address) })),
       { key: '/', label: 'Find', run: () => document.querySelector<HTMLElement>('[data-finder]')?.focus() },
-      { key: '?', label: 'These keys', run: () => (keys.shown = !keys.shown) },
+      { key: '?', label: 'Keyboard shortcuts', run: () => (keys.shown = !keys.shown) },
     ]),
   );
   void countWaiting();
@@ -57,13 +57,11 @@
       </li>
       {#if session.now?.demo}
         <li>
-          <a href="/practice-post" aria-current={at === '/practice-post' ? 'page' : undefined}
-            >Practice post</a
-          >
+          <a href="/demo-inboxes" aria-current={at === '/demo-inboxes' ? 'page' : undefined}>Demo inboxes</a>
         </li>
       {/if}
     </ul>
-    <Me who={me()} here={at === '/profile' || at === '/team' || at === '/house'} />
+    <Me who={me()} here={at === '/profile' || at === '/team' || at === '/company'} />
     <div class="name" aria-hidden="true">Famulus</div>
   </nav>
   <div class="view" id="view" tabindex="-1">

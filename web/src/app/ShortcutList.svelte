@@ -7,7 +7,7 @@
   );
 </script>
 
-<Slip title="Keys" onclose={() => (keys.shown = false)} modal>
+<Slip title="Keyboard shortcuts" onclose={() => (keys.shown = false)} modal>
   <dl>
     {#each shown as shortcut (shortcut.key)}
       <dt><kbd>{shortcut.key.replace('ArrowUp', '↑').replace('ArrowDown', '↓')}</kbd></dt>

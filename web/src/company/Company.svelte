@@ -3,27 +3,27 @@
   import Page from '../ui/Page.svelte';
   import Parts from '../ui/Parts.svelte';
   import Counting from './Counting.svelte';
-  import Facts from './CompanyDetails.svelte';
+  import CompanyDetails from './CompanyDetails.svelte';
   import Fields from './Fields.svelte';
   import Holidays from './Holidays.svelte';
   import Salutations from './Salutations.svelte';
 
   /** The house's rules: what it says of itself, how it greets, when nobody works, and the fields it adds. */
   const parts = [
-    ['facts', 'Facts', Facts],
-    ['salutations', 'Salutations', Salutations],
+    ['details', 'Details', CompanyDetails],
+    ['greetings', 'Greetings', Salutations],
     ['holidays', 'Holidays', Holidays],
     ['fields', 'Fields', Fields],
-    ['counting', 'Opens and clicks', Counting],
+    ['tracking', 'Tracking', Counting],
   ] as const;
-  const part = $derived(String((route.params as Record<string, string>).part ?? 'facts'));
+  const part = $derived(String((route.params as Record<string, string>).part ?? 'details'));
   const shown = $derived(parts.find(([code]) => code === part) ?? parts[0]);
   const Part = $derived(shown[2]);
 </script>
 
-<Page title="The house’s rules">
+<Page title="Company settings">
   {#snippet actions()}
-    <Parts {parts} base="/house" shown={shown[0]} />
+    <Parts {parts} base="/company" shown={shown[0]} />
   {/snippet}
   <div class="part">
     <Part />

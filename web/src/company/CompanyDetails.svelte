@@ -52,7 +52,7 @@
     const { label, type, value, asOf } = fact;
     try {
       facts = await ask('delete', '/api/company/facts/{name}', { params: { name: fact.name } });
-      notify(`“${label}” is taken away. Templates that use it say so.`, {
+      notify(`“${label}” is removed. Templates that use it say so.`, {
         undo: async () => {
           facts = await ask('post', '/api/company/facts', { body: { label, type, value, asOf } });
         },
@@ -66,11 +66,11 @@
 <p class="soft">
   What templates can say of the house. Each fact has the day on which it was true, and a template can print
   that day too.
-  {#if !may}Keepers and administrators change them.{/if}
+  {#if !may}Editors and administrators change them.{/if}
 </p>
 {#if failed}<p role="alert">{failed}</p>{/if}
 {#if facts}
-  <PlainTable label="Facts" heads={['Fact', 'Says', 'As of', 'In templates', '']}>
+  <PlainTable label="Details" heads={['Detail', 'Says', 'As of', 'In templates', '']}>
     {#each facts as fact (fact.name)}
       <tr>
         <td>{fact.label}</td>
@@ -79,37 +79,37 @@
         <td class="soft">&#123;{fact.path}&#125; and &#123;{fact.path}_as_of&#125;</td>
         <td class="ways">
           {#if may}
-            <InlineButton onclick={(event) => edit(fact, event)}>change</InlineButton>
-            <InlineButton soft onclick={() => void remove(fact)}>take away</InlineButton>
+            <InlineButton onclick={(event) => edit(fact, event)}>edit</InlineButton>
+            <InlineButton soft onclick={() => void remove(fact)}>remove</InlineButton>
           {/if}
         </td>
       </tr>
     {:else}
-      <tr><td colspan="5" class="soft">There is no fact yet.</td></tr>
+      <tr><td colspan="5" class="soft">No details yet.</td></tr>
     {/each}
   </PlainTable>
-  {#if may}<Button onclick={(event) => edit(null, event)}>Add a fact</Button>{/if}
+  {#if may}<Button onclick={(event) => edit(null, event)}>Add a detail</Button>{/if}
 {/if}
 {#if open}
   <Slip
-    title={open.name ? open.typed.label : 'Add a fact'}
+    title={open.name ? open.typed.label : 'Add a detail'}
     anchor={open.anchor}
     onclose={() => (open = null)}
   >
     <form onsubmit={keep}>
       {#if !open.name}
-        <Field label="What it is called" bind:value={open.typed.label} error={wrong.label} />
+        <Field label="Name" bind:value={open.typed.label} error={wrong.label} />
         <Choose
-          label="Sort"
+          label="Type"
           value={open.typed.type}
           options={types}
           error={wrong.type}
           onchange={(code) => (open!.typed.type = code as Fact['type'])}
         />
       {/if}
-      <Field label="What it says" bind:value={open.typed.value} error={wrong.value} />
+      <Field label="Value" bind:value={open.typed.value} error={wrong.value} />
       <Field label="As of" type="date" bind:value={open.typed.asOf} error={wrong.asOf} />
-      <Button main type="submit">Keep</Button>
+      <Button main type="submit">Save</Button>
     </form>
   </Slip>
 {/if}

@@ -15,9 +15,14 @@
   async function count(wanted: boolean) {
     try {
       counts = (await ask('put', '/api/company/counting', { body: { counts: wanted } })).counts;
-      notify(counts ? 'Counted from the next message on.' : 'Nothing is counted from the next message on.', {
-        undo: () => count(!wanted),
-      });
+      notify(
+        counts
+          ? 'Opens and clicks are tracked from the next message on.'
+          : 'Opens and clicks are not tracked from the next message on.',
+        {
+          undo: () => count(!wanted),
+        },
+      );
     } catch (failure) {
       notify(sentence(failure), { stop: true });
     }
@@ -38,9 +43,9 @@
       disabled={!may}
       onchange={(event) => void count(event.currentTarget.checked)}
     />
-    Count opens and clicks
+    Track opens and clicks
   </label>
-  {#if !may}<p class="soft">Administrators settle this.</p>{/if}
+  {#if !may}<p class="soft">Administrators decide this.</p>{/if}
 {/if}
 
 <style>

@@ -131,9 +131,9 @@
         <td class="soft">&#123;{field.path}&#125;</td>
         <td class="ways">
           {#if may && field.retired}
-            <InlineButton onclick={() => void retire(field, 'delete')}>bring back</InlineButton>
+            <InlineButton onclick={() => void retire(field, 'delete')}>restore</InlineButton>
           {:else if may}
-            <InlineButton onclick={(event) => edit(field, event)}>change</InlineButton>
+            <InlineButton onclick={(event) => edit(field, event)}>edit</InlineButton>
             <InlineButton soft onclick={(event) => void askToRetire(field, event)}>retire</InlineButton>
           {/if}
         </td>
@@ -159,10 +159,10 @@
           onchange={(code) => (open!.typed.kind = code as OwnField['kind'])}
         />
       {/if}
-      <Field label="What it is called" bind:value={open.typed.label} error={wrong.label} />
+      <Field label="Name" bind:value={open.typed.label} error={wrong.label} />
       {#if !open.name}
         <Choose
-          label="What it holds"
+          label="Type"
           value={open.typed.type}
           options={types}
           error={wrong.type}
@@ -181,7 +181,7 @@
       <label class="check"
         ><input type="checkbox" bind:checked={open.typed.inList} /> a column of the list</label
       >
-      <Button main type="submit">Keep</Button>
+      <Button main type="submit">Save</Button>
     </form>
   </Slip>
 {/if}
@@ -198,7 +198,7 @@
     {:else}
       <p>No template uses it.</p>
     {/if}
-    <p class="soft">Its values are kept, and come back with it.</p>
+    <p class="soft">Its values are kept, and are back when the field is restored.</p>
     <Button main danger data-first onclick={() => void retire(field, 'post')}>Retire</Button>
   </Slip>
 {/if}

@@ -41,7 +41,7 @@
   async function keep() {
     try {
       take(await ask('put', '/api/company/holidays/{country}', { params: { country }, body: typed }));
-      notify(`The holidays of ${names.of(country)} are kept.`);
+      notify(`The holidays of ${names.of(country)} are saved.`);
     } catch (failure) {
       wrong = fieldsOf(failure);
       if (!Object.keys(wrong).length) notify(sentence(failure), { stop: true });
@@ -52,7 +52,7 @@
     const before = kept();
     try {
       take(await ask('delete', '/api/company/holidays/{country}', { params: { country } }));
-      notify(`The holidays of ${names.of(country)} are as they came.`, {
+      notify(`The holidays of ${names.of(country)} are restored to the defaults.`, {
         undo: async () => {
           take(await ask('put', '/api/company/holidays/{country}', { params: { country }, body: before }));
         },
@@ -65,7 +65,7 @@
 
 <p class="soft">
   “Today plus 5 working days” leaves out weekends and the holidays of the country a person is in.
-  {#if !may}Keepers and administrators change them.{/if}
+  {#if !may}Editors and administrators change them.{/if}
 </p>
 {#if failed}<p role="alert">{failed}</p>{/if}
 {#if all}
@@ -106,7 +106,7 @@
           {#if may}
             <InlineButton
               soft
-              aria-label="Take {holiday.name} out"
+              aria-label="Remove {holiday.name}"
               onclick={() => (typed = typed.filter((_, at) => at !== i))}>take out</InlineButton
             >
           {/if}
@@ -117,8 +117,8 @@
   {#if may}
     <p class="acts">
       <Button onclick={() => (typed = [...typed, { name: '', rule: '' }])}>Add a holiday</Button>
-      <Button main disabled={!changed} onclick={() => void keep()}>Keep</Button>
-      <Button quiet onclick={() => void reset()}>Put back as they came</Button>
+      <Button main disabled={!changed} onclick={() => void keep()}>Save</Button>
+      <Button quiet onclick={() => void reset()}>Restore the defaults</Button>
     </p>
     <p class="soft">
       A day is written as 12-25 (month first), easter+1, first monday may or 2027-06-21. “moved” behind it

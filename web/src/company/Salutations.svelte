@@ -61,7 +61,7 @@
       const { language } = typed;
       all = await ask('put', '/api/company/salutations/{language}', { params: { language }, body: typed });
       choose(language);
-      notify(`People are greeted so in ${names.of(language)} from now on.`);
+      notify(`The greetings in ${names.of(language)} are saved.`);
     } catch (failure) {
       wrong = fieldsOf(failure);
       if (!Object.keys(wrong).length) notify(sentence(failure), { stop: true });
@@ -80,7 +80,7 @@
   &#123;person.salutation&#125; greets by these rules: the first that fits, and finds all that it names, is
   taken. Whether somebody is addressed formally can be set on their own page; for everybody else the language
   decides.
-  {#if !may}Keepers and administrators change the rules.{/if}
+  {#if !may}Editors and administrators change the rules.{/if}
 </p>
 {#if failed}<p role="alert">{failed}</p>{/if}
 {#if all && typed}
@@ -130,19 +130,19 @@
               {#if may}
                 <InlineButton
                   soft
-                  aria-label="Rule {i + 1} further up"
+                  aria-label="Move rule {i + 1} up"
                   disabled={i === 0}
                   onclick={() => move(i, -1)}>↑</InlineButton
                 >
                 <InlineButton
                   soft
-                  aria-label="Rule {i + 1} further down"
+                  aria-label="Move rule {i + 1} down"
                   disabled={i === typed.rules.length - 1}
                   onclick={() => move(i, 1)}>↓</InlineButton
                 >
                 <InlineButton
                   soft
-                  aria-label="Take rule {i + 1} out"
+                  aria-label="Remove rule {i + 1}"
                   onclick={() => (typed!.rules = typed!.rules.filter((_, at) => at !== i))}>×</InlineButton
                 >
               {/if}
@@ -151,8 +151,8 @@
         {/each}
       </PlainTable>
     </fieldset>
-    <section aria-label="How it comes out">
-      <h2>How it comes out</h2>
+    <section aria-label="Preview">
+      <h2>Preview</h2>
       <ul>
         {#each examples ?? [] as example (example.id)}
           <li>
@@ -174,8 +174,8 @@
           (typed!.rules = [...typed!.rules, { formality: 'FORMAL', titles: '', opening: '', address: '' }])}
         >Add a rule</Button
       >
-      <Button main disabled={!changed} onclick={() => void keep()}>Keep</Button>
-      {#if changed}<Button quiet onclick={() => choose(typed!.language)}>As it was</Button>{/if}
+      <Button main disabled={!changed} onclick={() => void keep()}>Save</Button>
+      {#if changed}<Button quiet onclick={() => choose(typed!.language)}>Discard changes</Button>{/if}
     </p>
   {/if}
 {/if}

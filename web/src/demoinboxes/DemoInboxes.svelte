@@ -51,13 +51,17 @@
   }
 </script>
 
-<Page title="Practice post" crumb="what the made-up recipients have received">
+<Page title="Demo inboxes" crumb="what the demo’s made-up recipients have received">
   {#snippet actions()}
     {#if post}
       <span class="state" class:closed={!post.open} aria-live="polite">
-        {post.open ? 'the post is open' : 'the post is closed: messages wait in the outbox'}
+        {post.open
+          ? 'The demo’s mail server is running'
+          : 'The demo’s mail server is stopped: messages wait in the outbox'}
       </span>
-      <Button onclick={() => void openOrClose()}>{post.open ? 'Close the post' : 'Open the post'}</Button>
+      <Button onclick={() => void openOrClose()}
+        >{post.open ? 'Stop the mail server' : 'Start the mail server'}</Button
+      >
     {/if}
   {/snippet}
   {#if post && !post.inboxes.length}
@@ -71,7 +75,7 @@
           {#each post.inboxes as one (one.address)}
             <li>
               <a
-                href="/practice-post/{encodeURIComponent(one.address)}"
+                href="/demo-inboxes/{encodeURIComponent(one.address)}"
                 aria-current={one.address === inbox ? 'page' : undefined}
               >
                 <span>{one.address}</span> <small>{one.letters}</small>
@@ -80,7 +84,7 @@
           {/each}
         </ul>
       </nav>
-      <section aria-label="Letters" class="letters">
+      <section aria-label="Messages" class="letters">
         <ul>
           {#each letters as one (one.id)}
             <li>
@@ -94,7 +98,7 @@
           {/each}
         </ul>
       </section>
-      <section aria-label="Letter" class="letter">
+      <section aria-label="Message" class="letter">
         {#if letter}
           <p class="who">{letter.read.from} <span>to {letter.read.to}</span></p>
           <MailReading read={letter.read} />

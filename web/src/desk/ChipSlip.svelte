@@ -85,10 +85,10 @@
   );
 </script>
 
-<Slip title={asks ? 'Ask the sender' : chip.label} {anchor} wide onclose={() => onclose()}>
+<Slip title={asks ? 'You write in' : chip.label} {anchor} wide onclose={() => onclose()}>
   <dl>
     {#if asks}
-      <dt><label for="chip-hint">Hint</label></dt>
+      <dt><label for="chip-hint">What to write in</label></dt>
       <dd>
         <input
           id="chip-hint"
@@ -109,7 +109,7 @@
       </dd>
     {/if}
     {#if dated}
-      <dt>Reckoned</dt>
+      <dt>Date calculation</dt>
       <dd>
         <DateSteps
           steps={terms[0].steps ?? []}
@@ -129,7 +129,7 @@
         value={how}
         onchange={(event) => fallBackOn(event.currentTarget.value)}
       >
-        <option value="">{asks ? 'the message waits for it' : 'it is a gap'}</option>
+        <option value="">{asks ? 'the message waits for it' : 'the message waits for a value'}</option>
         <option value="text">print these words</option>
         <option value="nothing">print nothing</option>
         <optgroup label="print another field">
@@ -161,7 +161,7 @@
       {/if}
     </dd>
     {#if formats.length && terms[0]?.kind === 'field'}
-      <dt><label for="chip-format">Written as</label></dt>
+      <dt><label for="chip-format">Format</label></dt>
       <dd>
         <select
           id="chip-format"
@@ -169,7 +169,7 @@
           bind:value={terms[0].format}
           onchange={() => void keep()}
         >
-          <option value="">the usual way</option>
+          <option value="">the default</option>
           {#each formats as format (format)}<option value={format}>{format}</option>{/each}
         </select>
       </dd>
@@ -181,7 +181,7 @@
   {#if field?.path.includes('.')}
     <FieldHolds {about} path={field.path} fallback={chip.fallback} {onmended} />
   {/if}
-  {#if editable}<Button quiet danger onclick={onremove}>Take it out</Button>{/if}
+  {#if editable}<Button quiet danger onclick={onremove}>Remove</Button>{/if}
 </Slip>
 
 <style>

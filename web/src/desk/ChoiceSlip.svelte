@@ -63,12 +63,12 @@
   {#if editable}
     <p class="ways">
       <Button quiet onclick={onbranch}>Add a branch</Button>
-      {#if !hasOtherwise}<Button quiet onclick={onotherwise}>Add words for the rest</Button>{/if}
+      {#if !hasOtherwise}<Button quiet onclick={onotherwise}>Add words for everyone else</Button>{/if}
       {#if chip.role === 'OTHERWISE'}
-        <Button quiet danger onclick={onremovebranch}>Take this branch out</Button>
+        <Button quiet danger onclick={onremovebranch}>Remove this branch</Button>
       {/if}
-      <Button quiet onclick={() => onremove(true)}>Dissolve the choice, keep its words</Button>
-      <Button quiet danger onclick={() => onremove(false)}>Delete the choice</Button>
+      <Button quiet onclick={() => onremove(true)}>Remove the choice, keep its words</Button>
+      <Button quiet danger onclick={() => onremove(false)}>Delete the choice and its words</Button>
     </p>
   {/if}
 </Slip>

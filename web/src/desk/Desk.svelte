@@ -142,25 +142,25 @@
       { key: ',', label: 'Previous proof person', run: () => void desk.people.step(false) },
       {
         key: 'F9',
-        label: 'Next proof person, also while writing',
+        label: 'Next person in the preview, also while writing',
         run: () => void desk.people.step(true),
         always: true,
       },
       {
         key: 'Shift+F9',
-        label: 'Previous proof person, also while writing',
+        label: 'Previous person in the preview, also while writing',
         run: () => void desk.people.step(false),
         always: true,
       },
-      { key: 'F2', label: 'Next stress proof', run: () => void desk.people.stepStress(1), always: true },
+      { key: 'F2', label: 'Next hard case', run: () => void desk.people.stepStress(1), always: true },
       {
         key: 'Shift+F2',
-        label: 'Previous stress proof',
+        label: 'Previous hard case',
         run: () => void desk.people.stepStress(-1),
         always: true,
       },
-      { key: 'F8', label: 'Next note', run: () => stepNote(1), always: true },
-      { key: 'Shift+F8', label: 'Previous note', run: () => stepNote(-1), always: true },
+      { key: 'Alt+n', label: 'Next note', run: () => stepNote(1), always: true },
+      { key: 'Alt+N', label: 'Previous note (Alt+Shift+N)', run: () => stepNote(-1), always: true },
     ]),
   );
 
@@ -189,7 +189,7 @@
     <h1>
       <button
         bind:this={nameOpener}
-        title={desk.mayChange && !wraps(kind) ? 'Change name, purpose or what it is about' : undefined}
+        title={desk.mayChange && !wraps(kind) ? 'Change name, purpose or what it is for' : undefined}
         disabled={!desk.mayChange || wraps(kind)}
         onclick={() => (naming = !naming)}>{desk.draft?.name || '…'}</button
       >
@@ -198,12 +198,12 @@
       <span class="crumb">
         {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}{kind === 'TEMPLATE'
           ? modeLabels[desk.draft.mode ?? 'PLAIN']
-          : `a ${word}`}, about {aboutLabels[desk.draft.about]} · {stages[desk.stage]}
+          : `a ${word}`}, for {aboutLabels[desk.draft.about]} · {stages[desk.stage]}
         {#if inTemplates}· {using.length
             ? `marking it ready changes ${named(using)}`
             : 'used nowhere yet'}{/if}
         {others.length ? ` · ${others.join(' and ')} ${others.length > 1 ? 'are' : 'is'} here too` : ''}
-        {desk.mayChange ? '' : ` · kept by ${desk.template?.ownerName}, so you can read it and use it`}
+        {desk.mayChange ? '' : ` · owned by ${desk.template?.ownerName}: you can read and use it`}
       </span>
       {#if kind === 'TEMPLATE'}<Variants {id} mayChange={desk.mayChange} bind:variants />{/if}
     {/if}
@@ -214,24 +214,24 @@
   {#snippet foot()}
     <span role="status" class={desk.keeping.is}>
       {#if !desk.mayChange}read only
-      {:else if desk.keeping.is === 'kept'}kept {timeOrDay(desk.keeping.at)}
-      {:else if desk.keeping.is === 'keeping'}keeping …
-      {:else if desk.keeping.is === 'unkept'}not kept yet: {desk.keeping.why} Your words are safe in this browser.
-      {:else}not kept: {desk.keeping.why}{/if}
+      {:else if desk.keeping.is === 'kept'}saved {timeOrDay(desk.keeping.at)}
+      {:else if desk.keeping.is === 'keeping'}saving …
+      {:else if desk.keeping.is === 'unkept'}not saved yet: {desk.keeping.why} Your words are safe in this browser.
+      {:else}not saved: {desk.keeping.why}{/if}
     </span>
     {#if desk.keeping.is === 'conflict'}
-      <Button quiet onclick={() => void desk.choose(true)}>Keep mine there</Button>
-      <Button quiet onclick={() => void desk.choose(false)}>Take theirs there</Button>
+      <Button quiet onclick={() => void desk.choose(true)}>Keep mine</Button>
+      <Button quiet onclick={() => void desk.choose(false)}>Take theirs</Button>
     {/if}
     {#if desk.preview.proof}
       <span>{desk.preview.proof.words} words</span>
       {#if desk.preview.proof.rendering}<span>{Math.ceil(desk.preview.proof.rendering.bytes / 1000)} KB</span
         >{/if}
-      <span class:stop={stops > 0}><b>{stops}</b> {stops === 1 ? 'stop' : 'stops'}</span>
-      {#if queries}<span class="query"><b>{queries}</b> {queries === 1 ? 'query' : 'queries'}</span>{/if}
+      <span class:stop={stops > 0}><b>{stops}</b> must fix</span>
+      {#if queries}<span class="query"><b>{queries}</b> to check</span>{/if}
     {/if}
     {#if desk.mayChange && tested && kind === 'TEMPLATE'}<span>{tested}</span>{/if}
-    <span class="keys">&#123; field · F9 next · F2 stress · F8 note · ? keys</span>
+    <span class="keys">&#123; field · F9 next · F2 hard cases · Alt+N note · ? keys</span>
   {/snippet}
   {#if desk.failed}
     <p class="failed" role="alert">{desk.failed} <a href="/templates">Back to Templates</a></p>
@@ -281,7 +281,7 @@
       oninput={(event: Event) => desk.change({ purpose: (event.target as HTMLInputElement).value })}
     />
     <Choose
-      label="It is about"
+      label="It is for"
       value={desk.draft.about}
       options={aboutOptions}
       onchange={(code) => desk.change({ about: code as About })}

@@ -55,7 +55,7 @@
       await desk.reread();
       notify(
         kind === 'TEMPLATE'
-          ? 'It is ready. Others use it as it is now.'
+          ? 'Marked ready. Colleagues use it as it is now.'
           : `It is ready. Every message with this ${word} says it from now on.`,
       );
     } catch (failure) {
@@ -99,7 +99,7 @@
       },
       true,
     );
-    notify('The draft is empty.', {
+    notify('The text is cleared.', {
       undo: async () => desk.change({ subject, previewText, body, design }, true),
     });
   }
@@ -108,13 +108,13 @@
 <Button bind:element={opener} aria-expanded={more} onclick={() => (more = !more)}>More</Button>
 {#if desk.mayChange}
   {#if kind === 'TEMPLATE'}
-    <Button bind:element={tester} title="Ctrl+Enter" onclick={() => (testing = !testing)}>Test it</Button>
+    <Button bind:element={tester} title="Ctrl+Enter" onclick={() => (testing = !testing)}>Send a test</Button>
   {/if}
   <Button
     bind:element={marker}
     main
     disabled={ready || stops > 0}
-    title={stops ? 'Deal with the stops first' : 'Others use it as it is now'}
+    title={stops ? 'Fix what must be fixed first' : 'Colleagues use it as it is now'}
     onclick={() => void askReady()}>{ready ? 'Ready' : 'Mark ready'}</Button
   >
 {/if}
@@ -134,7 +134,7 @@
       <a href="/templates/{id}/versions">Versions</a>
       <Button quiet onclick={() => void duplicate()}>Duplicate</Button>
       {#if desk.mayChange}
-        <Button quiet onclick={empty}>Empty the draft</Button>
+        <Button quiet onclick={empty}>Clear the text</Button>
         <Button quiet danger onclick={() => void remove()}>Delete {word}</Button>
       {/if}
     </p>

@@ -171,8 +171,8 @@
 
   $effect(() =>
     shortcuts([
-      { key: 'Ctrl+z', label: 'Take the last change back', run: () => goBack(-1) },
-      { key: 'Ctrl+y', label: 'Do it again', run: () => goBack(1) },
+      { key: 'Ctrl+z', label: 'Undo', run: () => goBack(-1) },
+      { key: 'Ctrl+y', label: 'Redo', run: () => goBack(1) },
       {
         key: 'Alt+a',
         label: 'Add a block',
@@ -307,8 +307,8 @@
     <div class="sheet" class:blocks={designed} class:banded={designed && composing.banded}>
       {#if desk.draft!.mode === 'SOURCE'}
         <p class="hint">
-          HTML that was brought in. Style sheets are written into it, and what can’t be sent is left out, when
-          it is shown or sent. Type &#123; to put in a field.
+          Imported HTML. When it is shown or sent, style sheets are written into it and what can’t be sent is
+          left out. Type &#123; to put in a field.
         </p>
         {#each blocksOf(composing.body) as block (block.id)}{@render html(block)}{/each}
       {:else if designed}

@@ -56,21 +56,21 @@
       >{name(id)}{#if desk.mayChange}
         <InlineButton
           soft
-          aria-label="Take {name(id)} off"
+          aria-label="Remove {name(id)}"
           onclick={() => desk.change({ files: chosen.filter((one) => one !== id) }, true)}>×</InlineButton
         >{/if}</span
     >
   {/each}
   {#if desk.mayChange}
     <InlineButton bind:element={opener} aria-expanded={choosing} onclick={() => (choosing = !choosing)}
-      >{chosen.length ? 'one more' : 'attach a file'}</InlineButton
+      >{chosen.length ? 'attach another' : 'attach a file'}</InlineButton
     >
   {:else if !chosen.length}
     <span class="none">none</span>
   {/if}
 </span>
 {#if choosing}
-  <Slip title="Goes along" anchor={opener} onclose={() => (choosing = false)}>
+  <Slip title="Attach a file" anchor={opener} onclose={() => (choosing = false)}>
     <ul>
       {#each left as file (file.id)}
         <li>
@@ -79,14 +79,14 @@
         </li>
       {/each}
     </ul>
-    <Button onclick={() => chooser?.click()}>Bring one in</Button>
+    <Button onclick={() => chooser?.click()}>Upload one</Button>
     <input
       bind:this={chooser}
       type="file"
       hidden
       onchange={(event) => void take(event.currentTarget.files?.[0])}
     />
-    {#if coming}<p role="status">bringing in {coming} …</p>{/if}
+    {#if coming}<p role="status">uploading {coming} …</p>{/if}
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   </Slip>
 {/if}

@@ -70,7 +70,7 @@
           <span class="count">{counted(filled, field.path)}</span>
         </li>
       {:else}
-        <li role="option" aria-selected="false" aria-disabled="true">No field of this name</li>
+        <li role="option" aria-selected="false" aria-disabled="true">No field with this name</li>
       {/each}
     {/if}
   </ul>

@@ -108,7 +108,7 @@
       {/if}
     </dd>
     {#if profile.commonest.length}
-      <dt>Commonest</dt>
+      <dt>Most common</dt>
       <dd>
         {#each profile.commonest as one, i (one.value)}{i ? ', ' : ''}<bdi>{one.value}</bdi>
           <small>{one.people}</small>{/each}
@@ -124,7 +124,7 @@
       </dd>
     {/if}
     {#if profile.odd.length}
-      <dt>Odd</dt>
+      <dt>Unusual</dt>
       <dd class="odd">
         {#each profile.odd.slice(0, 6) as one, i (i)}
           <span
@@ -139,7 +139,7 @@
       <dd>
         <InlineButton aria-expanded={listed} onclick={() => (listed = !listed)}>
           {lacking === 1 ? 'one person' : `${profile.error ? 'about ' : ''}${figure(lacking)} people`}
-          {fallback ? `would see “${fallback}”` : 'would leave a gap'}
+          {fallback ? `would see “${fallback}”` : 'have no value'}
         </InlineButton>
       </dd>
     {/if}
@@ -168,7 +168,7 @@
                 invalid={person.id in wrong}
               />
             </span>
-            <span class="done" role="status">{done[person.id] ? 'kept' : ''}</span>
+            <span class="done" role="status">{done[person.id] ? 'saved' : ''}</span>
           {:else}
             <span class="soft">can’t be filled in here</span>
           {/if}

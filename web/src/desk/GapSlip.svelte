@@ -91,7 +91,7 @@
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
     <p class="ways">
       <Button main onclick={() => void forMessage()}>For this message</Button>
-      {#if fact}<Button onclick={() => void onTheRecord()}>Put on the record</Button>{/if}
+      {#if fact}<Button onclick={() => void onTheRecord()}>Save to the record</Button>{/if}
     </p>
     {#if words[0] === 'sender'}<p class="remark">It comes from <a href="/profile">your profile</a>.</p>{/if}
   {/if}

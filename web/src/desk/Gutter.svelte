@@ -52,11 +52,12 @@
   });
 </script>
 
-<aside class="gutter" aria-label="Margin notes" bind:this={gutter}>
+<aside class="gutter" aria-label="Notes" bind:this={gutter}>
+  {#if !notes.length}<p class="hint">Problems appear here, beside the line they are about.</p>{/if}
   {#each open as note, i (name(note))}
     <div class="note {note.level.toLowerCase()}" style:top="{tops[i] ?? 0}px">
       <button class="title" onclick={() => onopen(note)}
-        ><span class="unseen">{note.level === 'STOP' ? 'Stop: ' : 'Query: '}</span>{note.title}</button
+        ><span class="unseen">{note.level === 'STOP' ? 'Must fix: ' : 'To check: '}</span>{note.title}</button
       >
       <span>{note.remedy}</span>
       {#if note.fix}
@@ -80,7 +81,7 @@
           >
             <!-- svelte-ignore a11y_autofocus -->
             <input
-              aria-label="Why it may pass"
+              aria-label="Why it can be ignored"
               placeholder="why?"
               required
               maxlength="200"
@@ -95,7 +96,7 @@
             onclick={() => {
               reason = '';
               waving = name(note);
-            }}>Let it pass</button
+            }}>Ignore</button
           >
         {/if}
       {/if}
@@ -103,11 +104,11 @@
   {/each}
   {#if passed.length}
     <details>
-      <summary>{passed.length} let pass</summary>
+      <summary>{passed.length} ignored</summary>
       {#each passed as note (name(note))}
         <p>
           {note.title}: “{note.waved?.reason}”, {note.waved?.by}
-          {#if onwave}<button onclick={() => onwave(note, null)}>ask again</button>{/if}
+          {#if onwave}<button onclick={() => onwave(note, null)}>check again</button>{/if}
         </p>
       {/each}
     </details>
@@ -115,6 +116,11 @@
 </aside>
 
 <style>
+  .hint {
+    padding: 18px 10px;
+    color: var(--ink-soft);
+  }
+
   .gutter {
     position: relative;
     border-right: 1px solid var(--rule-soft);

@@ -58,7 +58,7 @@
       <p>Everything is carried over.</p>
     {/if}
     <Button main onclick={change}>Make it {become[asked.mode]}</Button>
-    <Button quiet onclick={() => (asked = null)}>Leave it</Button>
+    <Button quiet onclick={() => (asked = null)}>Cancel</Button>
   </div>
 {/if}
 {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}

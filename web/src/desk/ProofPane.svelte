@@ -88,12 +88,12 @@
     shortcuts([
       {
         key: 'p',
-        label: 'Proof over the whole page, and back',
+        label: 'Preview over the whole page, and back',
         run: () => (whole = !whole && !!proof?.rendering),
       },
       {
         key: 'm',
-        label: 'Proof on a wide screen, a phone, as plain text …',
+        label: 'Preview on a wide screen, a phone, as plain text …',
         run: () => (way = WAYS[(WAYS.indexOf(way) + 1) % WAYS.length]),
       },
       { key: 'l', label: 'The same in another language, and back', run: nextLanguage },
@@ -142,7 +142,7 @@
       )}{:else}{piece.text}{/if}{/each}
 {/snippet}
 
-<section class="proof" class:whole aria-label="Proof">
+<section class="proof" class:whole aria-label="Preview">
   <div class="who">
     <button
       class="step"
@@ -154,7 +154,7 @@
       class="person"
       bind:this={opener}
       aria-expanded={choosing}
-      title="Choose whom to prove with"
+      title="Choose whom to preview as"
       onclick={() => (choosing = !choosing)}><bdi>{proof?.person.name ?? '…'}</bdi></button
     >
     <button
@@ -242,7 +242,7 @@
         </div>
       {/if}
       {#if shown.rendering.attached.length}
-        <p class="preview">goes along: {shown.rendering.attached.join(', ')}</p>
+        <p class="preview">attached: {shown.rendering.attached.join(', ')}</p>
       {/if}
     {:else}
       <div class="mail" lang={proof.person.language}>{@render pieces(shown.body.pieces, 'BODY')}</div>

@@ -29,7 +29,7 @@
   });
 </script>
 
-<Slip title="Prove with" {anchor} {onclose}>
+<Slip title="Preview as" {anchor} {onclose}>
   <input
     data-first
     type="search"
@@ -48,7 +48,7 @@
         </button>
       </li>
     {:else}
-      <li class="none">Nobody of this name</li>
+      <li class="none">Nobody with this name</li>
     {/each}
   </ul>
 </Slip>

@@ -3,7 +3,7 @@
   import type { DeskState } from './deskState.svelte';
   import { figure } from './profiles';
 
-  /** Stress proofs: the few people that together show all the draft can do, each with why they were chosen. */
+  /** Hard cases: the few people that together show all the draft can do, each with why they were chosen. */
   let { desk }: { desk: DeskState } = $props();
 
   const stress = $derived(desk.people.stress);
@@ -27,13 +27,13 @@
     <InlineButton onclick={() => void desk.people.stepStress(1)}>Try again</InlineButton>
   {:else if stress.current}
     <span class="head">
-      <b>Stress proof {stress.at + 1} of {many}</b>
+      <b>Hard case {stress.at + 1} of {many}</b>
       <InlineButton
-        aria-label="Previous stress proof"
+        aria-label="Previous hard case"
         title="Shift+F2"
         onclick={() => void desk.people.stepStress(-1)}>‹</InlineButton
       >
-      <InlineButton aria-label="Next stress proof" title="F2" onclick={() => void desk.people.stepStress(1)}
+      <InlineButton aria-label="Next hard case" title="F2" onclick={() => void desk.people.stepStress(1)}
         >›</InlineButton
       >
       <InlineButton soft aria-expanded={listed} onclick={() => (listed = !listed)}
@@ -71,8 +71,8 @@
     {/if}
   {:else}
     <InlineButton
-      title="The few people that show all the draft can do (F2)"
-      onclick={() => void desk.people.stepStress(1)}>Stress proofs</InlineButton
+      title="The fewest people who together show every variation (F2)"
+      onclick={() => void desk.people.stepStress(1)}>Hard cases</InlineButton
     >
   {/if}
 </div>

@@ -5,7 +5,7 @@
   import type { Composing } from './body/composing.svelte';
   import PageFields from './body/PageFields.svelte';
 
-  /** The house style of a template, what it takes of that, and what it chooses itself. */
+  /** The style of a template, what it takes of that, and what it chooses itself. */
   let {
     draft,
     composing,
@@ -30,10 +30,10 @@
 </script>
 
 <Choose
-  label="House style"
+  label="Style"
   value={draft.houseStyle ?? ''}
   options={[
-    ['', usual ? `the usual one (${usual.name})` : 'the usual one'],
+    ['', usual ? `the default (${usual.name})` : 'the default'],
     ...styles.map((one): [string, string] => [one.id, one.name]),
   ]}
   onchange={(code) => onchange({ houseStyle: code || null, header: '', footer: '' })}

@@ -77,24 +77,24 @@
       {/each}
       <li class="list">
         <label title={list.join(', ')}
-          ><input type="checkbox" bind:checked={toList} disabled={!list.length} /> the test list
+          ><input type="checkbox" bind:checked={toList} disabled={!list.length} /> the check inboxes
           <small>{list.length === 1 ? 'one inbox' : list.length ? `${list.length} inboxes` : 'empty'}</small
           ></label
         >
         {#if keeper && typed === null}<InlineButton onclick={() => (typed = list.join('\n'))}
-            >change</InlineButton
+            >edit</InlineButton
           >{/if}
       </li>
     </ul>
     {#if typed !== null}
       <Field
-        label="Inboxes of the test list, one a line"
+        label="Check inboxes, one a line"
         lines={4}
         bind:value={() => typed ?? '', (next) => (typed = next)}
       />
       <p class="ways">
-        <Button onclick={() => void keepList()}>Keep the list</Button>
-        <Button quiet onclick={() => (typed = null)}>Leave it</Button>
+        <Button onclick={() => void keepList()}>Save the list</Button>
+        <Button quiet onclick={() => (typed = null)}>Cancel</Button>
       </p>
     {/if}
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}

@@ -59,20 +59,20 @@
     {/if}
     {#if mayChange && missing.length}
       <Button quiet bind:element={opener} aria-expanded={adding} onclick={() => (adding = !adding)}
-        >{alone ? 'in another language' : 'one more'}</Button
+        >{alone ? 'add a language' : 'add another'}</Button
       >
     {/if}
   </nav>
 {/if}
 {#if adding}
-  <Slip title="In another language" anchor={opener} onclose={() => (adding = false)}>
+  <Slip title="Add a language" anchor={opener} onclose={() => (adding = false)}>
     <form onsubmit={add}>
       <p class="says">
         A copy to translate. Whoever is written to gets the one in their language, once it is ready.
       </p>
       {#if alone}<Choose label="This one is in" bind:value={own} options={all} />{/if}
       <Choose label="The new one is in" bind:value={language} options={offered} error={wrong} />
-      <Button main type="submit">Write it</Button>
+      <Button main type="submit">Create</Button>
     </form>
   </Slip>
 {/if}

@@ -19,8 +19,8 @@
     READY: 'marked ready',
     USED: 'written from',
     TESTED: 'sent as a test',
-    SITTING: 'before somebody went on',
-    REPLACED: 'before an older one came back',
+    SITTING: 'before another edit',
+    REPLACED: 'before an older version was restored',
   };
   const kinds: Record<Schemas['Change']['kind'], string> = {
     ADDED: 'new',
@@ -60,7 +60,7 @@
     try {
       await ask('post', '/api/templates/{id}/versions/{version}/restore', { params: { id, version: at! } });
       go(`/templates/${id}`);
-      notify('It is as it was.', {
+      notify('The version is restored.', {
         undo: async () => {
           await ask('post', '/api/templates/{id}/versions/{version}/restore', {
             params: { id, version: before },
@@ -91,7 +91,7 @@
     {#if opened}
       <Button onclick={() => go(`/templates/${id}`)}>Back to the desk</Button>
       {#if opened.mayChange && at !== null && at !== opened.template.version}
-        <Button main onclick={() => void restore()}>Bring this version back</Button>
+        <Button main onclick={() => void restore()}>Restore this version</Button>
       {/if}
     {/if}
   {/snippet}
@@ -139,7 +139,7 @@
                   </p>
                 {/if}
                 {#if change.settings}<p class="soft">
-                    Its settings are others: look, picture or when it is shown.
+                    Its settings changed: look, picture or when it is shown.
                   </p>{/if}
               </li>
             {/each}

@@ -25,18 +25,18 @@
   const origins: Record<string, string> = {
     RECORD: 'from the record',
     CHOSEN: 'given for this message',
-    ANSWERED: 'put in by the sender',
+    ANSWERED: 'written in by the sender',
     ASKED: 'the sender fills it in at each use',
     GAP: 'missing, and no fallback',
-    WRITTEN: 'stands so in the template',
+    WRITTEN: 'as written in the template',
   };
   const origin = $derived(
     piece.origin === 'FALLBACK'
       ? `the value is missing: fallback ${piece.fallback}`
       : piece.origin === 'RECORD' && piece.path.endsWith('.salutation')
-        ? 'greeted by the house’s rules'
+        ? 'by your company’s greeting rules'
         : piece.origin === 'RECORD' && !piece.path.includes('.')
-          ? 'reckoned from the moment of sending'
+          ? 'calculated when it is sent'
           : (origins[piece.origin] ?? ''),
   );
   const asked = $derived(piece.origin === 'ASKED' || piece.origin === 'ANSWERED');

@@ -13,7 +13,7 @@
   import Route from './Route.svelte';
   import TemplateChooser from './TemplateChooser.svelte';
   import { draftKey, dropDraft, keepDraft, readDraft } from './keptDrafts';
-  import { newMessageId, type KeptMessage } from './keptMessage';
+  import { isKeptMessage, newMessageId, type KeptMessage } from './keptMessage';
   import { wordsOnly, type Piece } from './messageText';
   import StopsList from './StopsList.svelte';
   import { StopsWatch } from './stopsWatch.svelte';
@@ -40,7 +40,7 @@
   } = $props();
 
   const key = untrack(() => draftKey(page.kind, page.id));
-  const before = readDraft<KeptMessage>(key);
+  const before = readDraft(key, isKeptMessage);
   const onDeal = untrack(() => page.kind === 'deal');
   const kind = untrack(() => (onDeal ? 'contact' : (page.kind as 'contact' | 'lead')));
 
@@ -281,7 +281,7 @@
     } catch (failure) {
       wrong =
         failure instanceof Problem && failure.code === 'offline'
-          ? 'There is no connection to the server. The message is kept here; send it when the line is back.'
+          ? 'There is no connection to the server. The message is saved here; send it when the connection is back.'
           : (Object.values(fieldsOf(failure))[0] ?? sentence(failure));
     } finally {
       sending = false;
@@ -297,7 +297,7 @@
   }
 
   function discard() {
-    const kept = readDraft<KeptMessage>(key);
+    const kept = readDraft(key, isKeptMessage);
     dropDraft(key);
     onclose();
     if (kept) {
@@ -335,7 +335,7 @@
   {#if follows}
     <p class="follows">
       Follows “{follows.subject}”, in the same conversation.
-      <Button quiet onclick={alone}>Let it stand alone</Button>
+      <Button quiet onclick={alone}>Start a new conversation</Button>
     </p>
   {/if}
   {#if !message && !before}
@@ -381,7 +381,7 @@
               ongap={open}
             />{/if}
         </div>
-        {#if along.length}<p class="along">goes along: {along.join(', ')}</p>{/if}
+        {#if along.length}<p class="along">attached: {along.join(', ')}</p>{/if}
       </div>
     {/key}
     <div class="go">
@@ -439,7 +439,7 @@
     <p>The words you changed in this message would be lost.</p>
     <p class="ways">
       <Button main onclick={() => again?.()}>Merge again</Button>
-      <Button onclick={() => (again = null)}>Leave it</Button>
+      <Button onclick={() => (again = null)}>Cancel</Button>
     </p>
   </Slip>
 {/if}

@@ -11,6 +11,17 @@ type Draft = Schemas['Draft'];
 /** What is kept in the browser; `base` is what the server had when the draft went on from it. */
 type Kept = { version: number; draft: Draft; base?: Draft };
 
+/** Whether what is kept has this shape; what an older version kept otherwise is left to what the server has. */
+function isKept(kept: unknown): kept is Kept {
+  const { version, draft } = (kept ?? {}) as Partial<Kept>;
+  const texts = [draft?.name, draft?.subject, draft?.previewText, draft?.body, draft?.about];
+  return (
+    typeof version === 'number' &&
+    texts.every((text) => typeof text === 'string') &&
+    (!draft?.design || isSound(draft.design))
+  );
+}
+
 /** How the draft stands with the server. */
 export type Keeping =
   | { is: 'kept'; at: Date }
@@ -73,7 +84,7 @@ export class DeskState {
   async open(): Promise<void> {
     try {
       this.take(await ask('get', '/api/templates/{id}', { params: { id: this.id } }));
-      const unsent = readDraft<Kept>(templateKey(this.id));
+      const unsent = readDraft(templateKey(this.id), isKept);
       if (unsent && this.mayChange) {
         this.draft = unsent.draft;
         this.version = unsent.version;
@@ -197,7 +208,7 @@ export class DeskState {
     for (let is = this.keeping.is; is !== 'kept'; is = this.keeping.is) {
       await this.keep();
       const now = this.keeping;
-      if (now.is !== 'kept' && now.is !== 'keeping') throw new Problem('unkept', `Not kept: ${now.why}`);
+      if (now.is !== 'kept' && now.is !== 'keeping') throw new Problem('unkept', `Not saved: ${now.why}`);
     }
     return this.version;
   }

@@ -34,6 +34,9 @@ let calls: Call[];
 function template(subject: string, body: string, version: number) {
   return {
     id: 'one',
+    name: 'Call',
+    about: 'CONTACT',
+    previewText: '',
     subject,
     body,
     version,

@@ -22,8 +22,8 @@ function special(which: 'when' | 'ask', label: string, value: string): FoundFiel
 
 /** What can be put in besides fields. */
 const specials = [
-  special('when', 'A choice', 'words for some, others for the rest'),
-  special('ask', 'Ask the sender', 'the sender fills it in'),
+  special('when', 'A choice', 'some words for some people, others for everyone else'),
+  special('ask', 'You write in', 'the sender writes it'),
 ];
 
 const MOST = 40;
@@ -81,7 +81,7 @@ export function chipOf(field: FoundField): Chip {
 
 /** The chip of a new ask place. */
 export function askChip(): Chip {
-  const hint = 'what to put in';
+  const hint = 'what to write in';
   return chip(`{ask "${hint}"}`, {
     role: 'ASK',
     label: hint,

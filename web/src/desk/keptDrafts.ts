@@ -26,11 +26,15 @@ export function keepDraft(key: string, draft: unknown): boolean {
   }
 }
 
-/** Reads a draft; one that can't be read counts as none. */
-export function readDraft<T>(key: string): T | null {
+/**
+ * Reads a draft. One that can't be read, or that is not what is expected, counts as none.
+ *
+ * @param sound whether it has the shape that is kept now
+ */
+export function readDraft<T>(key: string, sound: (kept: unknown) => kept is T): T | null {
   try {
-    const kept = localStorage.getItem(key);
-    return kept === null ? null : (JSON.parse(kept) as T);
+    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
+    return sound(kept) ? kept : null;
   } catch {
     return null;
   }

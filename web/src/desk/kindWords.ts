@@ -19,5 +19,5 @@ export function wraps(kind: Kind): boolean {
 /** Where texts of a kind are listed. */
 export function placeOf(kind: Kind): string {
   if (kind === 'TEMPLATE') return '/templates';
-  return wraps(kind) ? '/cupboard/house-styles' : `/cupboard/${kindWords[kind]}s`;
+  return wraps(kind) ? '/materials/styles' : `/materials/${kindWords[kind]}s`;
 }

@@ -40,10 +40,9 @@
   }
 </script>
 
-<Slip title="Bring HTML in" {anchor} placement="bottom-end" wide {onclose}>
+<Slip title="Import HTML" {anchor} placement="bottom-end" wide {onclose}>
   <p class="says">
-    It keeps how it looks. What runs, loads or asks is left out and listed; pictures come from the cupboard
-    only.
+    It keeps how it looks. What runs, loads or asks is left out and listed; pictures come from Materials only.
   </p>
   <p>
     <Button onclick={() => chooser?.click()}>Choose a file</Button>
@@ -62,9 +61,7 @@
     }}
   >
     <Field label="Or paste its source" lines={7} bind:value={html} error={wrong} />
-    <Button main type="submit" disabled={coming || !html.trim()}
-      >{coming ? 'Bringing it in …' : 'Bring it in'}</Button
-    >
+    <Button main type="submit" disabled={coming || !html.trim()}>{coming ? 'Importing …' : 'Import'}</Button>
   </form>
 </Slip>
 

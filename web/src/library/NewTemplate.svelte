@@ -37,7 +37,7 @@
   let run = 0;
   let bringing = $state(false);
   let bringer = $state<HTMLButtonElement>();
-  /** HTML that was brought in, as a design to begin with, and what was taken out of it. */
+  /** Imported HTML, as a design to begin with, and what was taken out of it. */
   let brought = $state<Starter | null>(null);
   let removed = $state<string[]>([]);
 
@@ -73,14 +73,14 @@
     brought = {
       name: 'brought-in',
       description: clean.removed.length
-        ? 'Brought in; what is listed beside it could not be.'
-        : 'Brought in, all of it.',
+        ? 'Imported; what is listed beside it was left out.'
+        : 'Imported, all of it.',
       draft: {
         ...none,
         ...bare,
         header: 'none',
         footer: 'none',
-        name: file || 'HTML that was brought in',
+        name: file || 'Imported HTML',
         subject: clean.title.replace(/[\r\n]+/g, ' ').slice(0, 200),
         mode: 'SOURCE',
         design: clean.design,
@@ -170,10 +170,10 @@
       bind:way={mode}
     />
     <Button bind:element={bringer} aria-expanded={bringing} onclick={() => (bringing = !bringing)}
-      >Bring HTML in</Button
+      >Import HTML</Button
     >
     <Find label="Find a design" bind:value={words} onfind={() => undefined} oninto={() => goTo(found[0])} />
-    <Button main bind:element={opener} disabled={!chosen} onclick={begin}>Begin with this one</Button>
+    <Button main bind:element={opener} disabled={!chosen} onclick={begin}>Start with this one</Button>
   {/snippet}
   {#snippet foot()}
     <span aria-live="polite">{found.length} design{found.length === 1 ? '' : 's'}</span>
@@ -198,7 +198,7 @@
                 >{[
                   one.draft.purpose,
                   modeLabels[one.draft.mode ?? 'PLAIN'],
-                  `about ${aboutLabels[one.draft.about]}`,
+                  `for ${aboutLabels[one.draft.about]}`,
                 ]
                   .filter(Boolean)
                   .join(' · ')}</small
@@ -207,10 +207,10 @@
             </button>
           </li>
         {:else}
-          <li class="said">No design has these words.</li>
+          <li class="said">No design matches.</li>
         {/each}
       </ul>
-      <section aria-label="Proof of the design">
+      <section aria-label="Preview of the design">
         {#if proof && chosen}
           <DesignPreview
             {proof}
@@ -225,7 +225,7 @@
 </Page>
 {#if naming && chosen}
   <Slip
-    title="Begin with “{chosen.draft.name}”"
+    title="Start with “{chosen.draft.name}”"
     anchor={opener}
     placement="bottom-end"
     onclose={() => (naming = false)}
@@ -234,7 +234,7 @@
       <Field label="Name for colleagues" required bind:value={name} error={wrong.name} />
       {#if empty}
         <Choose
-          label="It is about"
+          label="It is for"
           value={about}
           options={aboutOptions}
           onchange={(code) => (about = code as About)}
@@ -246,7 +246,7 @@
         bind:value={purpose}
         error={wrong.purpose}
       />
-      <Button main type="submit">Begin</Button>
+      <Button main type="submit">Create template</Button>
     </form>
   </Slip>
 {/if}

@@ -13,7 +13,7 @@
   import { aboutLabels, modeLabels } from './about';
 
   type Line = Schemas['TemplateLine'];
-  const stages = { DRAFT: 'a draft', READY: '', CHANGED: 'changed since it was ready' };
+  const stages = { DRAFT: 'not ready', READY: '', CHANGED: 'changed since it was ready' };
   let lines = $state<Line[] | null>(null);
   let total = $state(0);
   let uncounted = $state(false);
@@ -28,7 +28,7 @@
   async function read() {
     const mine = ++run;
     try {
-      // As many as were shown are read again, so that nobody loses their place.
+      // As many as were shown are refresh, so that nobody loses their place.
       const wanted = lines && search === foundFor ? lines.length : 1;
       let found: Line[] = [];
       let page: Schemas['TemplatePage'];
@@ -148,9 +148,7 @@
     <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
   {:else if lines?.length === 0}
     <p class="said">
-      {search
-        ? 'No template has these words in its name or text.'
-        : 'There is no template yet. Begin with one you write every week.'}
+      {search ? 'No template matches.' : 'No templates yet. Start with a message you write every week.'}
     </p>
   {:else if lines}
     <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
@@ -159,8 +157,8 @@
         <tr>
           <th scope="col">Name</th>
           <th scope="col">Subject</th>
-          <th scope="col">About</th>
-          <th scope="col">Whose</th>
+          <th scope="col">For</th>
+          <th scope="col">Owner</th>
           <th scope="col" class="figures">Used</th>
           <th scope="col" class="figures">Changed</th>
           <td></td>

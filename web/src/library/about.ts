@@ -5,7 +5,7 @@ export const aboutLabels = {
   CONTACT: 'a contact',
   LEAD: 'a lead',
   DEAL: 'a deal',
-  PERSON: 'any person',
+  PERSON: 'anyone',
 } as const;
 
 export type About = keyof typeof aboutLabels;

@@ -12,12 +12,12 @@ const EMPTY_DESIGNED = bodyOf([text], [signature]);
 export const EMPTY: Starter[] = [
   {
     name: 'empty-letter',
-    description: 'An empty letter, with your signature and the small print of the house.',
+    description: 'An empty letter, with your signature and your company’s small print.',
     draft: { ...none, ...bare, name: 'An empty letter', mode: 'LETTER', design: EMPTY_LETTER },
   },
   {
     name: 'empty-designed',
-    description: 'An empty designed message in the usual house style, with its header and footer.',
+    description: 'An empty designed message in the default style, with its header and footer.',
     draft: {
       ...none,
       ...bare,

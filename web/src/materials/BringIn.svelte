@@ -71,7 +71,7 @@
       onchange={(event) => void bring(event.currentTarget.files)}
     />
   </p>
-  {#if coming}<p role="status">bringing in {coming} …</p>{/if}
+  {#if coming}<p role="status">uploading {coming} …</p>{/if}
   {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
   {@render children()}
 </div>

@@ -83,33 +83,32 @@
           <td>{day(feed.readAt)}</td>
           <td class="ways">
             {#if keeper}
-              {#if feed.address}<InlineButton onclick={() => void readAgain(feed)}>read again</InlineButton
-                >{/if}
+              {#if feed.address}<InlineButton onclick={() => void readAgain(feed)}>refresh</InlineButton>{/if}
               <InlineButton soft onclick={() => void remove(feed)}>delete</InlineButton>
             {/if}
           </td>
         </tr>
       {:else}
-        <tr><td colspan="6" class="soft">No feed yet. Keepers bring them in.</td></tr>
+        <tr><td colspan="6" class="soft">No feed yet. Editors import them.</td></tr>
       {/each}
     </PlainTable>
   {/if}
   {#if administrator}
     <form onsubmit={add}>
       <Field
-        label="Or read one from an address"
+        label="Or add one by its address"
         bind:value={address}
         error={wrong}
         remark="Never from a private network. A message that was sent keeps what the feed had then."
       />
-      <Button type="submit" disabled={!address.trim() || !!reading}>Read it</Button>
+      <Button type="submit" disabled={!address.trim() || !!reading}>Add feed</Button>
     </form>
   {/if}
 {/snippet}
 
 {#if keeper}
   <BringIn
-    label="Bring feeds in"
+    label="Import feeds"
     says="RSS or Atom, up to 2 MB; one of the same title takes the place of the one before."
     accept=".xml,.rss,.atom,application/rss+xml,application/atom+xml,text/xml"
     address={(file) => `/api/materials/feeds?name=${encodeURIComponent(file.name)}`}

@@ -35,7 +35,7 @@
 </script>
 
 <BringIn
-  label="Bring files in"
+  label="Upload files"
   says="Up to 10 MB each, no programs."
   address={(file) => `/api/materials/files?name=${encodeURIComponent(file.name)}`}
   onbrought={read}
@@ -71,7 +71,7 @@
       </tbody>
     </table>
   {:else if files}
-    <p class="none">No file yet. What is kept here can go along with any template’s messages.</p>
+    <p class="none">No files yet. A file kept here can be attached to any template.</p>
   {/if}
 </BringIn>
 

@@ -19,7 +19,7 @@
   let timer: ReturnType<typeof setTimeout>;
 
   const open = $derived(styles.find((one) => one.id === at) ?? styles[0]);
-  /** Keepers and administrators also add styles, choose the usual one, and name who else changes one. */
+  /** Editors and administrators also add styles, choose the default, and name who else changes one. */
   const keeper = ['KEEPER', 'ADMINISTRATOR'].includes(me().role);
   const mayChange = $derived(open?.mayChange ?? false);
   let naming = $state<HTMLElement | null>(null);
@@ -72,7 +72,7 @@
       });
       styles = styles.map((one) => (one.id === kept.id ? kept : one));
       show(kept);
-      notify(`“${kept.name}” is kept. Messages that were sent stay as they were.`);
+      notify(`“${kept.name}” is saved. Messages already sent stay as they were.`);
     } catch (failure) {
       wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
     }
@@ -106,7 +106,7 @@
     {#each styles as style (style.id)}
       <li>
         <button aria-pressed={style.id === at} onclick={() => show(style)}>
-          <b>{style.name}</b>{#if style.usual}<small>the usual one</small>{/if}
+          <b>{style.name}</b>{#if style.usual}<small>the default</small>{/if}
         </button>
       </li>
     {/each}
@@ -115,7 +115,7 @@
     <!-- Where nothing can be changed, the column itself is what a keyboard scrolls. -->
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <form
-      aria-label="House style"
+      aria-label="Style"
       tabindex={mayChange ? undefined : 0}
       onsubmit={(event) => {
         event.preventDefault();
@@ -126,19 +126,18 @@
       {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
       {#if mayChange}
         <p class="ways">
-          <Button main type="submit" disabled={!changed}>Keep</Button>
-          {#if changed}<Button quiet onclick={() => show(open)}>Leave as it was</Button>{/if}
+          <Button main type="submit" disabled={!changed}>Save</Button>
+          {#if changed}<Button quiet onclick={() => show(open)}>Discard changes</Button>{/if}
           {#if keeper}
             <Button quiet onclick={() => void another()}>Copy</Button>
-            {#if !open.usual}<Button quiet onclick={() => void makeUsual()}>Make it the usual one</Button
-              >{/if}
+            {#if !open.usual}<Button quiet onclick={() => void makeUsual()}>Make it the default</Button>{/if}
             <Button quiet onclick={(event: MouseEvent) => (naming = event.currentTarget as HTMLElement)}
-              >Who may change it{open.named.length ? ` (${open.named.length} named)` : ''}</Button
+              >Who can change it{open.named.length ? ` (${open.named.length} named)` : ''}</Button
             >
           {/if}
         </p>
       {:else}
-        <p class="remark">Keepers, administrators and those they name change this house style.</p>
+        <p class="remark">Editors, administrators and those they name change this style.</p>
       {/if}
     </form>
     <section aria-label="What it does">

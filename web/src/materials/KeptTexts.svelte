@@ -52,7 +52,7 @@
     event.preventDefault();
     try {
       const id = await beginText(kind, name, kind === 'PASSAGE' ? about : 'PERSON');
-      go(`/cupboard/${word}s/${id}`);
+      go(`/materials/${word}s/${id}`);
     } catch (failure) {
       wrong = fieldsOf(failure);
       if (!Object.keys(wrong).length) wrong = { name: sentence(failure) };
@@ -77,8 +77,8 @@
 <div class="place">
   <p class="says">
     {kind === 'PASSAGE'
-      ? 'A passage is written once and used in many templates. Marking it ready changes it in all of them; what was sent stays as it was.'
-      : 'A designed signature stands where a template has a signature block. Who has none signs with the lines of their profile.'}
+      ? 'A passage is written once and used in many templates. Marking it ready changes it in all of them; messages already sent stay as they were.'
+      : 'A designed signature appears where a template has a signature block. Anyone without one signs with the lines of their profile.'}
     <Button bind:element={opener} aria-expanded={adding} onclick={() => (adding = !adding)}>New {word}</Button
     >
   </p>
@@ -86,13 +86,13 @@
   {#if lines}
     <PlainTable
       label={kind === 'PASSAGE' ? 'Passages' : 'Signatures'}
-      heads={['Name', 'About', 'Whose', kind === 'PASSAGE' ? 'Used in' : 'Signs', 'Changed']}
+      heads={['Name', 'For', 'Owner', kind === 'PASSAGE' ? 'Used in' : 'Signs', 'Changed']}
     >
       {#each lines as line (line.id)}
         {@const uses = used[line.id] ?? []}
         <tr>
           <td>
-            <a class="name" href="/cupboard/{word}s/{line.id}">{line.name}</a>
+            <a class="name" href="/materials/{word}s/{line.id}">{line.name}</a>
             {#if stages[line.stage]}<small>{stages[line.stage]}</small>{/if}
           </td>
           <td>{aboutLabels[line.about]}</td>
@@ -116,7 +116,7 @@
                   checked={signs.team === line.id}
                   disabled={!keeper || line.stage === 'DRAFT'}
                   onchange={(event) => void choose(event.currentTarget.checked ? line.id : null, true)}
-                /> those of everybody who chose none</label
+                /> everyone who has chosen none</label
               >
             {/if}
           </td>
@@ -135,7 +135,7 @@
       {#if kind === 'PASSAGE'}
         <Choose label="Its fields come from" bind:value={about} options={aboutOptions} />
       {/if}
-      <Button main type="submit">Write it</Button>
+      <Button main type="submit">Create</Button>
     </form>
   </Slip>
 {/if}

@@ -57,7 +57,7 @@
   async function remove({ name, label, type, value, asOf }: Fact) {
     try {
       await take(await ask('delete', '/api/company/facts/{name}', { params: { name } }));
-      notify(`“${label}” is taken away.`, {
+      notify(`“${label}” is removed.`, {
         undo: async () =>
           take(await ask('post', '/api/company/facts', { body: { label, type, value, asOf } })),
       });
@@ -92,14 +92,14 @@
           </td>
           <td class="ways">
             {#if may}
-              <InlineButton onclick={(event) => edit(link, event)}>change</InlineButton>
-              {#if !uses.length}<InlineButton soft onclick={() => void remove(link)}>take away</InlineButton
+              <InlineButton onclick={(event) => edit(link, event)}>edit</InlineButton>
+              {#if !uses.length}<InlineButton soft onclick={() => void remove(link)}>remove</InlineButton
                 >{/if}
             {/if}
           </td>
         </tr>
       {:else}
-        <tr><td colspan="5" class="soft">No link yet. Keepers and administrators add them.</td></tr>
+        <tr><td colspan="5" class="soft">No link yet. Editors and administrators add them.</td></tr>
       {/each}
     </PlainTable>
   {/if}
@@ -112,9 +112,9 @@
     onclose={() => (open = null)}
   >
     <form onsubmit={keep}>
-      {#if !open.name}<Field label="What it is called" bind:value={open.label} error={wrong.label} />{/if}
+      {#if !open.name}<Field label="Name" bind:value={open.label} error={wrong.label} />{/if}
       <Field label="Leads to" bind:value={open.value} error={wrong.value} />
-      <Button main type="submit">Keep</Button>
+      <Button main type="submit">Save</Button>
     </form>
   </Slip>
 {/if}

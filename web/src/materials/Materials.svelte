@@ -12,7 +12,7 @@
 
   /** What is kept once and used in many templates. */
   const parts = [
-    ['house-styles', 'House styles', HouseStyles],
+    ['styles', 'Styles', HouseStyles],
     ['passages', 'Passages', Passages],
     ['signatures', 'Signatures', Signatures],
     ['links', 'Links', Links],
@@ -20,14 +20,14 @@
     ['feeds', 'Feeds', Feeds],
     ['files', 'Files', Files],
   ] as const;
-  const part = $derived(String((route.params as Record<string, string>).part ?? 'house-styles'));
+  const part = $derived(String((route.params as Record<string, string>).part ?? 'styles'));
   const shown = $derived(parts.find(([code]) => code === part) ?? parts[0]);
   const Part = $derived(shown[2]);
 </script>
 
-<Page title="Cupboard">
+<Page title="Materials" crumb="shared by all templates">
   {#snippet actions()}
-    <Parts {parts} base="/cupboard" shown={shown[0]} />
+    <Parts {parts} base="/materials" shown={shown[0]} />
   {/snippet}
   <Part />
 </Page>

@@ -48,7 +48,7 @@
 </script>
 
 <Slip title="Who may change “{style.name}”" {anchor} placement="top-start" {onclose}>
-  <p>Keepers and administrators may. Besides them:</p>
+  <p>Editors and administrators may. Besides them:</p>
   {#each others as one (one.id)}
     <label>
       <input

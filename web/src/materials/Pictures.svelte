@@ -83,7 +83,7 @@
 </script>
 
 <BringIn
-  label="Bring pictures in"
+  label="Upload pictures"
   says="PNG, JPEG, GIF, WebP or SVG, up to 5 MB each."
   accept="image/png,image/jpeg,image/gif,image/webp,image/svg+xml"
   {address}
@@ -103,8 +103,8 @@
           <td></td>
           <th scope="col">Name</th>
           <th scope="col">Category</th>
-          <th scope="col">Read out in its place</th>
-          <th scope="col" class="figures">Points</th>
+          <th scope="col">Description</th>
+          <th scope="col" class="figures">Pixels</th>
           <th scope="col" class="figures">KB</th>
           <th scope="col" class="figures">Added</th>
           <td></td>
@@ -119,7 +119,7 @@
             <td>{picture.name}</td>
             <td>{picture.category}</td>
             <td class:none={!picture.description}>{picture.description || 'nothing yet'}</td>
-            <td class="figures">{picture.width} × {picture.height}{picture.moving ? ', moves' : ''}</td>
+            <td class="figures">{picture.width} × {picture.height}{picture.moving ? ', animated' : ''}</td>
             <td class="figures">{Math.ceil(picture.size / 1000)}</td>
             <td class="figures">{day(picture.addedAt)}</td>
             <td class="figures">
@@ -127,27 +127,27 @@
                 quiet
                 aria-label="Change {picture.name}"
                 onclick={(event: MouseEvent) => show(picture, event.currentTarget as HTMLElement)}
-                >change</Button
+                >edit</Button
               >
             </td>
           </tr>
         {:else}
-          <tr><td colspan="8" class="none">No picture has these words.</td></tr>
+          <tr><td colspan="8" class="none">No picture matches.</td></tr>
         {/each}
       </tbody>
     </table>
   {:else if pictures}
-    <p>There is no picture yet.</p>
+    <p>No pictures yet. Upload the first.</p>
   {/if}
 </BringIn>
 {#if open}
   <Slip title={open.picture.name} anchor={open.anchor} placement="bottom-end" onclose={() => (open = null)}>
     <form onsubmit={keep}>
       <Field label="Name" required bind:value={name} error={wrong.name} />
-      <Field label="Read out in its place" bind:value={description} error={wrong.description} />
+      <Field label="Description" bind:value={description} error={wrong.description} />
       <Field
         label="Category"
-        placeholder="such as hives, or maps"
+        placeholder="such as products, or maps"
         list="picture-categories"
         bind:value={category}
         error={wrong.category}
@@ -156,7 +156,7 @@
         {#each categories as one (one)}<option value={one}></option>{/each}
       </datalist>
       <p class="ways">
-        <Button main type="submit">Keep</Button>
+        <Button main type="submit">Save</Button>
         <Button danger onclick={() => void remove()}>Delete picture</Button>
       </p>
       {#if wrong.delete}<p class="wrong" role="alert">{wrong.delete}</p>{/if}

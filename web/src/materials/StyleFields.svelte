@@ -89,7 +89,7 @@
   </label>
 </fieldset>
 <fieldset disabled={!mayChange}>
-  <legend>Letters</legend>
+  <legend>Fonts</legend>
   <div class="pair">
     <Choose
       label="Text"

@@ -18,7 +18,7 @@
   }: {
     style: string;
     mayChange: boolean;
-    /** Settings beside it are changed and not kept yet; going to the desk would lose them. */
+    /** Settings beside it are changed and not saved yet; going to the desk would lose them. */
     unkept: boolean;
   } = $props();
 
@@ -52,7 +52,7 @@
               })
             ).template.id
           : one.id;
-      go(`/cupboard/house-styles/${id}`);
+      go(`/materials/styles/${id}`);
     } catch (failure) {
       notify(sentence(failure), { stop: true });
     }
@@ -62,7 +62,7 @@
     event.preventDefault();
     try {
       const id = await beginText(kind, name, 'PERSON', style);
-      go(`/cupboard/house-styles/${id}`);
+      go(`/materials/styles/${id}`);
     } catch (failure) {
       wrong = fieldsOf(failure);
       if (!Object.keys(wrong).length) wrong = { name: sentence(failure) };
@@ -86,9 +86,9 @@
       {#each here as one, at (one.name)}
         <li>
           <span>{one.name}</span>
-          <small>{one.inStyle ? (at === 0 ? 'the usual one' : '') : 'not ready yet'}</small>
+          <small>{one.inStyle ? (at === 0 ? 'the default' : '') : 'not ready yet'}</small>
           {#if mayChange}
-            <InlineButton disabled={unkept} onclick={() => void open(one)}>write on the desk</InlineButton>
+            <InlineButton disabled={unkept} onclick={() => void open(one)}>edit</InlineButton>
           {/if}
         </li>
       {:else}
@@ -100,7 +100,7 @@
     <Button bind:element={opener} quiet disabled={unkept} onclick={() => (adding = !adding)}
       >Add a header or footer</Button
     >
-    {#if unkept}<small>Keep the changes beside first.</small>{/if}
+    {#if unkept}<small>Save the changes beside this first.</small>{/if}
   {/if}
 </fieldset>
 {#if adding}
@@ -113,7 +113,7 @@
         onchange={(code) => (kind = code as Wrapping['kind'])}
       />
       <Field label="Name for colleagues" bind:value={name} error={wrong.name ?? wrong.design} />
-      <Button main type="submit">Write it</Button>
+      <Button main type="submit">Create</Button>
     </form>
   </Slip>
 {/if}

@@ -20,7 +20,7 @@
   };
 
   function title(piece: Schemas['KeptPiece']): string | undefined {
-    if (piece.origin === 'ANSWERED') return `asked for “${piece.stored}”, put in by the sender`;
+    if (piece.origin === 'ANSWERED') return `asked for “${piece.stored}”, written in by the sender`;
     return piece.path ? `${piece.path}, ${origins[piece.origin] ?? ''}` : origins[piece.origin];
   }
 </script>
@@ -31,7 +31,7 @@
     <span class="right"><ViewSwitch label="How to read it" {ways} bind:way /></span>
   </div>
   {#if read.files.length}
-    <p class="files">goes along: {read.files.join(', ')}</p>
+    <p class="files">attached: {read.files.join(', ')}</p>
   {/if}
   {#if way === 'message'}
     <MessageFrame html={read.html} title="The message" />

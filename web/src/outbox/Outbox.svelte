@@ -62,7 +62,7 @@
   }
 
   function where(line: Line): string {
-    if (line.state === 'SENT') return `went ${dayAndTime(line.sentAt ?? line.createdAt)}`;
+    if (line.state === 'SENT') return `sent ${dayAndTime(line.sentAt ?? line.createdAt)}`;
     if (line.state === 'SENDING') return 'is being sent';
     if (line.state === 'NOT_SURE') return 'not sure it went';
     if (line.state === 'REFUSED') return 'was rejected';
@@ -73,7 +73,7 @@
   }
 </script>
 
-<Page title="Outbox" crumb="what waits to go, and what has gone">
+<Page title="Outbox" crumb="waiting, sent and rejected messages">
   {#snippet foot()}
     <span aria-live="polite"
       >{outbox

@@ -12,8 +12,8 @@
   const became: Record<Schemas['Became']['kind'], string> = {
     OPENED: 'opened',
     CLICKED: 'clicked',
-    UNSUBSCRIBED: 'wants no rounds since this message',
-    CAME_BACK: 'wants rounds again',
+    UNSUBSCRIBED: 'unsubscribed from mailings',
+    CAME_BACK: 'resubscribed to mailings',
   };
 
   $effect(() => {
@@ -49,7 +49,7 @@
     </ul>
   {/if}
   {#if onfollow && message.state !== 'REFUSED' && message.state !== 'CANCELLED'}
-    <Button quiet onclick={() => onfollow(message!.read.subject)}>Follow this up</Button>
+    <Button quiet onclick={() => onfollow(message!.read.subject)}>Follow up</Button>
   {/if}
 {/if}
 

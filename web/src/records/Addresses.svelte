@@ -61,7 +61,7 @@
     {onkeydown}
     {@attach focus}
   />
-  <InlineButton onclick={keepTyped}>keep</InlineButton>
+  <InlineButton onclick={keepTyped}>save</InlineButton>
   {#if wrong}<p role="alert">{wrong}</p>{/if}
 {/snippet}
 
@@ -78,7 +78,7 @@
           {#if i > 0}
             <InlineButton
               onclick={() => void keep([address, ...page.addresses.filter((one) => one !== address)])}
-              >write here first</InlineButton
+              >make first</InlineButton
             >
           {/if}
         {/if}

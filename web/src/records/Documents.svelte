@@ -56,7 +56,7 @@
     });
     open = null;
     onchanged();
-    notify(`“${kept.name}” is off this deal.`, {
+    notify(`“${kept.name}” is no longer on this deal.`, {
       undo: async () => {
         await ask('post', '/api/records/deal/{id}/documents', { params: { id: page.id }, body: kept });
         onchanged();
@@ -106,8 +106,8 @@
       <Field label="Name" bind:value={draft.name} error={wrong.name} />
       <Field label="Link" bind:value={draft.link} error={wrong.link} placeholder="https://" />
       <Choose label="State" bind:value={draft.state} options={states} />
-      <Button main type="submit">Keep</Button>
-      {#if open.id}<Button quiet danger onclick={() => void remove()}>Take off</Button>{/if}
+      <Button main type="submit">Save</Button>
+      {#if open.id}<Button quiet danger onclick={() => void remove()}>Remove</Button>{/if}
     </form>
   </Slip>
 {/if}

@@ -91,8 +91,8 @@
         bind:value={typed}
         invalid={wrong !== ''}
       />
-      <button class="keep" onclick={() => void keep(typed)}>keep</button>
-      <button class="keep soft" onclick={close}>leave</button>
+      <button class="keep" onclick={() => void keep(typed)}>save</button>
+      <button class="keep soft" onclick={close}>cancel</button>
       {#if wrong}<p role="alert">{wrong}</p>{/if}
     </div>
   {:else}
@@ -105,7 +105,7 @@
     >
       <span id="value-{fact.name}">
         {#if fact.shown}<bdi>{fact.shown}</bdi>{:else}<span class="missing">missing</span>
-          <span class="fill">fill in</span>{/if}
+          <span class="fill">add value</span>{/if}
       </span>
     </button>
     {#if used}<span class="mark">used</span>{/if}

@@ -28,7 +28,7 @@
       {#each page.facts.filter((fact) => fact.section === section) as fact (fact.name)}
         <FactLine {page} {fact} used={isUsed(fact.name)} {onchanged} />
       {/each}
-      {#if section === 'Facts' && page.timeThere}
+      {#if section === 'Details' && page.timeThere}
         <dt>Time there</dt>
         <dd>{page.timeThere}</dd>
       {/if}

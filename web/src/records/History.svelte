@@ -22,9 +22,9 @@
 
   type Kind = Schemas['NewEntry']['kind'];
   const titles: Record<Kind, string> = {
-    CALL: 'Note a call',
-    NOTE: 'Write a note',
-    ANSWERED_ELSEWHERE: 'Answered elsewhere',
+    CALL: 'Log a call',
+    NOTE: 'Add a note',
+    ANSWERED_ELSEWHERE: 'Log a reply',
   };
   let noting = $state<{ kind: Kind; anchor: HTMLElement } | null>(null);
   let words = $state('');
@@ -83,7 +83,7 @@
     try {
       await ask('delete', '/api/records/history/{entry}', { params: { entry: entry.id } });
       onchanged();
-      notify('The entry is taken back.', {
+      notify('The entry is removed.', {
         undo: async () => {
           await ask('post', '/api/records/{kind}/{id}/history', {
             params: { kind: page.kind, id: page.id },
@@ -104,19 +104,17 @@
 
   function what(entry: Schemas['HistoryEntry']): string {
     if (entry.kind === 'CALL') return entry.minutes ? `Call, ${entry.minutes} min` : 'Call';
-    return entry.kind === 'NOTE' ? 'Note' : 'Answered elsewhere';
+    return entry.kind === 'NOTE' ? 'Note' : 'Replied elsewhere';
   }
 </script>
 
 <header>
-  <h2>What was said</h2>
+  <h2>History</h2>
   <div class="ways">
-    <Button quiet onclick={(event: MouseEvent) => begin(event, 'CALL')}>Note a call</Button>
+    <Button quiet onclick={(event: MouseEvent) => begin(event, 'CALL')}>Log a call</Button>
     <Button quiet onclick={(event: MouseEvent) => begin(event, 'NOTE')}>Note</Button>
     {#if page.kind !== 'organisation'}
-      <Button quiet onclick={(event: MouseEvent) => begin(event, 'ANSWERED_ELSEWHERE')}
-        >Answered elsewhere</Button
-      >
+      <Button quiet onclick={(event: MouseEvent) => begin(event, 'ANSWERED_ELSEWHERE')}>Log a reply</Button>
     {/if}
   </div>
 </header>
@@ -149,7 +147,7 @@
               {[
                 entry.openedAt && `opened ${dayAndTime(entry.openedAt)}`,
                 entry.clicked && `clicked ${shortened(entry.clicked)}`,
-                entry.unsubscribed && 'wants no rounds since',
+                entry.unsubscribed && 'unsubscribed from mailings',
               ]
                 .filter(Boolean)
                 .join(' · ')}
@@ -167,18 +165,18 @@
             >{entry.by}{page.kind === 'organisation' && entry.person ? `, ${entry.person}` : ''}</span
           >
           {#if entry.mine}
-            <button class="back" onclick={() => void takeBack(entry)}>take back</button>
+            <button class="back" onclick={() => void takeBack(entry)}>remove</button>
           {/if}
           {#if entry.words}<p>{entry.words}</p>{/if}
         {/if}
       </div>
     </li>
   {:else}
-    <li class="nothing">Nothing was said yet. Write the first word with <kbd>w</kbd>, or note a call.</li>
+    <li class="nothing">No history yet. Write the first message with <kbd>w</kbd>, or log a call.</li>
   {/each}
 </ol>
 {#if more}
-  <p class="soft"><Button quiet onclick={() => void readOlder()}>Show what was said before</Button></p>
+  <p class="soft"><Button quiet onclick={() => void readOlder()}>Show earlier entries</Button></p>
 {/if}
 {#if noting}
   <Slip
@@ -197,7 +195,7 @@
         bind:value={words}
         error={wrong.words}
       />
-      <Button main type="submit">Keep</Button>
+      <Button main type="submit">Save</Button>
     </form>
   </Slip>
 {/if}

@@ -78,7 +78,7 @@
 
 <section>
   <h2>
-    Lines {#if !typed}<InlineButton onclick={() => void open()}>change</InlineButton>{/if}
+    Lines {#if !typed}<InlineButton onclick={() => void open()}>edit</InlineButton>{/if}
   </h2>
   {#if typed}
     {#each typed as line, i (i)}
@@ -95,7 +95,7 @@
           </label>
         {/each}
         <span class="out">
-          <InlineButton aria-label="Take out line {i + 1}" onclick={() => (typed = typed!.toSpliced(i, 1))}
+          <InlineButton aria-label="Remove line {i + 1}" onclick={() => (typed = typed!.toSpliced(i, 1))}
             >×</InlineButton
           >
         </span>
@@ -103,9 +103,9 @@
     {/each}
     {#each Object.values(wrong) as one, i (i)}<p class="wrong" role="alert">{one}</p>{/each}
     <p class="ways">
-      <Button main onclick={() => void keep()}>Keep lines</Button>
+      <Button main onclick={() => void keep()}>Save lines</Button>
       <Button quiet onclick={add}>Add a line</Button>
-      <Button quiet onclick={() => (typed = null)}>Leave</Button>
+      <Button quiet onclick={() => (typed = null)}>Cancel</Button>
     </p>
   {:else if page.lines.length}
     <table>

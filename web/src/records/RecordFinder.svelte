@@ -86,7 +86,7 @@
         {one.name} <small>{one.remark}</small>
       </li>
     {:else}
-      <li role="option" aria-selected="false" aria-disabled="true">Nothing of this name</li>
+      <li role="option" aria-selected="false" aria-disabled="true">Nothing with this name</li>
     {/each}
   </ul>
   {#if error}<p>{error}</p>{/if}

@@ -124,11 +124,11 @@
           {/await}
         {/if}
         {#if page.wantsNoRounds}
-          <p class="rounds">Wants no rounds. A message of one’s own may still go.</p>
+          <p class="rounds">Unsubscribed from mailings. A personal message may still be sent.</p>
         {/if}
         <History {page} onchanged={() => void read()} onfollow={follow} />
       </section>
-      <aside class="facts" aria-label="Facts">
+      <aside class="facts" aria-label="Details">
         <Facts {page} {used} onchanged={(next) => (page = next)} />
         {#if isPerson}<Addresses {page} onchanged={(next) => (page = next)} />{/if}
         {#if kind === 'deal'}<Lines {page} onchanged={(next) => (page = next)} />{/if}

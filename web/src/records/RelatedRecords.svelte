@@ -45,7 +45,7 @@
     try {
       await ask('delete', '/api/records/deal/{id}/contacts/{contact}', path);
       onchanged();
-      notify(`${name} is off this deal.`, {
+      notify(`${name} is no longer on this deal.`, {
         undo: async () => {
           const wasMain = remark.includes('main contact');
           const before = remark.replace(/,? ?main contact/, '') || 'contact';
@@ -80,7 +80,7 @@
             {#if page.kind === 'deal'}
               <InlineButton
                 soft
-                aria-label="Take {line.name} off this deal"
+                aria-label="Remove {line.name} from this deal"
                 onclick={() => void remove(line.id, line.name, line.remark)}>×</InlineButton
               >
             {/if}

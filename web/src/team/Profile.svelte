@@ -29,7 +29,7 @@
       await ask('put', '/api/profile/answers', { body: { answersTo } });
       session.now!.who = await ask('put', '/api/profile', { body: profile });
       wrong = {};
-      notify('Your profile is kept.');
+      notify('Your profile is saved.');
     } catch (failure) {
       wrong = fieldsOf(failure);
       if (!Object.keys(wrong).length) notify(sentence(failure), { stop: true });
@@ -60,13 +60,13 @@
       <Field label="Job title" bind:value={profile.jobTitle} error={wrong.jobTitle} />
       <Field label="Phone" bind:value={profile.phone} error={wrong.phone} />
       <Field
-        label="Answers go to, if elsewhere"
+        label="Replies go to, if elsewhere"
         placeholder={who.email}
         bind:value={answersTo}
         error={wrong.answersTo}
       />
       <Field label="Signature" lines={5} bind:value={profile.signature} error={wrong.signature} />
-      <Button main type="submit">Keep</Button>
+      <Button main type="submit">Save</Button>
     </form>
     {#if !session.now?.demo}
       <form onsubmit={change}>

@@ -10,7 +10,7 @@
   let busy = $state(false);
   const demo = $derived(session.now?.demo ?? false);
   const roles = {
-    AGENT: 'writes to growers',
+    AGENT: 'writes to customers',
     ASSISTANT: 'prepares for others',
     KEEPER: 'keeps the shared templates',
     ADMINISTRATOR: 'keeps people and accounts',

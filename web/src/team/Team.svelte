@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { roleWords } from '../app/roles';
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { me } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
@@ -10,10 +11,10 @@
 
   type Colleague = Schemas['Colleague'];
   const roles = [
-    ['AGENT', 'agent: writes'],
+    ['AGENT', 'rep: writes'],
     ['ASSISTANT', 'assistant: prepares for others'],
-    ['KEEPER', 'keeper: keeps shared templates'],
-    ['ADMINISTRATOR', 'administrator: keeps people and accounts'],
+    ['KEEPER', 'editor: keeps shared templates and styles'],
+    ['ADMINISTRATOR', 'administrator: keeps people, fields and accounts'],
   ] as const;
   const administrator = me().role === 'ADMINISTRATOR';
 
@@ -58,7 +59,7 @@
   void read();
 </script>
 
-<Page title="Team" crumb={administrator ? '' : 'kept by your administrator'}>
+<Page title="Team" crumb={administrator ? '' : 'managed by your administrator'}>
   {#snippet actions()}
     {#if administrator}
       <Button main bind:element={opener} onclick={() => (adding = !adding)}>Add a colleague</Button>
@@ -79,10 +80,10 @@
             {#each roles as [code, label] (code)}<option value={code}>{label}</option>{/each}
           </select>
           <Button quiet onclick={() => void change(colleague, colleague.role, !colleague.active)}>
-            {colleague.active ? 'End access' : 'Let in again'}
+            {colleague.active ? 'End access' : 'Give access again'}
           </Button>
         {:else}
-          <span class="soft">{colleague.role.toLowerCase()}</span>
+          <span class="soft">{roleWords[colleague.role]}</span>
           <span></span>
         {/if}
       </li>

@@ -125,7 +125,7 @@
   {#if verb?.takes === 'SEVERAL' && comparison.measures.length > 1}
     <InlineButton
       soft
-      aria-label="Take this one out"
+      aria-label="Remove this one"
       onclick={() => onchange({ ...comparison, measures: comparison.measures.filter((_, at) => at !== i) })}
       >×</InlineButton
     >

@@ -68,7 +68,7 @@
       {#if editable}
         <InlineButton
           soft
-          aria-label="Take this step out"
+          aria-label="Remove this step"
           onclick={() => onchange(steps.filter((_, at) => at !== i))}>×</InlineButton
         >
       {/if}

@@ -35,7 +35,7 @@
     load: (from: number, most: number) => Promise<Window>;
     /** Told when the first lines are there. */
     onread?: () => void;
-    /** Changes whenever the lines have to be read again from the start. */
+    /** Changes whenever the lines have to be refresh from the start. */
     reload: string;
     sort: string;
     descending: boolean;
@@ -132,9 +132,9 @@
 
 <div class="ledger" style:--columns={columns.length}>
   {#if failed}
-    <p class="said" role="alert">{failed} The list is read again when you sort or search.</p>
+    <p class="said" role="alert">{failed} The list is refresh when you sort or search.</p>
   {:else if total === 0}
-    <p class="said">Nothing here fits what you look for.</p>
+    <p class="said">Nothing matches.</p>
   {:else}
     <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
     <div

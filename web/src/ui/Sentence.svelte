@@ -116,7 +116,7 @@
       {#if parts.length > 1}
         <InlineButton
           soft
-          aria-label="Take part {i + 1} out"
+          aria-label="Remove part {i + 1}"
           onclick={() => put(parts.filter((_, at) => at !== i))}>×</InlineButton
         >
       {/if}

@@ -40,12 +40,12 @@
 
 <div class="add" class:bands class:last class:landing class:over bind:this={line}>
   {#if landing}
-    <span>{bands && composing.dragged?.what !== 'band' ? `a band of its own, ${how}` : how}</span>
+    <span>{bands && composing.dragged?.what !== 'band' ? `a row of its own, ${how}` : how}</span>
   {:else}
     <button
       tabindex={last ? 0 : -1}
       onclick={(event) => (composing.adding = { place, anchor: event.currentTarget })}
-      ><span>{bands && !last ? 'add a band here' : 'add here'}</span></button
+      ><span>{bands && !last ? 'add a row here' : 'add here'}</span></button
     >
   {/if}
 </div>

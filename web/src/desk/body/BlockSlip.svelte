@@ -75,7 +75,7 @@
     return Math.min(Math.max(Math.round(Number(text)) || least, least), most);
   }
 
-  /** The picture of a block; a description that was empty is taken from the cupboard. */
+  /** The picture of a block; a description that was empty is taken from Materials. */
   function choose(picture: Schemas['Picture']) {
     const held = (block!.kind === 'pairing' ? block!.picture : block) as Record<string, unknown>;
     const part = {
@@ -143,24 +143,24 @@
       value={String(block![name] || '#1c6b60')}
       onchange={(event) => put({ [name]: event.currentTarget.value })}
     />
-    {#if block![name]}<Button quiet onclick={() => put({ [name]: '' })}>the house style’s</Button>{/if}
+    {#if block![name]}<Button quiet onclick={() => put({ [name]: '' })}>the style’s</Button>{/if}
   </label>
 {/snippet}
 
 {#snippet retouching()}
   {@const held = holding(block!)}
   {#if held.picture && moving.includes(held.picture)}
-    <p class="remark">This picture moves. It is shown as it is: cut or coloured it would stand still.</p>
+    <p class="remark">This picture is animated. Cropping or tinting would stop its motion.</p>
   {:else if held.picture && (retouched || held.retouching)}
     <RetouchFields picture={held.picture} retouching={held.retouching ?? {}} onchange={retouch} />
   {:else if held.picture}
-    <p class="remark"><Button quiet onclick={() => (retouched = true)}>Cut, brighten, tint</Button></p>
+    <p class="remark"><Button quiet onclick={() => (retouched = true)}>Crop, brighten, tint</Button></p>
   {/if}
 {/snippet}
 
 {#snippet align()}
   <Choose
-    label="Stands"
+    label="Alignment"
     value={String(block!.align ?? 'start')}
     options={ALIGNS}
     onchange={(code) => put({ align: code })}
@@ -195,7 +195,7 @@
         <PicturePick chosen={held?.picture ?? ''} {file} onchoose={choose} bind:moving />
         {@render retouching()}
         <Choose
-          label="The picture stands"
+          label="Position of the picture"
           value={block.pictureRight ? 'right' : 'left'}
           options={[
             ['left', 'left of the text'],
@@ -276,7 +276,7 @@
         <p class="one">
           <span>{typeof fact === 'string' ? fact : (fact as { label: string }).label || 'a link'}</span>
           <Button quiet danger onclick={() => without(block!.kind === 'record card' ? 'facts' : 'links', at)}
-            >Take out</Button
+            >Remove</Button
           >
         </p>
       {/each}
@@ -301,7 +301,7 @@
       what="block"
       {about}
       {fields}
-      more={boxed ? '' : 'Room, background, border'}
+      more={boxed ? '' : 'Space, background, border'}
       onmore={() => (boxed = true)}
     />
   </Slip>

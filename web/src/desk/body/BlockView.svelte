@@ -31,7 +31,7 @@
     onpicture: (anchor: HTMLElement, file?: File) => void;
     /** Makes its picture wider or narrower; nothing where nothing can be changed. */
     onwidth?: (width: number) => void;
-    /** Puts one more line or link at the end. */
+    /** Puts add a line or link at the end. */
     onfact: () => void;
   } = $props();
 
@@ -106,14 +106,14 @@
   {@const held = block.picture as { picture?: string; retouching?: Retouching }}
   <div class="pairing" class:right={block.pictureRight === true} style:--share="{Number(block.share ?? 40)}%">
     <div class="held">{@render picture(held?.picture, held?.retouching)}</div>
-    <div class="beside">{@render rich('What stands beside the picture')}</div>
+    <div class="beside">{@render rich('Text beside the picture')}</div>
   </div>
   {@render line('description', 'description', 'what it shows, for those who don’t see it')}
   {@render line('leads to', 'link', 'nowhere')}
 {:else if block.kind === 'button'}
   <div class="to-{String(block.align ?? 'start')}">
     <div class="button" style:border-color={block.background ? String(block.background) : undefined}>
-      {@render text('label', 'what it says')}
+      {@render text('label', 'button text')}
     </div>
   </div>
   {@render line('leads to', 'link', 'an address, https:// …')}
@@ -137,13 +137,13 @@
   {@render line('day', 'day', 'one date field')}
   {@render line('place', 'place', 'where')}
   <p class="silent">
-    {block.time ? `at ${String(block.time)}` : 'the whole day'}, {Number(block.minutes ?? 60)} minutes; goes along
+    {block.time ? `at ${String(block.time)}` : 'the whole day'}, {Number(block.minutes ?? 60)} minutes; attached
     as a calendar file
   </p>
 {:else if block.kind === 'record card'}
-  {@render line('heading', 'label', 'whose facts')}
+  {@render line('heading', 'label', 'heading')}
   {#each facts.keys() as at (at)}{@render line('line', `fact${at}`, 'a fact')}{/each}
-  <button class="more" onclick={onfact}>one more line</button>
+  <button class="more" onclick={onfact}>add a line</button>
 {:else if block.kind === 'video still'}
   {@render sized(block.picture, undefined, 'A drawn still is shown')}
   {@render line('leads to', 'link', 'the address of the video’s page')}
@@ -154,11 +154,11 @@
     {@render line('link', `fact${at}`, 'what it is called')}
     {@render line('leads to', `fact${at}/link`, 'https:// …')}
   {/each}
-  <button class="more" onclick={onfact}>one more link</button>
+  <button class="more" onclick={onfact}>add a link</button>
 {:else if block.kind === 'signature'}
   {#if inside}
     <p class="kept">{inside.words}</p>
-    <p class="silent">the sender’s signature, from the cupboard</p>
+    <p class="silent">the sender’s signature, from Materials</p>
   {:else}
     <p class="silent">the sender’s signature, from their profile</p>
   {/if}
@@ -168,7 +168,7 @@
     <p class="kept">{inside.words}</p>
   {:else}
     <p class="silent">
-      {block.feed ? 'this feed is not there any more' : 'a feed: choose which on its slip'}
+      {block.feed ? 'this feed is missing' : 'a feed: choose one in its settings'}
     </p>
   {/if}
 {:else if block.kind === 'own HTML'}
@@ -179,9 +179,7 @@
     <p class="kept">{inside.words}</p>
   {:else}
     <p class="silent">
-      {block.passage
-        ? 'this passage is not ready, or not there any more'
-        : 'a passage: choose which on its slip'}
+      {block.passage ? 'this passage is not ready or missing' : 'a passage: choose one in its settings'}
     </p>
   {/if}
 {:else}

@@ -76,7 +76,7 @@
   style:--bottom="{shown.bottom ?? 0}%"
 >
   <div class="shaded">
-    <img src={copyAddress(picture, colours, 640)} alt="All of it, before it is cut" draggable="false" />
+    <img src={copyAddress(picture, colours, 640)} alt="All of it, before cropping" draggable="false" />
     <div class="frame"></div>
   </div>
   {#each SIDES as side (side)}
@@ -84,7 +84,7 @@
       class="side {side}"
       role="slider"
       tabindex="0"
-      aria-label="Cut off {CALLED[side]}"
+      aria-label="Crop {CALLED[side]}"
       aria-orientation={side === 'left' || side === 'right' ? 'horizontal' : 'vertical'}
       aria-valuenow={shown[side] ?? 0}
       aria-valuemin="0"

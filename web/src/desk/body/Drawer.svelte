@@ -19,7 +19,7 @@
 
 <div class="drawer" class:open>
   <button class="tab" aria-expanded={open} title="Alt+A" onclick={() => (open = !open)}
-    >{open ? 'put the blocks away' : 'add a block'}</button
+    >{open ? 'hide the blocks' : 'add a block'}</button
   >
   {#if open}
     <div

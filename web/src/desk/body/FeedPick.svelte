@@ -17,9 +17,9 @@
 {#if failed}
   <p class="wrong" role="alert">{failed}</p>
 {:else if feeds && !feeds.length}
-  <p>There is no feed yet. <a href="/cupboard/feeds">Keepers bring them in</a></p>
+  <p>There is no feed yet. <a href="/materials/feeds">Editors import them</a></p>
 {:else if feeds}
-  <Choose label="It shows" value={chosen} {options} empty={chosen ? '' : 'choose one'} onchange={onchoose} />
+  <Choose label="Feed" value={chosen} {options} empty={chosen ? '' : 'choose one'} onchange={onchoose} />
 {/if}
 
 <style>

@@ -38,13 +38,13 @@
 {#if style && !foot}
   <p class="housed">
     {#if onpage}
-      <InlineButton onclick={(event) => onpage(event.currentTarget)}>House style: {style.name}</InlineButton>
-    {:else}<span>House style: {style.name}</span>{/if}
-    <span>{header ? `header “${header}” stands above` : 'no header'}</span>
+      <InlineButton onclick={(event) => onpage(event.currentTarget)}>Style: {style.name}</InlineButton>
+    {:else}<span>Style: {style.name}</span>{/if}
+    <span>{header ? `header “${header}” above` : 'no header'}</span>
   </p>
 {:else if style}
   <p class="housed foot">
-    <span>{footer ? `footer “${footer}” and the small print follow` : 'the small print follows'}</span>
+    <span>{footer ? `footer “${footer}” and the small print below` : 'the small print below'}</span>
   </p>
 {/if}
 

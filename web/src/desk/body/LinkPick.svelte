@@ -17,7 +17,7 @@
     label="Leads to a saved link"
     value={chosen}
     {options}
-    empty="no, to what is written in the block"
+    empty="no, use the block’s own address"
     onchange={(written) => written && onchoose(written)}
   />
 {/if}

@@ -26,7 +26,7 @@
 </script>
 
 <fieldset>
-  <legend>Room around it, in pixels</legend>
+  <legend>Space around it, in pixels</legend>
   {#each SIDES as [side, label] (side)}
     <label
       >{label}
@@ -34,7 +34,7 @@
         type="number"
         min="0"
         max={MOST}
-        placeholder="usual"
+        placeholder="default"
         value={look[side] ?? ''}
         onchange={(event) => put({ [side]: pixels(event.currentTarget.value, MOST) })}
       /></label

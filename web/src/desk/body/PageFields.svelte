@@ -48,7 +48,7 @@
       {label}
     </label>
     {#if page[key]}
-      <button onclick={() => put({ [key]: undefined })}>as the house style</button>
+      <button onclick={() => put({ [key]: undefined })}>as the style</button>
     {/if}
   </p>
 {/snippet}
@@ -76,9 +76,9 @@
     {@render colour('around the message', 'background', look.page.background)}
     {@render colour('links', 'linkColour', look.type.linkColour)}
     <Choose
-      label="Letters of the text"
+      label="Font of the text"
       value={page.text ?? ''}
-      options={[['', `as the house style`], ...FONTS]}
+      options={[['', `as the style`], ...FONTS]}
       onchange={(code) => put({ text: (code || undefined) as PageChoice['text'] })}
     />
   </fieldset>

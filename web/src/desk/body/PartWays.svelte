@@ -39,7 +39,7 @@
   <p class="head">Shown when</p>
   <Condition
     given={shownWhen}
-    label="When this {what} is shown"
+    label="When this {what === 'band' ? 'row' : what} is shown"
     {about}
     {fields}
     editable={composing.editable}

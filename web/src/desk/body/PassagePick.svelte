@@ -42,10 +42,10 @@
 {#if failed}
   <p class="wrong" role="alert">{failed}</p>
 {:else if passages && !options.length}
-  <p>No passage is ready yet. <a href="/cupboard/passages">Write one in the cupboard</a></p>
+  <p>No passage is ready yet. <a href="/materials/passages">Write one in Materials</a></p>
 {:else if passages}
   <fieldset disabled={!editable}>
-    <Choose label="It says" value={chosen} {options} empty={chosen ? '' : 'choose one'} onchange={onchoose} />
+    <Choose label="Passage" value={chosen} {options} empty={chosen ? '' : 'choose one'} onchange={onchoose} />
   </fieldset>
   {#if chosen}
     <p class="used">
@@ -54,10 +54,10 @@
         : 'Used nowhere else.'}
     </p>
     <p class="ways">
-      <a href="/cupboard/passages/{chosen}">Change it for all</a>
+      <a href="/materials/passages/{chosen}">Edit for all</a>
       {#if editable && ondetach}
         <Button quiet title="Its words become this template’s own" onclick={ondetach}
-          >Take its words over</Button
+          >Turn into own text</Button
         >
       {/if}
     </p>

@@ -97,7 +97,7 @@
     {/each}
   </ul>
   <p>
-    <Button quiet onclick={() => chooser?.click()}>Bring one in</Button> or drop or paste it here
+    <Button quiet onclick={() => chooser?.click()}>Upload one</Button> or drop or paste it here
   </p>
   <input
     bind:this={chooser}
@@ -106,7 +106,7 @@
     hidden
     onchange={(event) => void take(event.currentTarget.files?.[0])}
   />
-  {#if coming}<p role="status">bringing in {coming} …</p>{/if}
+  {#if coming}<p role="status">uploading {coming} …</p>{/if}
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 </div>
 

@@ -3,7 +3,7 @@
   import CutFrame from './CutFrame.svelte';
   import { cutTo, SIDES, without, type Retouching } from './retouching';
 
-  /** What is cut off a picture, and how its colours are changed. The picture in the cupboard stays as it is. */
+  /** What is cut off a picture, and how its colours are changed. The picture in Materials stays as it is. */
   let {
     picture,
     retouching,
@@ -31,7 +31,7 @@
 
 <CutFrame {picture} {retouching} onchange={put} />
 <fieldset>
-  <legend>Cut, %</legend>
+  <legend>Crop, %</legend>
   {#each SIDES as side (side)}
     <label
       >{WORDS[side]}
@@ -92,7 +92,7 @@
   {/if}
 </fieldset>
 {#if Object.keys(retouching).length}
-  <p><Button quiet onclick={() => onchange(undefined)}>As it was brought in</Button></p>
+  <p><Button quiet onclick={() => onchange(undefined)}>Undo all changes</Button></p>
 {/if}
 
 <style>

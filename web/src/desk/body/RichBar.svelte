@@ -166,7 +166,7 @@
       }}
     >
       {#each [...new Set([...SIZES, looks.size])] as size (size)}
-        <option value={size}>{size ? `${size} px` : 'usual size'}</option>
+        <option value={size}>{size ? `${size} px` : 'default size'}</option>
       {/each}
     </select>
     <label class="colour" title="Colour of the words">
@@ -177,7 +177,7 @@
         onchange={(event) => run(setMark('colour', { value: event.currentTarget.value }))}
       />
     </label>
-    {#if looks.colour}<button onclick={() => run(setMark('colour', null))}>usual colour</button>{/if}
+    {#if looks.colour}<button onclick={() => run(setMark('colour', null))}>default colour</button>{/if}
   {/if}
 </div>
 

@@ -77,12 +77,12 @@
     class:dragged={composing.dragged?.what === 'band' && composing.dragged.id === band.id}
     class:chosen={composing.chosen.includes(band.id)}
     data-part={band.id}
-    aria-label={banded ? `Band ${bandAt + 1}` : undefined}
+    aria-label={banded ? `Row ${bandAt + 1}` : undefined}
     class:backed={band.look?.background}
     style:--back={band.look?.background}
   >
     {#if banded}
-      <div class="grip"><Handle {composing} id={band.id} what="band" label="band" /></div>
+      <div class="grip"><Handle {composing} id={band.id} what="band" label="row" /></div>
     {/if}
     {@render when(band)}
     <div

@@ -51,7 +51,7 @@ export class Composing {
   private readonly names = $derived.by(
     () =>
       new Map([
-        ...this.body.bands.map((band, at) => [band.id, `Band ${at + 1}`] as const),
+        ...this.body.bands.map((band, at) => [band.id, `Row ${at + 1}`] as const),
         ...blocksOf(this.body).map((block, at) => [block.id, `${kindLabel(block.kind)} ${at + 1}`] as const),
       ]),
   );

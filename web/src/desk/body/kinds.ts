@@ -20,7 +20,7 @@ const kinds: { [K in KnownKind]: Beginning<K> } = {
   passage: { label: 'Passage', says: 'kept once, used in many', begin: () => ({ passage: '' }) },
   picture: {
     label: 'Picture',
-    says: 'from the cupboard',
+    says: 'from Materials',
     begin: () => ({ picture: '', width: 240, description: '', link: '' }),
   },
   pairing: {
@@ -55,7 +55,7 @@ const kinds: { [K in KnownKind]: Beginning<K> } = {
   },
   event: {
     label: 'Event',
-    says: 'goes along as a calendar file',
+    says: 'attached as a calendar file',
     begin: () => ({
       title: '',
       day: '{today plus 1 week}',
@@ -67,16 +67,16 @@ const kinds: { [K in KnownKind]: Beginning<K> } = {
   },
   'record card': {
     label: 'Record card',
-    says: 'facts of a record or colleague',
+    says: 'details of a record or colleague',
     begin: () => ({ picture: '', title: '{sender.full_name}', facts: ['{sender.phone}'] }),
   },
-  divider: { label: 'Rule', says: 'a line across', begin: () => ({ thickness: 1, colour: '' }) },
+  divider: { label: 'Line', says: 'a line across', begin: () => ({ thickness: 1, colour: '' }) },
   'own HTML': {
     label: 'Own HTML',
     says: 'written by hand',
     begin: () => ({ source: '' }),
   },
-  spacer: { label: 'Room', says: 'nothing, of some height', begin: () => ({ height: 24 }) },
+  spacer: { label: 'Space', says: 'empty space', begin: () => ({ height: 24 }) },
 };
 
 const groups: readonly (readonly [group: string, kinds: readonly KnownKind[]])[] = [

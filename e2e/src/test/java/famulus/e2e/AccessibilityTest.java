@@ -92,13 +92,13 @@ class AccessibilityTest extends BrowserTest {
         page.getByText("Filled for").waitFor();
         scan(page, "what a field holds");
         page.keyboard().press("Escape");
-        for (String part : new String[] {"facts", "salutations", "holidays", "fields"}) {
-            page.navigate(address("/house/" + part));
+        for (String part : new String[] {"details", "greetings", "holidays", "fields"}) {
+            page.navigate(address("/company/" + part));
             page.getByRole(AriaRole.TABLE).waitFor();
             scan(page, "the house's " + part);
         }
-        page.navigate(address("/house/counting"));
-        page.getByLabel("Count opens and clicks").waitFor();
+        page.navigate(address("/company/tracking"));
+        page.getByLabel("Track opens and clicks").waitFor();
         scan(page, "what is counted");
         page.navigate(address("/templates/new"));
         page.locator("iframe").waitFor();
@@ -118,10 +118,10 @@ class AccessibilityTest extends BrowserTest {
         page.keyboard().press("Escape");
         button(page, "Event 2").click();
         page.getByRole(AriaRole.DIALOG).waitFor();
-        button(page, "Room, background, border").click();
+        button(page, "Space, background, border").click();
         scan(page, "a block's slip");
         page.keyboard().press("Escape");
-        button(page, "Band 2").click();
+        button(page, "Row 2").click();
         page.getByRole(AriaRole.DIALOG).waitFor();
         scan(page, "a band's slip");
         page.keyboard().press("Escape");
@@ -133,40 +133,40 @@ class AccessibilityTest extends BrowserTest {
         link(page, "Versions").click();
         page.getByText("marked ready").first().waitFor();
         scan(page, "versions");
-        page.navigate(address("/cupboard/files"));
-        button(page, "Bring files in").waitFor();
+        page.navigate(address("/materials/files"));
+        button(page, "Upload files").waitFor();
         scan(page, "files");
-        page.navigate(address("/cupboard/house-styles"));
+        page.navigate(address("/materials/styles"));
         page.locator("iframe").waitFor();
         scan(page, "house styles");
-        page.navigate(address("/cupboard/pictures"));
+        page.navigate(address("/materials/pictures"));
         page.getByRole(AriaRole.TABLE).waitFor();
         scan(page, "pictures");
         for (String part : List.of("passages", "signatures", "links", "feeds")) {
-            page.navigate(address("/cupboard/" + part));
+            page.navigate(address("/materials/" + part));
             page.getByRole(AriaRole.TABLE).waitFor();
             scan(page, part);
         }
-        page.navigate(address("/cupboard/passages"));
+        page.navigate(address("/materials/passages"));
         link(page, "How payment goes").click();
         page.locator(".sheet [role=textbox]").first().waitFor();
         scan(page, "a passage on the desk");
         page.navigate(address("/templates/new"));
-        button(page, "Bring HTML in").click();
+        button(page, "Import HTML").click();
         textbox(page, "Or paste its source").fill("<p onclick=x>Dear {person.first_name}</p>");
         scan(page, "bringing HTML in");
-        button(page, "Bring it in").click();
+        button(page, "Import").click();
         page.getByText("One thing left out").waitFor();
-        button(page, "Begin with this one").click();
-        button(page, "Begin").click();
+        button(page, "Start with this one").click();
+        button(page, "Create template").click();
         textbox(page, "Source").waitFor();
         scan(page, "a source on the desk");
         link(page, "Outbox").click();
-        page.getByText("went").first().waitFor();
+        page.getByText("sent").first().waitFor();
         scan(page, "Outbox");
-        link(page, "Practice post").click();
-        heading(page, "Practice post");
-        scan(page, "Practice post");
+        link(page, "Demo inboxes").click();
+        heading(page, "Demo inboxes");
+        scan(page, "Demo inboxes");
         button(page, "Signe").click();
         page.getByRole(AriaRole.DIALOG).waitFor();
         scan(page, "my slip");
@@ -177,7 +177,7 @@ class AccessibilityTest extends BrowserTest {
         page.getByText("amos@brindlewing.example").waitFor();
         scan(page, "Team");
         page.keyboard().press("?");
-        heading(page, "Keys");
+        heading(page, "Keyboard shortcuts");
         scan(page, "Keys");
         page.navigate(address("/people/contacts/00000000-0000-0000-0000-000000000001"));
         page.getByRole(AriaRole.ALERT).waitFor();

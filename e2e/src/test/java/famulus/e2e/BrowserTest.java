@@ -116,13 +116,13 @@ abstract class BrowserTest {
     /** Begins a plain template on an empty sheet, from the list of templates. */
     static void beginPlain(Page page, String name, String about) {
         button(page, "New template").click();
-        button(page, "Begin with this one").waitFor();
+        button(page, "Start with this one").waitFor();
         page.getByText("An empty sheet", new Page.GetByTextOptions().setExact(true))
                 .click();
-        button(page, "Begin with this one").click();
+        button(page, "Start with this one").click();
         textbox(page, "Name for colleagues").fill(name);
-        page.getByLabel("It is about").selectOption(about);
-        button(page, "Begin").click();
+        page.getByLabel("It is for").selectOption(about);
+        button(page, "Create template").click();
     }
 
     /** Begins a template from one of the designs, and waits for the desk. */
@@ -130,11 +130,11 @@ abstract class BrowserTest {
         Page page = openAs(who, "/templates");
         button(page, "New template").click();
         // The list that is left has templates of the same names.
-        button(page, "Begin with this one").waitFor();
+        button(page, "Start with this one").waitFor();
         page.getByText(design, new Page.GetByTextOptions().setExact(true)).click();
-        button(page, "Begin with this one").click();
+        button(page, "Start with this one").click();
         textbox(page, "Name for colleagues").fill(name);
-        button(page, "Begin").click();
+        button(page, "Create template").click();
         // Once its fields are chips the desk is settled.
         page.locator(".sheet .chip").first().waitFor();
         return page;
@@ -167,7 +167,7 @@ abstract class BrowserTest {
         page.keyboard().press("/");
         page.keyboard().type(name);
         link(page, name).click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What was said"))
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("History"))
                 .waitFor();
     }
 

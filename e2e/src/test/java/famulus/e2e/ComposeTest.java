@@ -43,7 +43,7 @@ class ComposeTest extends BrowserTest {
     }
 
     private static void settled(Page page) {
-        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
     }
 
     /** Moves the mouse as a hand would: presses, goes there in steps, and leaves the button down. */
@@ -162,7 +162,7 @@ class ComposeTest extends BrowserTest {
         dragOver(page, handle(page, "Text 3"), event.x + 100, first.y - 2);
         assertThat(draft(page).getByText("2 up", new Locator.GetByTextOptions().setExact(true)))
                 .isVisible();
-        assertThat(draft(page).getByText("a band of its own, 1 up")).isVisible();
+        assertThat(draft(page).getByText("a row of its own, 1 up")).isVisible();
         page.mouse().up();
         assertThat(draft(page).getByText("2 up")).isHidden();
         assertThat(handle(page, "Text 1")).isFocused();
@@ -184,7 +184,7 @@ class ComposeTest extends BrowserTest {
         Page page = beginFrom("Signe", "Delivery notice", "From the drawer");
         button(page, "add a block").click();
         BoundingBox event = draft(page).locator("[data-block]").nth(1).boundingBox();
-        dragOver(page, button(page, "Rule"), event.x + 150, event.y);
+        dragOver(page, button(page, "Line"), event.x + 150, event.y);
         page.mouse().up();
         assertThat(draft(page).locator("hr")).hasCount(1);
         assertThat(blocks(page)).containsExactly("Text 1", "Rule 2", "Event 3", "Text 4", "Signature 5");
@@ -235,8 +235,8 @@ class ComposeTest extends BrowserTest {
     @Test
     void aBandGetsColumnsAndItsBlocksMoveBetweenThem() {
         Page page = beginFrom("Signe", "Delivery notice", "Columns");
-        handle(page, "Band 2").click();
-        Locator settings = slip(page, "Band 2");
+        handle(page, "Row 2").click();
+        Locator settings = slip(page, "Row 2");
         settings.getByRole(
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName("2").setExact(true))
@@ -357,7 +357,7 @@ class ComposeTest extends BrowserTest {
     void aPictureIsCutByDraggingAndByKeysBrightenedAndTinted() {
         Page page = beginFrom("Signe", "Welcome", "Retouched");
         button(page, "Choose another picture").click();
-        button(page, "Cut, brighten, tint").click();
+        button(page, "Crop, brighten, tint").click();
         Locator left = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Cut off the left"));
         var box = left.boundingBox();
         page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
@@ -380,7 +380,7 @@ class ComposeTest extends BrowserTest {
         button(page, "Tint it").click();
         assertThat(message(page).locator("img[src*='~light.-30~tint.3c5b82.60~']"))
                 .isVisible();
-        button(page, "As it was brought in").click();
+        button(page, "Undo all changes").click();
         assertThat(message(page).locator("img[src*='~tint.']")).hasCount(0);
     }
 
@@ -406,7 +406,7 @@ class ComposeTest extends BrowserTest {
     @Test
     void aLetterIsWrittenWithoutBands() {
         Page page = beginFrom("Signe", "First word", "A letter");
-        assertThat(draft(page).getByText("band", new Locator.GetByTextOptions().setExact(true)))
+        assertThat(draft(page).getByText("row", new Locator.GetByTextOptions().setExact(true)))
                 .hasCount(0);
         int before = blocks(page).size();
         textbox(page, "Block 1, text").focus();
@@ -434,7 +434,7 @@ class ComposeTest extends BrowserTest {
     void aFileIsAttachedAndAProgramIsRefused() {
         Page page = beginFrom("Signe", "Delivery notice", "With a file");
         button(page, "attach a file").click();
-        Locator along = slip(page, "Goes along");
+        Locator along = slip(page, "Attach a file");
         Locator chooser = along.locator("input[type=file]");
         chooser.setInputFiles(new FilePayload("tool.exe", "application/octet-stream", "MZ".getBytes()));
         assertThat(along.getByRole(AriaRole.ALERT)).containsText("tool.exe: This is a program.");
@@ -496,25 +496,25 @@ class ComposeTest extends BrowserTest {
         Locator wide = message(page).locator("table.sheet").first();
         assertThat(wide).hasAttribute("style", Pattern.compile("max-width:600px"));
         Locator opener =
-                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^House style: ")));
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Style: ")));
         opener.click();
         Locator slip = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Page"));
         slip.getByLabel("width").fill("440");
         slip.getByLabel("width").press("Tab");
         assertThat(wide).hasAttribute("style", Pattern.compile("max-width:440px"));
-        slip.getByLabel("Letters of the text").selectOption("typewriter");
+        slip.getByLabel("Font of the text").selectOption("typewriter");
         assertThat(wide).hasAttribute("style", Pattern.compile("Courier"));
-        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
         page.reload();
         assertThat(wide).hasAttribute("style", Pattern.compile("max-width:440px"));
         page.keyboard().press("Control+z");
         page.keyboard().press("Control+z");
         assertThat(wide).hasAttribute("style", Pattern.compile("max-width:600px"));
 
-        Page keeper = openAs("Oriel", "/cupboard/house-styles");
+        Page keeper = openAs("Oriel", "/materials/styles");
         keeper.getByLabel("messages may choose a page of their own").uncheck();
-        button(keeper, "Keep").click();
-        assertThat(keeper.getByText(Pattern.compile("is kept"))).isVisible();
+        button(keeper, "Save").click();
+        assertThat(keeper.getByText(Pattern.compile("is saved"))).isVisible();
         page.reload();
         opener.click();
         assertThat(slip.getByText("lets its messages choose no width, colours or letters of their own"))

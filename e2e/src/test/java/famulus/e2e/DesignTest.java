@@ -31,7 +31,7 @@ class DesignTest extends BrowserTest {
         assertThat(text.locator(".chip")).hasCount(2);
         assertThat(message(page).getByText(Pattern.compile("Shall I call Despina on Wednesday\\?")))
                 .isVisible();
-        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
         page.reload();
         assertThat(block(page, "Block 4, text")).containsText("Shall I call");
     }
@@ -86,7 +86,7 @@ class DesignTest extends BrowserTest {
         assertThat(message(page).getByText("some quiet days")).isVisible();
         button(page, "Send now").click();
         assertThat(page.getByText("On its way to")).isVisible();
-        link(page, "Practice post").click();
+        link(page, "Demo inboxes").click();
         page.getByText("ines@larkfield.example").first().click();
         FrameLocator arrived = message(page);
         assertThat(arrived.getByText("Dear Ines")).isVisible();
@@ -106,20 +106,20 @@ class DesignTest extends BrowserTest {
         assertThat(textbox(page, "Text")).containsText("We are on our way");
         button(page, "Undo").click();
         assertThat(message(page).getByText("We are on our way")).isVisible();
-        assertThat(page.getByText("goes along: event.ics")).isVisible();
+        assertThat(page.getByText("attached: event.ics")).isVisible();
     }
 
     @Test
     void aPictureIsBroughtInAndDescribedAndWhatIsNoneIsRefused() throws IOException {
-        Page page = openAs("Signe", "/cupboard/pictures");
+        Page page = openAs("Signe", "/materials/pictures");
         ByteArrayOutputStream png = new ByteArrayOutputStream();
         ImageIO.write(new BufferedImage(80, 60, BufferedImage.TYPE_INT_RGB), "png", png);
         Locator chooser = page.locator("input[type=file]");
         chooser.setInputFiles(new FilePayload("Gate.png", "image/png", png.toByteArray()));
         assertThat(page.getByText("80 × 60")).isVisible();
         button(page, "Change Gate").click();
-        textbox(page, "Read out in its place").fill("The gate to the long row");
-        button(page, "Keep").click();
+        textbox(page, "Description").fill("The gate to the long row");
+        button(page, "Save").click();
         assertThat(page.getByText("The gate to the long row")).isVisible();
         chooser.setInputFiles(new FilePayload("virus.png", "image/png", "MZ".getBytes()));
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("virus.png: This is no picture");
@@ -127,7 +127,7 @@ class DesignTest extends BrowserTest {
 
     @Test
     void aHouseStyleShowsWhatItChangesBeforeItIsKept() {
-        Page page = openAs("Oriel", "/cupboard/house-styles");
+        Page page = openAs("Oriel", "/materials/styles");
         button(page, "Delivery notice").click();
         FrameLocator proof = page.frameLocator("iframe[title='Delivery notice']");
         Locator heading = proof.getByRole(AriaRole.HEADING).first();
@@ -139,20 +139,20 @@ class DesignTest extends BrowserTest {
         assertThat(heading).hasCSS("color", "rgb(170, 34, 17)");
         button(page, "before").click();
         assertThat(heading).hasCSS("color", "rgb(59, 42, 26)");
-        button(page, "Leave as it was").click();
+        button(page, "Discard changes").click();
         assertThat(button(page, "before")).isHidden();
 
-        Page agent = openAs("Signe", "/cupboard/house-styles");
-        assertThat(agent.getByText("Keepers, administrators and those they name change this house style."))
+        Page agent = openAs("Signe", "/materials/styles");
+        assertThat(agent.getByText("Editors, administrators and those they name change this style."))
                 .isVisible();
         assertThat(button(agent, "Copy")).isHidden();
 
-        button(page, "Who may change it").click();
+        button(page, "Who can change it").click();
         page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Signe Halloran")))
                 .check();
-        assertThat(button(page, "Who may change it (1 named)")).isVisible();
+        assertThat(button(page, "Who can change it (1 named)")).isVisible();
         agent.reload();
-        assertThat(button(agent, "Keep")).isVisible();
+        assertThat(button(agent, "Save")).isVisible();
         assertThat(button(agent, "Copy")).isHidden();
     }
 }

@@ -18,11 +18,11 @@ class DeskTest extends BrowserTest {
     }
 
     private static Locator proof(Page page) {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Proof"));
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview"));
     }
 
     private static Locator notes(Page page) {
-        return page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Margin notes"));
+        return page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Notes"));
     }
 
     @Test
@@ -37,7 +37,7 @@ class DeskTest extends BrowserTest {
 
         assertThat(textbox(page, "Subject").locator(".chip")).hasText("First name");
         assertThat(proof(page).locator(".inbox")).containsText("Despina in May");
-        assertThat(page.getByText("kept")).isVisible();
+        assertThat(page.getByText("saved")).isVisible();
     }
 
     @Test
@@ -76,7 +76,7 @@ class DeskTest extends BrowserTest {
         page.keyboard().type("Blossom: {contact.access_notes} and {today}");
         assertThat(text.locator(".chip")).hasCount(2);
         text.locator(".chip").last().click();
-        page.getByLabel("Written as").selectOption("month");
+        page.getByLabel("Format").selectOption("month");
         page.keyboard().press("Escape");
         text.locator(".chip").first().click();
         page.getByLabel("If missing").selectOption("text");
@@ -115,9 +115,9 @@ class DeskTest extends BrowserTest {
         page.keyboard().press("Enter");
         page.keyboard().type("Dear {contact.mobile}");
         assertThat(notes(page)).containsText("Despina Anthopoulou has no mobile");
-        page.keyboard().press("F8");
+        page.keyboard().press("Alt+n");
         assertThat(textbox(page, "Subject")).isFocused();
-        page.keyboard().press("F8");
+        page.keyboard().press("Alt+n");
         assertThat(textbox(page, "Text")).isFocused();
     }
 
@@ -159,7 +159,7 @@ class DeskTest extends BrowserTest {
         assertThat(page.getByText("Your words are safe in this browser.")).isVisible();
 
         page.context().setOffline(false);
-        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
         page.evaluate("localStorage.clear()");
         page.reload();
         assertThat(textbox(page, "Text")).hasText("Written in a tunnel.");
@@ -183,10 +183,10 @@ class DeskTest extends BrowserTest {
         page.keyboard().type(" (Oriel)");
         goToEnd(other, textbox(other, "Preview text"));
         other.keyboard().type(" again");
-        assertThat(other.getByText(Pattern.compile("^kept 10:"))).isVisible();
+        assertThat(other.getByText(Pattern.compile("^saved 10:"))).isVisible();
         page.context().setOffline(false);
         assertThat(page.getByText("Amos changed the preview text too.")).isVisible();
-        button(page, "Take theirs there").click();
+        button(page, "Take theirs").click();
         assertThat(textbox(page, "Preview text")).containsText("(Amos) again");
     }
 

@@ -17,15 +17,15 @@ class FeedTest extends BrowserTest {
 
     @Test
     void isReadFromAnAddressAndShownInALetter() {
-        Page page = openAs("Amos", "/cupboard/feeds");
-        textbox(page, "Or read one from an address").fill("http://10.1.2.3/feed.xml");
-        button(page, "Read it").click();
+        Page page = openAs("Amos", "/materials/feeds");
+        textbox(page, "Or add one by its address").fill("http://10.1.2.3/feed.xml");
+        button(page, "Add feed").click();
         assertThat(page.getByText("Feeds are not read from private networks.")).isVisible();
-        textbox(page, "Or read one from an address").fill(address("/demo-feeds/hedge-letter.xml"));
-        button(page, "Read it").click();
+        textbox(page, "Or add one by its address").fill(address("/demo-feeds/hedge-letter.xml"));
+        button(page, "Add feed").click();
         assertThat(row(page, "The hedge letter")).containsText("Leave the hawthorn till June");
         row(page, "The hedge letter")
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("read again"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("refresh"))
                 .click();
         assertThat(page.getByText("“The hedge letter” is as new as it is there."))
                 .isVisible();
@@ -38,7 +38,7 @@ class FeedTest extends BrowserTest {
         assertThat(desk.getByText("There is no feed here")).isVisible();
         desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Feed \\d+$")))
                 .click();
-        desk.getByLabel("It shows").selectOption("The hedge letter");
+        desk.getByLabel("Feed").selectOption("The hedge letter");
         FrameLocator message = message(desk);
         assertThat(message.getByRole(
                         AriaRole.LINK, new FrameLocator.GetByRoleOptions().setName("Leave the hawthorn till June")))

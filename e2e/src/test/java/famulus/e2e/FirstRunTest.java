@@ -45,6 +45,6 @@ class FirstRunTest extends BrowserTest {
         button(jago, "Sign in").click();
         assertThat(jago.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places")))
                 .isVisible();
-        assertThat(link(jago, "Practice post")).hasCount(0);
+        assertThat(link(jago, "Demo inboxes")).hasCount(0);
     }
 }

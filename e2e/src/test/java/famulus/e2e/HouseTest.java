@@ -16,11 +16,11 @@ class CompanyTest extends BrowserTest {
 
     @Test
     void aFieldOfOnesOwnIsAddedUsedRenamedAndRetired() {
-        Page page = openAs("Amos", "/house/fields");
+        Page page = openAs("Amos", "/company/fields");
         button(page, "Add a field").click();
-        textbox(page, "What it is called").fill("Gate code");
+        textbox(page, "Name").fill("Gate code");
         page.getByLabel("a column of the list").check();
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(row(page, "Gate code")).containsText("{contact.gate_code}");
 
         find(page, "Ines Okafor-Brandt");
@@ -39,12 +39,12 @@ class CompanyTest extends BrowserTest {
         page.keyboard().type("Code {gate");
         page.keyboard().press("Enter");
         assertThat(textbox(page, "Text").locator(".chip")).hasText("Gate code");
-        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
 
-        page.navigate(address("/house/fields"));
-        row(page, "Gate code").getByText("change").click();
-        textbox(page, "What it is called").fill("Code of the gate");
-        button(page, "Keep").click();
+        page.navigate(address("/company/fields"));
+        row(page, "Gate code").getByText("edit").click();
+        textbox(page, "Name").fill("Code of the gate");
+        button(page, "Save").click();
         assertThat(row(page, "Code of the gate")).containsText("{contact.gate_code}");
 
         row(page, "Code of the gate").getByText("retire").click();
@@ -52,30 +52,30 @@ class CompanyTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("At the gate");
         button(page, "Retire").click();
         assertThat(row(page, "Code of the gate")).containsText("retired");
-        row(page, "Code of the gate").getByText("bring back").click();
+        row(page, "Code of the gate").getByText("restore").click();
         assertThat(row(page, "Code of the gate")).not().containsText("retired");
     }
 
     @Test
     void whatAFieldCantBeIsSaidAtThePlace() {
-        Page page = openAs("Amos", "/house/fields");
+        Page page = openAs("Amos", "/company/fields");
         button(page, "Add a field").click();
-        textbox(page, "What it is called").fill("First name");
-        button(page, "Keep").click();
-        assertThat(page.getByText("Another field is called so already.")).isVisible();
-        assertThat(textbox(page, "What it is called")).hasValue("First name");
+        textbox(page, "Name").fill("First name");
+        button(page, "Save").click();
+        assertThat(page.getByText("Another field has this name already.")).isVisible();
+        assertThat(textbox(page, "Name")).hasValue("First name");
     }
 
     @Test
     void salutationsShowHowTheyComeOutBeforeTheyAreKept() {
-        Page page = openAs("Oriel", "/house/salutations");
-        Locator examples = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("How it comes out"));
+        Page page = openAs("Oriel", "/company/greetings");
+        Locator examples = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview"));
         assertThat(examples).containsText(Pattern.compile("Dear \\w+"));
         textbox(page, "Rule 4, opening").fill("Hello");
         assertThat(examples).containsText(Pattern.compile("Hello \\w+"));
         textbox(page, "Rule 4, address").fill("{deal.name}");
-        assertThat(page.getByText("A salutation can use {person.title}")).isVisible();
-        button(page, "As it was").click();
+        assertThat(page.getByText("A greeting can use {person.title}")).isVisible();
+        button(page, "Discard changes").click();
         assertThat(textbox(page, "Rule 4, opening")).hasValue("Dear");
     }
 
@@ -102,36 +102,36 @@ class CompanyTest extends BrowserTest {
 
     @Test
     void holidaysAreChangedWithWhatIsWrongAtItsLine() {
-        Page page = openAs("Oriel", "/house/holidays");
+        Page page = openAs("Oriel", "/company/holidays");
         button(page, "Add a holiday").click();
         textbox(page, "Name of holiday 9").fill("Day of the bee");
         textbox(page, "Day of holiday 9").fill("31 June");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(page.getByText("This is no day.")).isVisible();
         textbox(page, "Day of holiday 9").fill("05-20");
-        button(page, "Keep").click();
-        page.getByText("The holidays of United Kingdom are kept.").waitFor();
+        button(page, "Save").click();
+        page.getByText("The holidays of United Kingdom are saved.").waitFor();
         page.reload();
         assertThat(textbox(page, "Name of holiday 9")).hasValue("Day of the bee");
-        button(page, "Put back as they came").click();
+        button(page, "Restore the defaults").click();
         assertThat(textbox(page, "Name of holiday 9")).hasCount(0);
     }
 
     @Test
     void aFactOfTheHouseIsKeptWithItsDay() {
-        Page page = openAs("Oriel", "/house");
+        Page page = openAs("Oriel", "/company");
         assertThat(row(page, "Hives kept")).containsText("2400");
-        button(page, "Add a fact").click();
-        textbox(page, "What it is called").fill("Queens raised");
-        page.getByLabel("Sort").selectOption("NUMBER");
-        textbox(page, "What it says").fill("a few");
+        button(page, "Add a detail").click();
+        textbox(page, "Name").fill("Queens raised");
+        page.getByLabel("Type").selectOption("NUMBER");
+        textbox(page, "Value").fill("a few");
         page.getByLabel("As of").fill("2026-04-01");
-        button(page, "Keep").click();
-        assertThat(textbox(page, "What it says")).hasAttribute("aria-invalid", "true");
-        textbox(page, "What it says").fill("300");
-        button(page, "Keep").click();
+        button(page, "Save").click();
+        assertThat(textbox(page, "Value")).hasAttribute("aria-invalid", "true");
+        textbox(page, "Value").fill("300");
+        button(page, "Save").click();
         assertThat(row(page, "Queens raised")).containsText("2026-04-01");
-        row(page, "Queens raised").getByText("take away").click();
+        row(page, "Queens raised").getByText("remove").click();
         assertThat(row(page, "Queens raised")).hasCount(0);
         button(page, "Undo").click();
         assertThat(row(page, "Queens raised")).hasCount(1);
@@ -139,11 +139,11 @@ class CompanyTest extends BrowserTest {
 
     @Test
     void othersReadTheRulesAndDoNotChangeThem() {
-        Page page = openAs("Signe", "/house/fields");
+        Page page = openAs("Signe", "/company/fields");
         assertThat(row(page, "Orchard name")).isVisible();
         assertThat(button(page, "Add a field")).hasCount(0);
-        page.navigate(address("/house/holidays"));
+        page.navigate(address("/company/holidays"));
         assertThat(row(page, "Good Friday")).isVisible();
-        assertThat(button(page, "Keep")).hasCount(0);
+        assertThat(button(page, "Save")).hasCount(0);
     }
 }

@@ -18,7 +18,7 @@ class KeptTextsTest extends BrowserTest {
     private static void write(Page page, String word, String name, String words) {
         button(page, "New " + word).click();
         textbox(page, "Name for colleagues").fill(name);
-        button(page, "Write it").click();
+        button(page, "Create").click();
         textbox(page, "Block 1, text").click();
         page.keyboard().type(words);
         assertThat(message(page).getByText(words)).isVisible();
@@ -56,7 +56,7 @@ class KeptTextsTest extends BrowserTest {
 
     @Test
     void aPassageIsWrittenOnceAndChangedForAll() {
-        Page page = openAs("Oriel", "/cupboard/passages");
+        Page page = openAs("Oriel", "/materials/passages");
         write(page, "passage", "Ladders", "We bring two ladders.");
         assertThat(textbox(page, "Subject")).hasCount(0);
         markReady(page);
@@ -71,11 +71,11 @@ class KeptTextsTest extends BrowserTest {
         handle.click();
         Locator slip =
                 desk.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName(Pattern.compile("^Passage")));
-        slip.getByLabel("It says").selectOption("Ladders");
+        slip.getByLabel("Passage").selectOption("Ladders");
         assertThat(message(desk).getByText("We bring two ladders.")).isVisible();
         assertThat(slip.getByText("Used nowhere else.")).isVisible();
         desk.keyboard().press("Escape");
-        assertThat(desk.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(desk.getByText(Pattern.compile("^saved"))).isVisible();
 
         page.reload();
         assertThat(page.getByText(Pattern.compile("marking it ready changes “With ladders”")))
@@ -90,7 +90,7 @@ class KeptTextsTest extends BrowserTest {
         assertThat(message(desk).getByText("We bring three ladders.")).isVisible();
 
         handle.click();
-        slip.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take its words over"))
+        slip.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Turn into own text"))
                 .click();
         assertThat(handle).hasCount(0);
         assertThat(message(desk)
@@ -100,12 +100,12 @@ class KeptTextsTest extends BrowserTest {
 
     @Test
     void aDesignedSignatureSignsMyMessages() {
-        Page page = openAs("Dov", "/cupboard/signatures");
+        Page page = openAs("Dov", "/materials/signatures");
         write(page, "signature", "Dov with a bee", "Yours among the bees");
         markReady(page);
         page.goBack();
         row(page, "Dov with a bee").getByLabel("my messages").check();
-        assertThat(row(page, "Dov with a bee").getByLabel("those of everybody who chose none"))
+        assertThat(row(page, "Dov with a bee").getByLabel("everyone who has chosen none"))
                 .isDisabled();
         Page desk = beginFrom("Dov", "Delivery notice", "Signed");
         assertThat(message(desk).getByText("Yours among the bees")).isVisible();
@@ -117,11 +117,11 @@ class KeptTextsTest extends BrowserTest {
 
     @Test
     void aHeaderOfAHouseStyleIsWrittenOnTheDeskAndStandsAboveItsTemplates() {
-        Page page = openAs("Oriel", "/cupboard/house-styles");
+        Page page = openAs("Oriel", "/materials/styles");
         button(page, "Add a header or footer").click();
         textbox(page, "Name for colleagues").fill("Under the trees");
         page.getByLabel("Where").selectOption("Below the message");
-        button(page, "Write it").click();
+        button(page, "Create").click();
         textbox(page, "Block 1, text").click();
         page.keyboard().type("Seven days a week in blossom.");
         assertThat(message(page).getByText("Seven days a week in blossom.")).isVisible();
@@ -134,7 +134,7 @@ class KeptTextsTest extends BrowserTest {
         desk.getByLabel("Footer").selectOption("Under the trees");
         desk.keyboard().press("Escape");
         assertThat(message(desk).getByText("Seven days a week in blossom.")).isVisible();
-        assertThat(desk.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(desk.getByText(Pattern.compile("^saved"))).isVisible();
 
         page.reload();
         assertThat(page.getByText(Pattern.compile("marking it ready changes “With its own foot”")))

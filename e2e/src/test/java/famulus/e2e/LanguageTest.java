@@ -25,7 +25,7 @@ class LanguageTest extends BrowserTest {
     }
 
     private static Locator proof(Page page) {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Proof"));
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview"));
     }
 
     private static Locator mail(Page page) {
@@ -105,11 +105,11 @@ class LanguageTest extends BrowserTest {
         assertThat(text).containsText(Pattern.compile("A.*otherwise when.*C.*otherwise.*B"));
 
         text.locator(".tag.otherwise").first().click();
-        button(page, "Take this branch out").click();
+        button(page, "Remove this branch").click();
         assertThat(text.locator(".tag")).hasCount(3);
 
         text.locator(".tag.when").click();
-        button(page, "Dissolve the choice, keep its words").click();
+        button(page, "Remove the choice, keep its words").click();
         assertThat(text.locator(".tag")).hasCount(0);
         assertThat(text).containsText("AB end");
         page.keyboard().press("Control+z");
@@ -130,7 +130,7 @@ class LanguageTest extends BrowserTest {
 
     @Test
     void aDayIsReckonedOnItsSlip() {
-        Page page = newTemplate("Reckoned", "CONTACT");
+        Page page = newTemplate("Date calculation", "CONTACT");
         write(page, "By {today as long date}.");
         assertThat(mail(page)).hasText("By 4 May 2026.");
         textbox(page, "Text").locator(".chip").click();
@@ -168,7 +168,7 @@ class LanguageTest extends BrowserTest {
                 .getByRole(AriaRole.LISTITEM);
         lines.nth(0).getByRole(AriaRole.TEXTBOX).fill("Alma");
         lines.nth(0).getByRole(AriaRole.TEXTBOX).press("Enter");
-        assertThat(lines.nth(0)).containsText("kept");
+        assertThat(lines.nth(0)).containsText("saved");
         assertThat(lines.nth(1).getByRole(AriaRole.TEXTBOX)).isFocused();
         assertThat(lacking).not().hasText(before);
     }
@@ -179,16 +179,16 @@ class LanguageTest extends BrowserTest {
         textbox(page, "Text").focus();
         page.keyboard().press("F2");
         Locator stress = page.locator(".stress");
-        assertThat(stress).containsText(Pattern.compile("Stress proof 1 of \\d+"));
+        assertThat(stress).containsText(Pattern.compile("Hard case 1 of \\d+"));
         page.keyboard().press("F2");
-        assertThat(stress).containsText(Pattern.compile("Stress proof 2 of \\d+"));
+        assertThat(stress).containsText(Pattern.compile("Hard case 2 of \\d+"));
         page.keyboard().press("Shift+F2");
-        assertThat(stress).containsText(Pattern.compile("Stress proof 1 of \\d+"));
+        assertThat(stress).containsText(Pattern.compile("Hard case 1 of \\d+"));
         button(page, "all of them").click();
         assertThat(stress).containsText(Pattern.compile("of \\d+ people show all \\d+ things this draft does"));
         assertThat(stress).containsText("when Placement date is empty");
         page.keyboard().press("F9");
-        assertThat(button(page, "Stress proofs")).isVisible();
+        assertThat(button(page, "Hard cases")).isVisible();
     }
 
     @Test
@@ -258,9 +258,9 @@ class LanguageTest extends BrowserTest {
         textbox(page, "Text").focus();
         page.keyboard().type("We said: {ask");
         page.keyboard().press("Enter");
-        assertThat(page.getByLabel("Hint")).isFocused();
-        page.getByLabel("Hint").fill("what was said");
-        page.getByLabel("Hint").press("Enter");
+        assertThat(page.getByLabel("What to write in")).isFocused();
+        page.getByLabel("What to write in").fill("what was said");
+        page.getByLabel("What to write in").press("Enter");
 
         assertThat(textbox(page, "Text").locator(".chip.ask")).hasText("what was said");
         assertThat(mail(page).locator(".ask")).hasText("what was said");

@@ -91,13 +91,13 @@ class PeopleAndDealsTest extends BrowserTest {
         Page page = openAs("Dov", "/people");
         find(page, "Ines Okafor-Brandt");
 
-        button(page, "Note a call").click();
+        button(page, "Log a call").click();
         textbox(page, "Minutes").fill("7");
         textbox(page, "What was said").fill("Prefers <b>Thursdays</b>.");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(page.getByText("Prefers <b>Thursdays</b>.")).isVisible();
 
-        button(page, "take back").first().click();
+        button(page, "remove").first().click();
         assertThat(page.getByText("Prefers <b>Thursdays</b>.")).hasCount(0);
         button(page, "Undo").click();
         assertThat(page.getByText("Prefers <b>Thursdays</b>.")).isVisible();
@@ -110,7 +110,7 @@ class PeopleAndDealsTest extends BrowserTest {
         textbox(page, "E-mail").fill("nobody");
         button(page, "Add contact").click();
         assertThat(page.getByText("is no e-mail address")).isVisible();
-        assertThat(page.getByText("Something has to stand here.")).isVisible();
+        assertThat(page.getByText("This can’t be empty.")).isVisible();
 
         textbox(page, "Surname").fill("Saltmarsh");
         textbox(page, "E-mail").fill("s@saltmarsh.example");
@@ -128,9 +128,9 @@ class PeopleAndDealsTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^Sum"))))
                 .containsText("£9,600.00");
 
-        button(page, "change").click();
+        button(page, "edit").click();
         page.getByLabel("Quantity, line 1").fill("50");
-        button(page, "Keep lines").click();
+        button(page, "Save lines").click();
         assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^Sum"))))
                 .containsText("£10,000.00");
 
@@ -140,10 +140,10 @@ class PeopleAndDealsTest extends BrowserTest {
                 .click();
         textbox(page, "Name").fill("Map of the rows");
         textbox(page, "Link").fill("somewhere");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(page.getByText("is no address")).isVisible();
         textbox(page, "Link").fill("https://brindlewing.example/map");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(link(page, "Map of the rows")).isVisible();
     }
 }

@@ -36,7 +36,7 @@ class ReaderTest extends BrowserTest {
         button(page, "Send now").click();
         assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
 
-        link(page, "Practice post").click();
+        link(page, "Demo inboxes").click();
         String counted = message(page)
                 .getByRole(AriaRole.LINK)
                 .and(message(page).locator("[href*='/m/']"))
@@ -57,24 +57,24 @@ class ReaderTest extends BrowserTest {
         Page reader = open("/");
         reader.navigate(pages + "/unsubscribe");
         assertThat(reader.getByText("Do you want no more messages")).isVisible();
-        button(reader, "No more of them").click();
+        button(reader, "Unsubscribe").click();
         assertThat(reader.getByText("You will get no more messages")).isVisible();
-        assertThat(page.getByText("Wants no rounds.")).isVisible();
-        button(reader, "It was a mistake: I want them").click();
-        assertThat(page.getByText("Wants no rounds.")).isHidden();
+        assertThat(page.getByText("Unsubscribed from mailings.")).isVisible();
+        button(reader, "Resubscribe").click();
+        assertThat(page.getByText("Unsubscribed from mailings.")).isHidden();
         reader.navigate(pages);
         assertThat(reader.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Welcome")))
                 .isVisible();
 
         newest(page, "Welcome to").locator("button.message").click();
-        assertThat(page.getByText("wants rounds again")).isVisible();
-        button(page, "Follow this up").click();
+        assertThat(page.getByText("resubscribed to mailings")).isVisible();
+        button(page, "Follow up").click();
         write(page, "After a call");
         assertThat(textbox(page, "Subject of this message"))
                 .hasText(Pattern.compile("^Re: Welcome to Brindlewing Pollination Services"));
         button(page, "Send now").click();
         assertThat(newest(page, "Re: Welcome to")).isVisible();
-        link(page, "Practice post").click();
+        link(page, "Demo inboxes").click();
         page.getByText(Pattern.compile("^Re: Welcome to")).first().click();
         button(page, "headers").click();
         assertThat(page.locator(".letter dl")).containsText("In-Reply-To");
@@ -82,16 +82,17 @@ class ReaderTest extends BrowserTest {
 
     @Test
     void anAdministratorSettlesWhatIsCounted() {
-        Page page = openAs("Signe", "/house/counting");
-        assertThat(page.getByLabel("Count opens and clicks")).isDisabled();
+        Page page = openAs("Signe", "/company/tracking");
+        assertThat(page.getByLabel("Track opens and clicks")).isDisabled();
 
-        Page amos = openAs("Amos", "/house/counting");
-        amos.getByLabel("Count opens and clicks").uncheck();
-        assertThat(amos.getByText("Nothing is counted from the next message on."))
+        Page amos = openAs("Amos", "/company/tracking");
+        amos.getByLabel("Track opens and clicks").uncheck();
+        assertThat(amos.getByText("Opens and clicks are not tracked from the next message on."))
                 .isVisible();
         amos.reload();
-        assertThat(amos.getByLabel("Count opens and clicks")).not().isChecked();
-        amos.getByLabel("Count opens and clicks").check();
-        assertThat(amos.getByText("Counted from the next message on.")).isVisible();
+        assertThat(amos.getByLabel("Track opens and clicks")).not().isChecked();
+        amos.getByLabel("Track opens and clicks").check();
+        assertThat(amos.getByText("Opens and clicks are tracked from the next message on."))
+                .isVisible();
     }
 }

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 /** Two people at one template, and a line that breaks. */
 class TogetherTest extends BrowserTest {
     private static void settled(Page page) {
-        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
     }
 
     @Test
@@ -64,7 +64,7 @@ class TogetherTest extends BrowserTest {
         // She goes on writing before she says which.
         goToEnd(signe, textbox(signe, "Block 3, text"));
         signe.keyboard().type(" till Friday");
-        button(signe, "Keep mine there").click();
+        button(signe, "Keep mine").click();
         settled(signe);
         assertThat(textbox(oriel, "Block 1, text")).containsText("he is old");
         assertThat(textbox(oriel, "Block 3, text")).containsText("and the bees till Friday");
@@ -79,14 +79,14 @@ class TogetherTest extends BrowserTest {
         page.keyboard().press("Control+a");
         page.keyboard().press("Delete");
         assertThat(page.getByText("There is no preview text")).isVisible();
-        button(page, "Let it pass").click();
+        button(page, "Ignore").click();
         page.keyboard().type("the first line says it");
         page.keyboard().press("Enter");
-        assertThat(page.getByText("1 let pass")).isVisible();
+        assertThat(page.getByText("1 ignored")).isVisible();
         assertThat(page.getByText("There is no preview text")).isHidden();
-        page.getByText("1 let pass").click();
-        button(page, "ask again").click();
+        page.getByText("1 ignored").click();
+        button(page, "check again").click();
         assertThat(page.getByText("There is no preview text")).isVisible();
-        assertThat(page.getByText("1 let pass")).isHidden();
+        assertThat(page.getByText("1 ignored")).isHidden();
     }
 }

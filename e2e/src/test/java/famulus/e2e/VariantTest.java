@@ -23,11 +23,11 @@ class VariantTest extends BrowserTest {
     void aVariantIsWrittenBesideAndOneLineStandsForBoth() {
         Page page = beginFrom("Signe", "Delivery notice", "Two tongues");
         languages(page)
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("in another language"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("add a language"))
                 .click();
         page.getByLabel("This one is in").selectOption("English");
         page.getByLabel("The new one is in").selectOption("German");
-        button(page, "Write it").click();
+        button(page, "Create").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Two tongues (German)")))
                 .isVisible();
         assertThat(languages(page).getByText("German")).hasAttribute("aria-current", "page");
@@ -62,14 +62,14 @@ class VariantTest extends BrowserTest {
 
     @Test
     void aSavedLinkIsChangedOnceForAllThatLeadThere() {
-        Page page = openAs("Oriel", "/cupboard/links");
+        Page page = openAs("Oriel", "/materials/links");
         button(page, "New link").click();
-        textbox(page, "What it is called").fill("Season plan");
+        textbox(page, "Name").fill("Season plan");
         textbox(page, "Leads to").fill("brindlewing");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(page.getByText(Pattern.compile("https://"))).not().hasCount(0);
         textbox(page, "Leads to").fill("https://brindlewing.example/season");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(row(page, "Season plan")).containsText("{house.season_plan}");
 
         Page desk = beginFrom("Oriel", "Invitation", "With the plan");
@@ -80,15 +80,15 @@ class VariantTest extends BrowserTest {
         desk.keyboard().press("Escape");
         assertThat(message(desk).locator("a[href='https://brindlewing.example/season']"))
                 .isVisible();
-        assertThat(desk.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(desk.getByText(Pattern.compile("^saved"))).isVisible();
 
         page.reload();
         assertThat(row(page, "Season plan")).containsText("With the plan");
         row(page, "Season plan")
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("change"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("edit"))
                 .click();
         textbox(page, "Leads to").fill("https://brindlewing.example/plan-2027");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(row(page, "Season plan")).containsText("plan-2027");
         desk.reload();
         assertThat(message(desk).locator("a[href='https://brindlewing.example/plan-2027']"))

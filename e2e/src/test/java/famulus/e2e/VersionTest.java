@@ -25,7 +25,7 @@ class VersionTest extends BrowserTest {
         page.keyboard().type(" And boots.");
         assertThat(page.getByText("changed since its test")).isVisible();
 
-        link(page, "Practice post").click();
+        link(page, "Demo inboxes").click();
         page.getByText(Pattern.compile("^dov@")).first().click();
         assertThat(message(page).getByText("Bring gloves.")).isVisible();
         assertThat(message(page).getByText("Dear Stavros")).isVisible();
@@ -44,7 +44,7 @@ class VersionTest extends BrowserTest {
         page.keyboard().press("Control+Enter");
         button(page, "Send the test").click();
         assertThat(page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
-                .containsText("It could not leave like this: The button leads nowhere.");
+                .containsText("It can’t be sent like this: The button leads nowhere.");
     }
 
     @Test
@@ -82,16 +82,16 @@ class VersionTest extends BrowserTest {
         goToEnd(page, textbox(page, "Block 1, text"));
         page.keyboard().type(" Bring gloves.");
         page.keyboard().press("Alt+a");
-        button(page, "Rule").click();
-        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        button(page, "Line").click();
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
         button(page, "More").click();
         link(page, "Versions").click();
         Locator changes = page.getByLabel("What has changed since");
         assertThat(changes.locator("ins").first()).hasText(" Bring gloves.");
         assertThat(changes.getByText("Divider 2")).isVisible();
-        button(page, "Bring this version back").click();
+        button(page, "Restore this version").click();
         assertThat(textbox(page, "Block 1, text")).not().containsText("gloves");
-        assertThat(page.getByText("It is as it was.")).isVisible();
+        assertThat(page.getByText("The version is restored.")).isVisible();
     }
 
     @Test
@@ -99,21 +99,21 @@ class VersionTest extends BrowserTest {
         Page page = beginFrom("Oriel", "Delivery notice", "For every program");
         page.keyboard().press("Control+Enter");
         Locator list = page.getByRole(
-                AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^the test list")));
+                AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^the check inboxes")));
         assertThat(list).isDisabled();
-        button(page, "change").click();
-        Locator inboxes = textbox(page, "Inboxes of the test list, one a line");
+        button(page, "edit").click();
+        Locator inboxes = textbox(page, "Check inboxes, one a line");
         inboxes.fill("phone@looks.example\nnobody");
-        button(page, "Keep the list").click();
+        button(page, "Save the list").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("nobody: ");
         inboxes.fill("phone@looks.example\noffice@looks.example");
-        button(page, "Keep the list").click();
+        button(page, "Save the list").click();
         list.check();
         page.getByLabel("me", new Page.GetByLabelOptions().setExact(true)).uncheck();
         button(page, "Send the test").click();
         assertThat(page.getByText("The test is on its way to 2 inboxes.")).isVisible();
 
-        Page signe = openAs("Signe", "/practice-post");
+        Page signe = openAs("Signe", "/demo-inboxes");
         assertThat(signe.getByText("office@looks.example").first()).isVisible();
     }
 }

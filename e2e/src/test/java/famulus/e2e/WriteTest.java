@@ -41,7 +41,7 @@ class WriteTest extends BrowserTest {
         sent.click();
         assertThat(page.locator(".mail .text")).containsText("PS: Grüße & <b>thanks</b>");
 
-        link(page, "Practice post").click();
+        link(page, "Demo inboxes").click();
         assertThat(page.locator(".letter .text")).containsText("PS: Grüße & <b>thanks</b>");
         button(page, "headers").click();
         assertThat(page.locator(".letter dl")).containsText("@brindlewing.example>");
@@ -58,13 +58,13 @@ class WriteTest extends BrowserTest {
         textbox(page, "Text").focus();
         page.keyboard().type("Call {contact.mobile}, {contact.title}.");
         assertThat(textbox(page, "Text").locator(".chip")).hasCount(2);
-        assertThat(page.getByText(Pattern.compile("^kept"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
 
         find(page, "Ines Okafor-Brandt");
         choose(page, "Gaps");
         Locator title = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Title is missing"));
         textbox(page, "Title").fill("Dr");
-        title.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put on the record"))
+        title.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Save to the record"))
                 .click();
         assertThat(textbox(page, "Subject of this message")).hasText("For Dr Okafor");
         assertThat(page.getByText("One thing to fix before this message can go:"))
@@ -94,10 +94,10 @@ class WriteTest extends BrowserTest {
         page.keyboard().type("PS: the price is TBC");
 
         Locator stops = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Must fix"));
-        assertThat(stops).containsText("“TBC” is still filler");
+        assertThat(stops).containsText("“TBC” is placeholder text");
         assertThat(text.locator(".stopped")).hasText("TBC");
         button(page, "Send now").click();
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("“TBC” is still filler");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("“TBC” is placeholder text");
 
         stops.getByRole(AriaRole.BUTTON).click();
         page.keyboard().type("120 pounds");
@@ -121,8 +121,8 @@ class WriteTest extends BrowserTest {
 
     @Test
     void whatWaitsIsShownAndGoesWhenThePostOpens() {
-        Page page = openAs("Dov", "/practice-post");
-        button(page, "Close the post").click();
+        Page page = openAs("Dov", "/demo-inboxes");
+        button(page, "Stop the mail server").click();
         assertThat(page.getByText("the post is closed")).isVisible();
         find(page, "Ines Okafor-Brandt");
         choose(page, "After a call");
@@ -132,8 +132,8 @@ class WriteTest extends BrowserTest {
                 .click();
         assertThat(page.getByText("The mail server can’t be reached.")).isVisible();
 
-        link(page, "Practice post").click();
-        button(page, "Open the post").click();
+        link(page, "Demo inboxes").click();
+        button(page, "Start the mail server").click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Outbox")))
                 .click();
         assertThat(page.getByText("nothing waits")).isVisible();
@@ -155,7 +155,7 @@ class WriteTest extends BrowserTest {
     void aDealIsWrittenToByItsContact() {
         Page page = openAs("Signe", "/deals?find=larkfield+east");
         link(page, "Larkfield East, 48 hives").click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What was said"))
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("History"))
                 .waitFor();
         choose(page, "Quote cover");
         assertThat(textbox(page, "Subject of this message")).hasText("Our quote: Larkfield East, 48 hives");

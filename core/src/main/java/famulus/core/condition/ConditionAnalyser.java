@@ -34,8 +34,8 @@ public final class ConditionAnalyser {
                             Problem.Code.FOREGONE,
                             condition.span(),
                             always
-                                    ? "This always holds. Take the condition out, or say when it should not."
-                                    : "This can never hold. One of its parts rules another out.",
+                                    ? "This is always true. Remove the condition, or make it narrower."
+                                    : "This is never true. One of its parts rules another out.",
                             List.of())));
         }
         return problems;

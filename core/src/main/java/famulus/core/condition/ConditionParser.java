@@ -181,7 +181,7 @@ public final class ConditionParser {
     private Measure days(Verb verb) throws ParseFailure {
         Token number = tokens.take();
         if (number.kind() != Token.Kind.NUMBER || !number.text().matches("[0-9]{1,5}")) {
-            throw new ParseFailure(number.span(), "Here comes a whole number of days.");
+            throw new ParseFailure(number.span(), "A whole number of days is missing here.");
         }
         if (!tokens.takeIf("days") && !tokens.takeIf("day")) {
             throw new ParseFailure(tokens.peek().span(), "After the number comes “days”.");

@@ -112,7 +112,7 @@ public final class HtmlToBlocks {
             default -> {
                 if (name.equals("table")
                         && element.select("> tbody > tr > td, > tr > td").size() > 1) {
-                    lost.add("How tables laid it out: what stood side by side stands one below the other.");
+                    lost.add("The layout of tables: columns become one below the other.");
                 }
                 if (element.attr("style").contains("background") || element.hasAttr("bgcolor")) {
                     lost.add("Backgrounds.");

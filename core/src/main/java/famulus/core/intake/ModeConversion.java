@@ -65,7 +65,7 @@ public final class ModeConversion {
                 body.bands().stream().anyMatch(band -> !band.shownWhen().isBlank())
                         || body.blocks().anyMatch(block -> !block.shownWhen().isBlank());
         if (conditions) {
-            lost.add("Conditions of whole blocks and bands: what is shown to some is shown to all.");
+            lost.add("Conditions of whole blocks and rows: they are shown to everybody.");
         }
         body.blocks()
                 .map(Block::content)

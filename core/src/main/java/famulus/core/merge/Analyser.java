@@ -73,8 +73,7 @@ public final class Analyser {
             if (alwaysPrints && i + 1 < terms.size()) {
                 Span rest = new Span(
                         terms.get(i + 1).span().start(), terms.getLast().span().end());
-                problems.add(broken(
-                                rest, "This can never print, because what stands before it always does. Take it out.")
+                problems.add(broken(rest, "This is never printed, because the term before it always is. Remove it.")
                         .mendedBy(Problem.Fix.takeOut(new Span(term.span().end(), rest.end()))));
                 return;
             }
@@ -109,7 +108,7 @@ public final class Analyser {
 
     private static void noFormat(String what, Expression.Term term, List<Problem> problems) {
         if (term.format().isPresent()) {
-            problems.add(broken(term.span(), what + " takes no format. Take out what follows “as”."));
+            problems.add(broken(term.span(), what + " takes no format. Remove what follows “as”."));
         }
     }
 

@@ -48,7 +48,7 @@ final class ChoiceBuilder {
     private void when(Tag tag) {
         if (open.size() == DEEPEST) {
             tooDeep++;
-            add(tag.broken("Choices can be nested " + DEEPEST + " deep at most. Take this one out."));
+            add(tag.broken("Choices can be nested " + DEEPEST + " deep at most. Remove this one."));
         } else {
             open.push(new Open(tag));
         }

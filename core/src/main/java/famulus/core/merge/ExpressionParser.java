@@ -86,7 +86,7 @@ final class ExpressionParser {
         if (!path && tokens.takeIf("ask")) {
             Token hint = tokens.take();
             if (hint.kind() != Token.Kind.STRING || hint.text().isBlank()) {
-                throw new ParseFailure(hint.span(), "After “ask” comes what the sender should put in, in quotes.");
+                throw new ParseFailure(hint.span(), "After “ask” comes what the sender should write in, in quotes.");
             }
             return new Operand.Ask(hint.text().strip());
         }
@@ -98,7 +98,7 @@ final class ExpressionParser {
 
     private static Operand number(Token token) throws ParseFailure {
         if (token.text().length() > LONGEST_NUMBER) {
-            throw new ParseFailure(token.span(), "This number is too long. Put it in quotes to print it as it stands.");
+            throw new ParseFailure(token.span(), "This number is too long. Put it in quotes to print it as it is.");
         }
         return new Operand.Figure(new BigDecimal(token.text()));
     }

@@ -19,7 +19,7 @@ final class AskCheck implements Check {
                         "ask-open",
                         Note.Level.STOP,
                         title(piece),
-                        "Put it in for this message.",
+                        "Write it in for this message.",
                         part,
                         piece.span(),
                         List.of()));

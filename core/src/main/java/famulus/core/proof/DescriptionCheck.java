@@ -44,7 +44,7 @@ final class DescriptionCheck implements Check {
                     "picture-lost",
                     Note.Level.STOP,
                     "No picture is chosen",
-                    "Choose one, or take the block out.",
+                    "Choose one, or remove the block.",
                     BlockPlaces.near(layout, block.id(), key),
                     block.id()));
         }

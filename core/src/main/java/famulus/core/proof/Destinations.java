@@ -35,19 +35,19 @@ final class Destinations {
     static Optional<String> wrong(String address) {
         String lower = address.toLowerCase(Locale.ROOT);
         if (address.isEmpty()) {
-            return Optional.of("Nothing is left of its address for this person.");
+            return Optional.of("For this person the address comes out empty.");
         }
         if (address.startsWith("#")) {
             return Optional.of("A mark within the page does not work in mail. Give it a whole address.");
         }
         if (BARE.matcher(address).matches()) {
-            return Optional.of("Only the beginning of an address is there.");
+            return Optional.of("The address ends after its beginning.");
         }
         if (address.chars().anyMatch(Character::isWhitespace)) {
             return Optional.of("There is a space in its address.");
         }
         if (PLACEHOLDER.matcher(lower).find()) {
-            return Optional.of("Its address still stands for another one: " + address + ".");
+            return Optional.of("The address is a placeholder: " + address + ".");
         }
         int colon = address.indexOf(':');
         boolean scheme = colon > 0 && address.substring(0, colon).chars().allMatch(Character::isLetter);

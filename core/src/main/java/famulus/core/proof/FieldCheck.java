@@ -24,7 +24,7 @@ final class FieldCheck implements Check {
     private static Note note(MessagePart part, Problem problem) {
         boolean unknown = problem.code() == Problem.Code.FIELD_UNKNOWN;
         String remedy = problem.nearest().isEmpty()
-                ? (unknown ? "Type { to choose one." : "Mend it, or take it out.")
+                ? (unknown ? "Type { to choose one." : "Correct it, or remove it.")
                 : "Did you mean one of these?";
         String[] sentences = problem.sentence().split("(?<=[.”]) (?=\\p{Lu})", 2);
         boolean foregone = problem.code() == Problem.Code.FOREGONE;

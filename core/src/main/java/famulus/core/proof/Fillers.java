@@ -51,7 +51,7 @@ final class Fillers {
     /** All filler in a text, words first. */
     static List<Filler> in(String text) {
         List<Filler> found = new ArrayList<>();
-        find(text, WORDS, "is still filler", "Write what belongs there, or take it out.", found);
+        find(text, WORDS, "is placeholder text", "Write the real text, or remove it.", found);
         if (text.chars().anyMatch(character -> BEGINS_A_CODE.indexOf(character) >= 0)) {
             find(text, CODES, "is a code that nothing fills in", "Put a field in its place.", found);
         }
@@ -62,7 +62,7 @@ final class Fillers {
     static List<Filler> fields(String text) {
         List<Filler> found = new ArrayList<>();
         if (text.indexOf('{') >= 0) {
-            find(text, FIELDS, "is a field that nothing fills in here", "Write what belongs there.", found);
+            find(text, FIELDS, "is a field that nothing fills in here", "Write the real text.", found);
         }
         return found;
     }

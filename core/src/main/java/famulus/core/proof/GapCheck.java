@@ -23,7 +23,7 @@ final class GapCheck implements Check {
                             "gap",
                             Note.Level.STOP,
                             title(gap.path(), subject),
-                            "Give it a fallback, or fill it in.",
+                            "Give it a fallback, or add the value.",
                             part,
                             gap.span(),
                             List.of()));
@@ -42,7 +42,7 @@ final class GapCheck implements Check {
     private static String whose(Path path, ProofSubject subject) {
         return switch (path.root()) {
             case "sender" -> "The sender";
-            case "house" -> "The house";
+            case "house" -> "Our company";
             default -> path.words().contains("owner") ? "The owner" : subject.personName();
         };
     }

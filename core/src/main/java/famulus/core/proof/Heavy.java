@@ -24,7 +24,7 @@ public final class Heavy {
         if (html > MOST_HTML) {
             return List.of(note(
                     "The message is " + html / 1000 + " KB without its pictures",
-                    "From 100 KB on some mail programs cut it short. Take something out."));
+                    "Some mail programs cut off messages from 100 KB on. Remove something."));
         }
         return pictures > MOST_PICTURES
                 ? List.of(note(

@@ -16,7 +16,7 @@ public final class LostFiles {
                         StopCode.FILE_LOST.code(),
                         Note.Level.STOP,
                         lost == 1 ? "A file of this template is missing" : lost + " files of this template are missing",
-                        "Take it off the template, or attach another one.",
+                        "Remove it from the template, or attach another one.",
                         MessagePart.BODY,
                         new Span(0, 0),
                         List.of()));

@@ -73,7 +73,7 @@ public final class LostPictures {
                 StopCode.PICTURE_LOST.code(),
                 Note.Level.STOP,
                 "A picture of the header or footer is missing",
-                "Whoever may change the style can choose another one.",
+                "Anyone who can change the style can choose another one.",
                 new Span(end, end),
                 "");
     }
@@ -103,8 +103,8 @@ public final class LostPictures {
         return Note.ofBlock(
                 "picture-lost",
                 Note.Level.STOP,
-                "The picture is not in the cupboard any more",
-                "Choose another one, or take the block out.",
+                "The picture is missing from Materials",
+                "Choose another one, or remove the block.",
                 BlockPlaces.near(layout, block.id(), Keys.description(block.id())),
                 block.id());
     }

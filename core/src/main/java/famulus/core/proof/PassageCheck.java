@@ -26,7 +26,7 @@ final class PassageCheck implements Check {
                     layout,
                     "passage-lost",
                     "There is no passage here",
-                    "Choose one that is marked ready, or take the block out."));
+                    "Choose one that is marked ready, or remove the block."));
         }
         if (block.content() instanceof Content.Feed feed && feed.entries().isEmpty()) {
             return Stream.of(stop(
@@ -34,7 +34,7 @@ final class PassageCheck implements Check {
                     layout,
                     "feed-lost",
                     feed.name().isEmpty() ? "There is no feed here" : "“" + feed.name() + "” has no entries",
-                    "Choose another feed, or take the block out."));
+                    "Choose another feed, or remove the block."));
         }
         return Stream.empty();
     }

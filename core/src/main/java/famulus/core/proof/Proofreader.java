@@ -25,7 +25,7 @@ public final class Proofreader {
                 new GapCheck(),
                 new AskCheck(),
                 new EmptyTextCheck(
-                        MessagePart.SUBJECT, "no-subject", "There is no subject", "Say in a line what it is about."),
+                        MessagePart.SUBJECT, "no-subject", "There is no subject", "Write a subject of one line."),
                 new EmptyTextCheck(MessagePart.BODY, "no-body", "There is no text", "Write the message."),
                 new LinkCheck(),
                 new FillerCheck(),

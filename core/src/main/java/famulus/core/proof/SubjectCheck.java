@@ -36,7 +36,7 @@ final class SubjectCheck implements Check {
                 notes.add(note(
                         "preview-missing",
                         "The preview text repeats the subject",
-                        "Say the next thing the reader should know.",
+                        "Write the next thing the reader should know.",
                         MessagePart.PREVIEW_TEXT,
                         subject));
             }

@@ -62,7 +62,7 @@ public final class TypedCheck {
                             ? stop(
                                     StopCode.NO_SUBJECT,
                                     "There is no subject",
-                                    "Say in a line what it is about.",
+                                    "Write a subject of one line.",
                                     part,
                                     new Span(0, 0))
                             : stop(StopCode.NO_BODY, "There is no text", "Write the message.", part, new Span(0, 0)));
@@ -81,7 +81,7 @@ public final class TypedCheck {
 
     private static Note note(ProofSubject subject, MessagePart part, Open open) {
         Span here = new Span(open.at(), open.at());
-        String remedy = "Fill it in, or write something else in its place.";
+        String remedy = "Add the value, or write something else.";
         if (open.piece().isEmpty()) {
             return stop(StopCode.GAP, "Something is missing here", remedy, part, here);
         }
@@ -90,7 +90,7 @@ public final class TypedCheck {
             return broken(subject, part, piece, here);
         }
         return piece.origin() == Origin.ASKED
-                ? stop(StopCode.ASK_OPEN, AskCheck.title(piece), "Put it in for this message.", part, here)
+                ? stop(StopCode.ASK_OPEN, AskCheck.title(piece), "Write it in for this message.", part, here)
                 : stop(StopCode.GAP, GapCheck.title(piece.path().orElseThrow(), subject), remedy, part, here);
     }
 
@@ -99,13 +99,13 @@ public final class TypedCheck {
                 .map(problem -> stop(
                         problem.code() == Problem.Code.FIELD_UNKNOWN ? StopCode.FIELD_UNKNOWN : StopCode.FIELD_BROKEN,
                         problem.sentence().replaceFirst("\\.$", ""),
-                        "Write what belongs there, or take it out.",
+                        "Write the real text, or remove it.",
                         part,
                         here))
                 .orElseGet(() -> stop(
                         StopCode.FIELD_BROKEN,
                         "“" + piece.text().strip() + "” can’t be read",
-                        "Write what belongs there, or take it out.",
+                        "Write the real text, or remove it.",
                         part,
                         here));
     }

@@ -23,7 +23,7 @@ public final class EmailAddress {
         String address = typed == null ? "" : typed.strip();
         int sign = address.lastIndexOf('@');
         if (address.isEmpty()) {
-            return Optional.of("An address has to stand here.");
+            return Optional.of("An address is missing here.");
         }
         if (sign < 1 || sign == address.length() - 1) {
             return Optional.of("“" + shown(address) + "” is no e-mail address: it needs a name, an @ and a domain.");
@@ -32,10 +32,10 @@ public final class EmailAddress {
             return Optional.of("This address is too long to be one.");
         }
         if (!LOCAL.matcher(address.substring(0, sign)).matches()) {
-            return Optional.of("What stands before the @ in “" + shown(address) + "” is no name of a mailbox.");
+            return Optional.of("The part before the @ in “" + shown(address) + "” is no name of a mailbox.");
         }
         if (!HOST.matcher(address.substring(sign + 1)).matches()) {
-            return Optional.of("What stands after the @ in “" + shown(address) + "” is no domain.");
+            return Optional.of("The part after the @ in “" + shown(address) + "” is no domain.");
         }
         return Optional.empty();
     }

@@ -25,7 +25,7 @@ public final class PlainLine {
 
     private static Optional<String> refusal(String text, int most, boolean required, boolean lines) {
         if (text == null || text.isBlank()) {
-            return required ? Optional.of("Something has to stand here.") : Optional.empty();
+            return required ? Optional.of("This can’t be empty.") : Optional.empty();
         }
         if (text.length() > most) {
             return Optional.of("This is " + text.length() + " characters long; at most " + most + " can be kept.");

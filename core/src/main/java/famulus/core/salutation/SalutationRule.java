@@ -61,7 +61,7 @@ public record SalutationRule(Formality formality, List<String> titles, String op
                 .map(field -> field.expression().leadingPath())
                 .anyMatch(path -> path.isEmpty() || !KNOWN.contains(path.get()));
         return unknown || !program.choices().isEmpty()
-                ? Optional.of("A salutation can use {person.title}, {person.first_name} and {person.last_name}.")
+                ? Optional.of("A greeting can use {person.title}, {person.first_name} and {person.last_name}.")
                 : Optional.empty();
     }
 

@@ -37,7 +37,7 @@ public record Problem(Code code, Span span, String sentence, List<String> neares
     public record Fix(String label, Span span, String text) {
         /** Takes a stretch out. */
         public static Fix takeOut(Span span) {
-            return new Fix("Take it out", span, "");
+            return new Fix("Remove it", span, "");
         }
     }
 

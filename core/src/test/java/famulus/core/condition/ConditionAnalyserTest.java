@@ -34,7 +34,7 @@ class ConditionAnalyserTest {
             FieldDefinition.plain(RecordKind.DEAL, "hives", "Hives", FieldType.NUMBER),
             FieldDefinition.plain(RecordKind.DEAL, "closes_on", "Decision by", FieldType.DATE),
             FieldDefinition.plain(RecordKind.DEAL, "frost", "Frost", FieldType.YES_NO),
-            FieldDefinition.relation(RecordKind.DEAL, "owner", "Looked after by", RecordKind.USER)));
+            FieldDefinition.relation(RecordKind.DEAL, "owner", "Owner", RecordKind.USER)));
 
     private static List<Problem> problems(String written, About about) throws ParseFailure {
         return new ConditionAnalyser(new PathReading(CATALOGUE, about)).analyse(ConditionParser.parse(written));
@@ -73,7 +73,7 @@ class ConditionAnalyserTest {
                 "deal.closes_on is \"tomorrow\"     | Decision by is a day",
                 "deal.frost is 1                    | Frost is yes or no",
                 "deal.name plus 3 days is empty     | Deal name is no day",
-                "deal.owner starts with \"S\"       | Looked after by can't be compared with",
+                "deal.owner starts with \"S\"       | Owner can't be compared with",
             })
     void saysWhatCannotWork(String written, String sentence) throws ParseFailure {
         assertThat(problems(written, About.DEAL)).singleElement().satisfies(problem -> assertThat(problem.sentence())

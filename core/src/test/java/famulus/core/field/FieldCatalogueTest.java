@@ -21,7 +21,7 @@ class FieldCatalogueTest {
             FieldDefinition.relation(RecordKind.CONTACT, "organisation", "Organisation", RecordKind.ORGANISATION),
             FieldDefinition.plain(RecordKind.LEAD, "company", "Company", FieldType.TEXT),
             FieldDefinition.plain(RecordKind.ORGANISATION, "name", "Organisation name", FieldType.TEXT),
-            FieldDefinition.relation(RecordKind.ORGANISATION, "owner", "Looked after by", RecordKind.USER),
+            FieldDefinition.relation(RecordKind.ORGANISATION, "owner", "Owner", RecordKind.USER),
             FieldDefinition.plain(RecordKind.USER, "full_name", "Full name", FieldType.TEXT)));
 
     private static Optional<String> label(String path, About about) {

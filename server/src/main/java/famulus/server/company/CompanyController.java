@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/company")
 class CompanyController {
-    private static final String KEEPERS_ONLY = "Only keepers and administrators change the house’s rules.";
+    private static final String KEEPERS_ONLY = "Only editors and administrators change company settings.";
 
     private final HolidayService holidays;
     private final SalutationService salutations;
@@ -62,7 +62,7 @@ class CompanyController {
     List<TypedRules> change(Colleague asking, @PathVariable String language, @RequestBody TypedRules rules) {
         asking.mustBe(KEEPERS_ONLY, Role.KEEPER, Role.ADMINISTRATOR);
         if (!language.equals(rules.language())) {
-            throw Refusal.fields(Map.of("language", "These are the rules of another language."));
+            throw Refusal.fields(Map.of("language", "These are the greetings of another language."));
         }
         salutations.change(rules);
         return salutations(asking);

@@ -46,7 +46,7 @@ class ModeController {
     CleanSource bringIn(Colleague asking, @RequestBody BroughtIn broughtIn) {
         String html = broughtIn.html() == null ? "" : broughtIn.html();
         if (html.isBlank()) {
-            throw Refusal.field("html", "There is nothing in it.");
+            throw Refusal.field("html", "It is empty.");
         }
         if (html.length() > HtmlCleaner.LONGEST) {
             throw Refusal.field("html", "This is longer than 1,000,000 characters; no message is.");
@@ -56,7 +56,7 @@ class ModeController {
             throw Refusal.field(
                     "html",
                     "With its style sheets written into its elements this is longer than the 200,000 characters that a"
-                            + " template can have. Take out what is not needed.");
+                            + " template can have. Remove what is not needed.");
         }
         String body = BodyJson.write(ModeConversion.ofSource(cleaned.html()));
         return new CleanSource(cleaned.html(), body, cleaned.title(), cleaned.removed());

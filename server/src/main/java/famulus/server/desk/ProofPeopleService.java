@@ -43,7 +43,7 @@ class ProofPeopleService {
                 .or(() -> walk.next(kinds, Optional.empty(), forward, true))
                 .flatMap(step -> people(List.of(step)).stream().findFirst())
                 .orElseThrow(() -> Refusal.because(
-                        "nobody", "There is nobody this template could go to yet. Add one under People."));
+                        "nobody", "There is nobody to preview this template for yet. Add somebody under People."));
         return new Stepped(person, walk.count(kinds, true));
     }
 

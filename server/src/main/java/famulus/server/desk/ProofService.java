@@ -213,7 +213,7 @@ public class ProofService {
             Path path = Path.of(written);
             Optional<FieldDefinition> field = catalogue.resolve(path, about);
             if (field.isEmpty()) {
-                wrong.put(written, "There is no field of this name.");
+                wrong.put(written, "There is no field with this name.");
                 return;
             }
             FieldInput input = FieldInput.read(field.get(), 1000, true, typed, house.country(), house.currency());

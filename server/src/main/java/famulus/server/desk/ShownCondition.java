@@ -83,7 +83,7 @@ public record ShownCondition(
         List<Condition> held =
                 parts.stream().map(part -> part.condition(depth + 1)).toList();
         if (!"comparison".equals(kind) && held.isEmpty()) {
-            throw Refusal.field("condition", "Say what has to hold.");
+            throw Refusal.field("condition", "Add a condition.");
         }
         return switch (kind) {
             case "every" -> held.size() == 1 ? held.getFirst() : new Condition.Every(held, NOWHERE);

@@ -62,7 +62,7 @@ final class WrittenTerms {
     private static Expression.Term ask(ShownTerm term) {
         String hint = line(term.value()).strip();
         if (hint.isEmpty()) {
-            throw Refusal.field("field", "Say what the sender should put in here.");
+            throw Refusal.field("field", "Say what the sender should write in here.");
         }
         return new Expression.Term(new Operand.Ask(hint), Optional.empty(), NOWHERE);
     }

@@ -43,13 +43,12 @@ class DraftCheck {
         PlainLine.refusalOfLines(draft.body(), LONGEST_BODY, false).ifPresent(sentence -> wrong.put("body", sentence));
         drafts.design(draft)
                 .filter(design -> DraftReader.words(design).length() > LONGEST_BODY)
-                .ifPresent(
-                        design -> wrong.put("design", "Its words are longer than 200,000 characters. Take some out."));
+                .ifPresent(design -> wrong.put("design", "The text is longer than 200,000 characters. Shorten it."));
         PlainLine.refusal(draft.header(), LONGEST_WRAPPING, false).ifPresent(sentence -> wrong.put("header", sentence));
         PlainLine.refusal(draft.footer(), LONGEST_WRAPPING, false).ifPresent(sentence -> wrong.put("footer", sentence));
         files.refusal(draft.files()).ifPresent(sentence -> wrong.put("files", sentence));
         if (draft.about() == null) {
-            wrong.put("about", "Say what the template is about.");
+            wrong.put("about", "Choose what kind of record the template is for.");
         }
         if (draft.houseStyle() != null) {
             styles.get(draft.houseStyle());
@@ -74,7 +73,7 @@ class DraftCheck {
         }
         if (draft.kind().wraps()
                 && (Inserts.has(body, Content.Signature.class) || Inserts.has(body, Content.Feed.class))) {
-            return Optional.of("A " + word + " of a house style can’t have a signature or a feed in it.");
+            return Optional.of("A " + word + " of a style can’t have a signature or a feed in it.");
         }
         return draft.kind() == TemplateKind.SIGNATURE && Inserts.has(body, Content.Signature.class)
                 ? Optional.of("A signature can’t have a signature in it.")

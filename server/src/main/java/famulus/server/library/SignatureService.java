@@ -46,7 +46,7 @@ public class SignatureService {
     @Transactional
     public void choose(UUID template, boolean team, Colleague by) {
         if (team) {
-            by.mustBe("Keepers and administrators choose everybody’s signature.", Role.KEEPER, Role.ADMINISTRATOR);
+            by.mustBe("Editors and administrators choose the default signature.", Role.KEEPER, Role.ADMINISTRATOR);
         }
         if (template != null) {
             Template chosen = mapper.byId(template, false)

@@ -50,7 +50,7 @@ public class WavedNoteService {
             throw Refusal.field("reason", sentence);
         });
         if (code.isBlank() || code.length() > LONGEST_CODE || words.length() > LONGEST_WORDS) {
-            throw Refusal.because("unreadable", "This can't be let pass.");
+            throw Refusal.because("unreadable", "This can't be ignored.");
         }
         mapper.takeBack(template, code, words);
         mapper.wave(template, code, words, reason.strip(), by.id(), clock.instant());

@@ -59,7 +59,7 @@ record Oddity(String why, Sql test) {
                             "char_length(%s) > 3 and %s = upper(%s) and %s <> lower(%s)",
                             text, text, text, text, text)));
             odd.add(new Oddity(
-                    "marks that are no part of a name", Sql.put("regexp_like(%s, '[_#*<>{}|\\\\!]')", text)));
+                    "characters that don’t belong in a name", Sql.put("regexp_like(%s, '[_#*<>{}|\\\\!]')", text)));
         }
         if (NAMES.contains(field.name())) {
             odd.add(new Oddity("digits in a name", Sql.put("regexp_like(%s, '[0-9]')", text)));

@@ -93,7 +93,7 @@ public class FeedService {
     /** Adds a feed from a file; one of the same title takes the place of what was read before. */
     @Transactional
     public UUID addFile(String fileName, byte[] file, Colleague by) {
-        by.mustBe("Keepers and administrators bring feeds in.", Role.KEEPER, Role.ADMINISTRATOR);
+        by.mustBe("Editors and administrators import feeds.", Role.KEEPER, Role.ADMINISTRATOR);
         if (file.length == 0 || file.length > LARGEST) {
             throw Refusal.field("file", file.length == 0 ? "This file is empty." : "This file is larger than 2 MB.");
         }
@@ -114,10 +114,10 @@ public class FeedService {
     /** Reads a feed again from its address. */
     @Transactional
     public void readAgain(UUID id, Colleague by) {
-        by.mustBe("Keepers and administrators read feeds again.", Role.KEEPER, Role.ADMINISTRATOR);
+        by.mustBe("Editors and administrators refresh feeds.", Role.KEEPER, Role.ADMINISTRATOR);
         Feed feed = get(id);
         if (feed.address().isEmpty()) {
-            throw Refusal.because("no-address", "It came as a file. Bring the file in again.");
+            throw Refusal.because("no-address", "It came from a file. Import the file again.");
         }
         String xml = fetcher.fetch(feed.address());
         read(xml, "address");
@@ -128,7 +128,7 @@ public class FeedService {
     /** Deletes a feed that no template shows. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        by.mustBe("Keepers and administrators delete feeds.", Role.KEEPER, Role.ADMINISTRATOR);
+        by.mustBe("Editors and administrators delete feeds.", Role.KEEPER, Role.ADMINISTRATOR);
         List<String> using = usedIn.designs(get(id).id());
         if (!using.isEmpty()) {
             throw Refusal.because("in-use", "It is shown in “" + String.join("”, “", using) + "”.");

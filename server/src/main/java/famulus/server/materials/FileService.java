@@ -109,10 +109,10 @@ public class FileService {
     /** Deletes a file that goes along with no template; only keepers and administrators may. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        by.mustBe("Keepers and administrators delete files.", Role.KEEPER, Role.ADMINISTRATOR);
+        by.mustBe("Editors and administrators delete files.", Role.KEEPER, Role.ADMINISTRATOR);
         List<String> using = usedIn.alongWith(id);
         if (!using.isEmpty()) {
-            throw Refusal.because("in-use", "It goes along with “" + String.join("”, “", using) + "”.");
+            throw Refusal.because("in-use", "It is attached to “" + String.join("”, “", using) + "”.");
         }
         mapper.delete(id);
         events.tell("file", id.toString());
@@ -121,12 +121,12 @@ public class FileService {
     /** Why these can't go along with one message; empty when they can. */
     public Optional<String> refusal(List<UUID> wanted) {
         if (wanted.size() > MOST) {
-            return Optional.of("At most " + MOST + " files go along.");
+            return Optional.of("At most " + MOST + " files can be attached.");
         }
         List<KeptFile> kept =
                 all().stream().filter(file -> wanted.contains(file.id())).toList();
         if (kept.size() < Set.copyOf(wanted).size()) {
-            return Optional.of("One of these files is not in the cupboard any more.");
+            return Optional.of("One of these files is missing from Materials.");
         }
         long size = kept.stream().mapToLong(KeptFile::size).sum();
         return size > LARGEST_TOGETHER

@@ -90,7 +90,7 @@ public class HouseStyleService {
         return all().stream()
                 .filter(one -> one.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> Refusal.missing("This house style"));
+                .orElseThrow(() -> Refusal.missing("This style"));
     }
 
     /** The style of a template: the one it names, else the usual one; a bare one in a house that has none. */
@@ -158,7 +158,7 @@ public class HouseStyleService {
         try {
             mapper.insert(row(id, style, first, 1), by.id());
         } catch (DuplicateKeyException twice) {
-            throw Refusal.field("name", "There is a house style of this name already.");
+            throw Refusal.field("name", "A style with this name exists already.");
         }
         changed(id);
         return get(id);
@@ -176,10 +176,10 @@ public class HouseStyleService {
         HouseStyle style = read(look);
         try {
             if (mapper.update(row(id, style, before.usual(), version), by.id()) == 0) {
-                throw Refusal.changedMeanwhile("Somebody changed this house style meanwhile.");
+                throw Refusal.changedMeanwhile("Somebody changed this style meanwhile.");
             }
         } catch (DuplicateKeyException twice) {
-            throw Refusal.field("name", "There is a house style of this name already.");
+            throw Refusal.field("name", "A style with this name exists already.");
         }
         changed(id);
         return get(id);
@@ -214,7 +214,7 @@ public class HouseStyleService {
         // Read as it would be kept, so that what can't be in a style is refused here too.
         HouseStyle changed = read(HouseStyleJson.write(change.apply(before.style())));
         if (mapper.update(row(id, changed, before.usual(), before.version()), by.id()) == 0) {
-            throw Refusal.changedMeanwhile("Somebody changed this house style meanwhile.");
+            throw Refusal.changedMeanwhile("Somebody changed this style meanwhile.");
         }
         changed(id);
     }
@@ -222,7 +222,7 @@ public class HouseStyleService {
     /** Refuses whoever may not change a style. */
     public void mustBeAllowed(UUID id, Colleague by) {
         if (!mayChange(id, by)) {
-            throw Refusal.forbidden("Only keepers, administrators and those named for it change this house style.");
+            throw Refusal.forbidden("Only editors, administrators and those named for it can change this style.");
         }
     }
 
@@ -272,7 +272,7 @@ public class HouseStyleService {
     }
 
     private static void mustBeKeeper(Colleague by) {
-        by.mustBe("Only a keeper or an administrator changes house styles.", Role.KEEPER, Role.ADMINISTRATOR);
+        by.mustBe("Only an editor or an administrator changes styles.", Role.KEEPER, Role.ADMINISTRATOR);
     }
 
     /** Reads a look; refused with what is wrong with it. */
@@ -292,7 +292,7 @@ public class HouseStyleService {
         try {
             return new KeptStyle(row.id(), HouseStyleJson.read(row.look()), row.usual(), row.version());
         } catch (UnreadableBody wrong) {
-            throw new IllegalStateException("The house style " + row.id() + " can't be read", wrong);
+            throw new IllegalStateException("The style " + row.id() + " can't be read", wrong);
         }
     }
 }

@@ -55,7 +55,7 @@ record PictureFile(String mediaType, int width, int height, boolean moving, byte
             int height = reader.getHeight(0);
             if (width > LONGEST_SIDE || height > LONGEST_SIDE || (long) width * height > MOST_PIXELS) {
                 throw Refusal.field(
-                        "file", "This picture has " + width + " × " + height + " points. 6000 a side are the most.");
+                        "file", "This picture has " + width + " × " + height + " pixels. 6000 a side are the most.");
             }
             BufferedImage first = reader.read(0);
             boolean moving = type.equals("image/gif") && reader.getNumImages(true) > 1;

@@ -218,11 +218,11 @@ public class PictureService {
     /** Takes a picture away; refused while something shows it. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        by.mustBe("Only a keeper or an administrator deletes pictures.", Role.KEEPER, Role.ADMINISTRATOR);
+        by.mustBe("Only an editor or an administrator deletes pictures.", Role.KEEPER, Role.ADMINISTRATOR);
         List<String> using = Stream.concat(usedIn.designs(id).stream(), mapper.inStyles(id.toString()).stream())
                 .toList();
         if (!using.isEmpty()) {
-            throw Refusal.because("in-use", "It is used in " + String.join(", ", using) + ". Take it out there first.");
+            throw Refusal.because("in-use", "It is used in " + String.join(", ", using) + ". Remove it there first.");
         }
         mapper.delete(id);
         copies.forget(id.toString());

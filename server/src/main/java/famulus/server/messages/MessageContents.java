@@ -40,8 +40,7 @@ class MessageContents {
         for (UUID id : draft.template().map(Template::files).orElse(List.of())) {
             FileContent file = files.content(id)
                     .orElseThrow(() -> Refusal.because(
-                            "file-lost",
-                            "A file that goes along is not in the cupboard any more. Take it off the template."));
+                            "file-lost", "An attached file is missing from Materials. Remove it from the template."));
             attached.add(new AttachedFile(file.name(), file.mediaType(), file.content()));
         }
         return content.attaching(attached);
@@ -57,7 +56,7 @@ class MessageContents {
         for (String id : rendering.pictures()) {
             PictureContent picture = pictures.content(id)
                     .orElseThrow(() -> Refusal.because(
-                            "picture-lost", "A picture of this message is not there any more. Choose another one."));
+                            "picture-lost", "A picture of this message is missing. Choose another one."));
             String ending = picture.mediaType().substring(picture.mediaType().indexOf('/') + 1);
             inline.add(new InlinePicture(
                     id + "@famulus",

@@ -85,6 +85,6 @@ public class MessageDraftService {
         return team.find(senderId)
                 .filter(Colleague::active)
                 .filter(sender -> sender.is(Role.AGENT, Role.KEEPER))
-                .orElseThrow(() -> Refusal.field("sender", "Messages go out as an agent or a keeper."));
+                .orElseThrow(() -> Refusal.field("sender", "Messages go out as a rep or an editor."));
     }
 }

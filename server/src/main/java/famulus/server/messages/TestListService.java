@@ -28,7 +28,7 @@ class TestListService {
     /** Keeps other addresses; refused with the line that is wrong. */
     @Transactional
     List<String> keep(List<String> typed, Colleague by) {
-        by.mustBe("Keepers and administrators keep the test list.", Role.KEEPER, Role.ADMINISTRATOR);
+        by.mustBe("Editors and administrators change the check inboxes.", Role.KEEPER, Role.ADMINISTRATOR);
         List<String> addresses = (typed == null ? List.<String>of() : typed)
                 .stream()
                         .filter(Objects::nonNull)
@@ -37,7 +37,7 @@ class TestListService {
                         .distinct()
                         .toList();
         if (addresses.size() > MOST) {
-            throw Refusal.field("addresses", "The test list has " + MOST + " inboxes at most.");
+            throw Refusal.field("addresses", "The check inboxes are " + MOST + " at most.");
         }
         addresses.forEach(one -> EmailAddress.refusal(one).ifPresent(sentence -> {
             throw Refusal.field("addresses", one + ": " + sentence);

@@ -124,7 +124,7 @@ public class TestMessages {
             testList.inboxes().forEach(one -> inboxes.putIfAbsent(one, new Mailbox("", one)));
         }
         if (inboxes.isEmpty()) {
-            throw Refusal.field("to", list ? "The test list is empty." : "Choose who is to get it.");
+            throw Refusal.field("to", list ? "There are no check inboxes yet." : "Choose who gets it.");
         }
         return List.copyOf(inboxes.values());
     }

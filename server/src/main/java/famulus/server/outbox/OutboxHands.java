@@ -56,7 +56,7 @@ public class OutboxHands {
             case WAITING -> "This message has just been taken up. Look again in a moment.";
             case SENDING -> "This message is being sent at this moment.";
             case SENT -> "This message has been sent already.";
-            case NOT_SURE -> "Nobody can be sure whether this message went. “Send again” sends it once more.";
+            case NOT_SURE -> "It is not sure whether this message went. “Send again” sends it once more.";
             case REFUSED -> "The mail server rejected this message for good. Write a new one.";
             case CANCELLED -> "This message was cancelled.";
         };
@@ -78,7 +78,7 @@ public class OutboxHands {
     void arrived(UUID id, Colleague asking) {
         held(id, asking);
         if (mapper.arrived(id) == 0) {
-            throw Refusal.because("not-waiting", "Nobody doubts what became of this message.");
+            throw Refusal.because("not-waiting", "It is clear what became of this message.");
         }
         told(id);
     }
@@ -90,7 +90,7 @@ public class OutboxHands {
         if (mapper.cancel(id, MessageState.WAITING) == 1) {
             written.takenBack(id);
         } else if (mapper.cancel(id, MessageState.REFUSED) == 0) {
-            throw Refusal.because("gone", "This message can’t be taken back any more.");
+            throw Refusal.because("gone", "This message can’t be cancelled any more.");
         }
         worker.drop(id);
         told(id);

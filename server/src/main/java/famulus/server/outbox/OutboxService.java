@@ -108,7 +108,7 @@ public class OutboxService {
         }
         OutgoingMessage before = mapper.byId(message.after())
                 .filter(one -> one.personId().equals(message.person()) && !one.test())
-                .orElseThrow(() -> Refusal.field("after", "The message that this one follows is not there any more."));
+                .orElseThrow(() -> Refusal.field("after", "The message that this one follows is missing."));
         List<String> references = new ArrayList<>(SourceText.of(source(before)).headers().stream()
                 .filter(header -> header.name().equalsIgnoreCase("References"))
                 .map(HeaderLine::value)

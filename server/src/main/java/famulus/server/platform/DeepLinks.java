@@ -13,10 +13,10 @@ class DeepLinks {
         "/deals/**",
         "/templates/**",
         "/outbox/**",
-        "/practice-post/**",
+        "/demo-inboxes/**",
         "/team/**",
-        "/house/**",
-        "/cupboard/**",
+        "/company/**",
+        "/materials/**",
         "/profile"
     })
     String page() {

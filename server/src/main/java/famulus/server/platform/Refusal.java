@@ -31,7 +31,7 @@ public class Refusal extends RuntimeException {
 
     /** The thing asked for is not there. */
     public static Refusal missing(String what) {
-        return new Refusal(HttpStatus.NOT_FOUND, "missing", what + " is not here any more.", Map.of());
+        return new Refusal(HttpStatus.NOT_FOUND, "missing", what + " is missing.", Map.of());
     }
 
     /** The person may not do this. */

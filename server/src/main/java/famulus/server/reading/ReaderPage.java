@@ -12,11 +12,10 @@ final class ReaderPage {
 
     private static final Texts ENGLISH = new Texts(
             "Messages from %s",
-            "Do you want no more messages that %s sends to several people at once? A message that is meant for you"
-                    + " alone may still come.",
-            "No more of them",
-            "You will get no more messages that %s sends to several people at once.",
-            "It was a mistake: I want them");
+            "Stop group e-mails from %s? A message that is meant for you" + " alone may still come.",
+            "Unsubscribe",
+            "You will get no more group e-mails from %s.",
+            "Resubscribe");
 
     private static final Map<String, Texts> BY_LANGUAGE = Map.of(
             "de",
@@ -38,9 +37,7 @@ final class ReaderPage {
 
     /** For links of a message that was only looked at. */
     static final String PROOF = page(
-            "en",
-            "A proof’s link",
-            "<p>This link stands in a proof. In the message that is sent it is the reader’s own, and works.</p>");
+            "en", "A link in a preview", "<p>This link is in a preview. In the message that is sent it works.</p>");
 
     /** For a key that opens nothing. */
     static final String NOTHING = page(

@@ -81,7 +81,7 @@ class SentMessageController {
     /** Has them counted from the next message on, or not; administrators settle it. */
     @PutMapping("/api/company/counting")
     Counting count(Colleague asking, @RequestBody Counting wanted) {
-        asking.mustBe("Only an administrator settles what is counted.", Role.ADMINISTRATOR);
+        asking.mustBe("Only an administrator turns tracking on or off.", Role.ADMINISTRATOR);
         readings.count(wanted.counts());
         return counting(asking);
     }

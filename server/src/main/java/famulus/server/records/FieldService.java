@@ -39,7 +39,7 @@ public class FieldService {
     private static final int MOST_FIELDS = 200;
     private static final int MOST_CHOICES = 60;
     private static final int LONGEST_LABEL = 60;
-    private static final String SECTION = "Facts";
+    private static final String SECTION = "Details";
 
     private final CatalogueService catalogue;
     private final Clock clock;
@@ -93,7 +93,7 @@ public class FieldService {
             CrmKind kind, String label, FieldType type, String section, boolean inList, List<String> choices) {
         Map<String, String> wrong = check(kind, null, label, section);
         if (!TYPES.contains(type)) {
-            wrong.put("type", "A field of the house’s own can’t be of this sort.");
+            wrong.put("type", "A field of your own can’t be of this type.");
         }
         List<FieldOption> made = choices(type, choices, List.of(), wrong);
         if (catalogue.names(kind.core()).size() >= MOST_FIELDS) {
@@ -173,7 +173,7 @@ public class FieldService {
                         .anyMatch(field -> field.label().equalsIgnoreCase(label.strip())
                                 && !field.name().equals(name));
         if (taken) {
-            wrong.put("label", "Another field is called so already.");
+            wrong.put("label", "Another field has this name already.");
         }
         return wrong;
     }
@@ -198,7 +198,7 @@ public class FieldService {
         if (made.isEmpty() || made.size() > MOST_CHOICES) {
             wrong.put("choices", "Give from one to " + MOST_CHOICES + " choices, one a line.");
         } else if (made.stream().map(FieldOption::label).distinct().count() < made.size()) {
-            wrong.put("choices", "A choice stands here twice.");
+            wrong.put("choices", "A choice is here twice.");
         }
         return made;
     }

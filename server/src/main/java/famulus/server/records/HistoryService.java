@@ -158,7 +158,7 @@ public class HistoryService {
     public void takeBack(UUID id, Colleague by) {
         WrittenBy entry = mapper.writtenBy(id).orElseThrow(() -> Refusal.missing("This entry"));
         if (!entry.byId().equals(by.id())) {
-            throw Refusal.forbidden("Only who noted it can take it back.");
+            throw Refusal.forbidden("Only the person who added it can remove it.");
         }
         mapper.delete(id);
         summaries.heard(entry.recordId());

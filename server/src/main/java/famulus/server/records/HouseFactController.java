@@ -21,7 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/company")
 class HouseFactController {
-    private static final String KEEPERS_ONLY = "Only keepers and administrators change what the house says of itself.";
+    private static final String KEEPERS_ONLY = "Only editors and administrators change the company’s details.";
 
     private final HouseFactService facts;
     private final SalutationExamples examples;

@@ -115,12 +115,12 @@ public class HouseFactService {
         Map<String, String> wrong = new LinkedHashMap<>();
         PlainLine.refusal(typed.label(), 60, true).ifPresent(sentence -> wrong.put("label", sentence));
         if (!TYPES.contains(typed.type())) {
-            wrong.put("type", "A fact of the house can’t be of this sort.");
+            wrong.put("type", "A detail of the company can’t be of this type.");
         }
         boolean taken = catalogue.catalogue().of(RecordKind.HOUSE).stream()
                 .anyMatch(field -> field.label().equalsIgnoreCase(typed.label().strip()));
         if (taken) {
-            wrong.put("label", "Another fact is called so already.");
+            wrong.put("label", "Another detail has this name already.");
         }
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
@@ -149,7 +149,7 @@ public class HouseFactService {
                 .catalogue()
                 .field(RecordKind.HOUSE, name)
                 .filter(any -> stored().containsKey(name))
-                .orElseThrow(() -> Refusal.missing("This fact"));
+                .orElseThrow(() -> Refusal.missing("This detail"));
         mapper.update(read(field, typed));
     }
 
@@ -157,7 +157,7 @@ public class HouseFactService {
     @Transactional
     public void remove(String name) {
         if (mapper.delete(name) == 0) {
-            throw Refusal.missing("This fact");
+            throw Refusal.missing("This detail");
         }
         catalogue.remove(RecordKind.HOUSE, name);
         catalogue.remove(RecordKind.HOUSE, name + AS_OF);

@@ -14,7 +14,7 @@ enum ListColumns {
             new Column("name", "Name", false, Listed::sortedName),
             new Column("organisation", "Organisation", false, one -> Place.text(one.organisation())),
             new Column("job_title", "Job title", false, one -> Place.text(one.text("job_title"))),
-            new Column("owner", "Looked after by", false, one -> Place.text(one.owner())),
+            new Column("owner", "Owner", false, one -> Place.text(one.owner())),
             new Column(ListColumns.WRITTEN, "Last written", true, one -> Place.moment(one.lastWritten()))),
     LEAD(
             new Column("name", "Name", false, Listed::sortedName),
@@ -26,14 +26,14 @@ enum ListColumns {
             new Column("name", "Deal", false, Listed::sortedName),
             new Column("organisation", "Organisation", false, one -> Place.text(one.organisation())),
             new Column("stage", "Stage", false, one -> one.turn("stage")),
-            new Column("owner", "Looked after by", false, one -> Place.text(one.owner())),
+            new Column("owner", "Owner", false, one -> Place.text(one.owner())),
             new Column("value", "Value", true, one -> number(one.text("value"))),
             new Column("closes_on", "Decision by", true, one -> one.text("closes_on"))),
     ORGANISATION(
             new Column("name", "Name", false, Listed::sortedName),
             new Column("town", "Town", false, one -> Place.text(one.text("town"))),
             new Column("people", "People", true, one -> Place.number(BigDecimal.valueOf(one.people()))),
-            new Column("owner", "Looked after by", false, one -> Place.text(one.owner())));
+            new Column("owner", "Owner", false, one -> Place.text(one.owner())));
 
     /** The column that says when a person was written to. */
     static final String WRITTEN = "written";

@@ -79,7 +79,7 @@ public class PipelineService {
     /** Takes the place of all stages. Refused when a deal is in one that would go, or none is left that is open. */
     @Transactional
     public void stages(List<Stage> stages, Colleague by) {
-        by.mustBe("Only an administrator settles the stages of deals.", Role.ADMINISTRATOR);
+        by.mustBe("Only an administrator changes the stages of deals.", Role.ADMINISTRATOR);
         keepStages(stages);
     }
 
@@ -107,7 +107,7 @@ public class PipelineService {
     /** Takes the place of all options of a list. Refused when a record has one that would go. */
     @Transactional
     public void options(OptionList list, List<Option> options, Colleague by) {
-        by.mustBe("Only an administrator settles these.", Role.ADMINISTRATOR);
+        by.mustBe("Only an administrator changes these.", Role.ADMINISTRATOR);
         keepOptions(list, options);
     }
 
@@ -129,7 +129,7 @@ public class PipelineService {
     /** Takes the place of all roles; what contacts are on deals stays as it is. */
     @Transactional
     public void roles(List<String> roles, Colleague by) {
-        by.mustBe("Only an administrator settles the roles on deals.", Role.ADMINISTRATOR);
+        by.mustBe("Only an administrator changes the roles on deals.", Role.ADMINISTRATOR);
         keepRoles(roles);
     }
 
@@ -177,7 +177,7 @@ public class PipelineService {
         Set<String> stay = new HashSet<>();
         for (ChoiceRow row : rows) {
             if (!labels.add(row.label().toLowerCase(java.util.Locale.ROOT)) || !stay.add(row.code())) {
-                throw Refusal.field("options", "“" + row.label() + "” stands here twice.");
+                throw Refusal.field("options", "“" + row.label() + "” is here twice.");
             }
         }
         for (ChoiceRow before : mapper.choicesOf(kind, field)) {

@@ -185,9 +185,7 @@ public class RecordPageService {
             words.add(record.text("company"));
         }
         words.add(record.kind().word());
-        record.relation("owner")
-                .flatMap(team::find)
-                .ifPresent(owner -> words.add("looked after by " + owner.firstName()));
+        record.relation("owner").flatMap(team::find).ifPresent(owner -> words.add("owner: " + owner.firstName()));
         return String.join(" · ", words);
     }
 

@@ -123,7 +123,7 @@ public class RecordService {
         catalogue.fields(kind).stream()
                 .filter(StoredField::required)
                 .filter(field -> stored.getOrDefault(field, "").isEmpty())
-                .forEach(field -> wrong.putIfAbsent(field.definition().name(), "Something has to stand here."));
+                .forEach(field -> wrong.putIfAbsent(field.definition().name(), "This can’t be empty."));
         boolean addressed = kind.isPerson() && email != null && !email.isBlank();
         if (addressed) {
             EmailAddress.refusal(email).ifPresent(sentence -> wrong.put("email", sentence));

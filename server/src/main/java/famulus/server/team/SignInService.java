@@ -62,6 +62,6 @@ class SignInService {
     }
 
     private static Refusal wrong() {
-        return Refusal.unknownPerson("Address and password do not belong together.");
+        return Refusal.unknownPerson("The address or the password is wrong.");
     }
 }

@@ -142,7 +142,7 @@ public class TeamService {
         boolean stillAdministrator = colleague.active() && colleague.is(Role.ADMINISTRATOR);
         Colleague before = find(colleague.id()).orElseThrow(() -> Refusal.missing("This colleague"));
         if (before.is(Role.ADMINISTRATOR) && !stillAdministrator && mapper.otherAdministrators(colleague.id()) == 0) {
-            wrong.put("role", "Somebody has to be administrator. Name another one first.");
+            wrong.put("role", "One person has to be administrator. Name another one first.");
         }
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);

@@ -142,7 +142,7 @@ class CompanyTest extends ServerTest {
         assertThat(refused(fact("Hives", "NUMBER", "many", "2026-01-15"))).contains("value");
         assertThat(refused(fact("Hives", "NUMBER", "3", "yesterday"))).contains("asOf");
         assertThat(refused(fact(" ", "NUMBER", "3", "2026-01-15"))).contains("label");
-        assertThat(refused(fact("House name", "TEXT", "3", "2026-01-15"))).contains("label");
+        assertThat(refused(fact("Company name", "TEXT", "3", "2026-01-15"))).contains("label");
         assertThat(done("GET", "/api/company/facts", null, signe)).isEmpty();
     }
 

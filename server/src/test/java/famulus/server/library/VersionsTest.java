@@ -102,7 +102,7 @@ class VersionsTest extends ServerTest {
         assertThat(done("POST", "/api/templates/" + id + "/tests", nobody, signe)
                         .at("/fields/to")
                         .asString())
-                .isEqualTo("The test list is empty.");
+                .isEqualTo("There are no check inboxes yet.");
     }
 
     @Test

@@ -102,14 +102,19 @@ class ConditionSqlTest extends ServerTest {
     }
 
     private void field(RecordKind kind, String name, FieldType type) {
-        catalogue.add(FieldDefinition.plain(kind, name, name, type), "Facts", 50, 200, false, false);
+        catalogue.add(FieldDefinition.plain(kind, name, name, type), "Details", 50, 200, false, false);
     }
 
     private void choices(RecordKind kind, String name, FieldType type) {
         List<FieldDefinition.FieldOption> choices = List.of(
                 new FieldDefinition.FieldOption("app", "Apples"), new FieldDefinition.FieldOption("pe", "pears"));
         catalogue.add(
-                new FieldDefinition(kind, name, name, type, choices, Optional.empty()), "Facts", 51, 200, false, false);
+                new FieldDefinition(kind, name, name, type, choices, Optional.empty()),
+                "Details",
+                51,
+                200,
+                false,
+                false);
     }
 
     private UUID keep(CrmKind kind, Map<String, String> stored) {

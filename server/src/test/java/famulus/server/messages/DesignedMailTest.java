@@ -168,7 +168,7 @@ class DesignedMailTest extends ServerTest {
         JsonNode answer = add("DESIGNED", body("{\"id\":\"t\",\"kind\":\"spacer\",\"height\":9000}"));
         assertThat(answer.get("fields").get("design").asString())
                 .isEqualTo(
-                        "The body, band 1, column 1, block 1 (spacer): “height” must be a whole number from 1 to 200.");
+                        "The body, row 1, column 1, block 1 (spacer): “height” must be a whole number from 1 to 200.");
         assertThat(sql.queryForObject("select count(*) from template", Integer.class))
                 .isZero();
     }

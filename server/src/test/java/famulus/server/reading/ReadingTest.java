@@ -133,7 +133,7 @@ class ReadingTest extends ServerTest {
         assertThat(answer.getContentAsString()).startsWith("BEGIN:VCALENDAR").contains("SUMMARY:Placement");
         assertThat(come(get("/m/" + key(message) + "/event-2.ics")).getStatus()).isEqualTo(404);
         assertThat(come(get("/m/AAAAAAAAAAAAAAAAAAAAAA/event.ics")).getStatus()).isEqualTo(404);
-        assertThat(come(get("/m/proof/event.ics")).getContentAsString()).contains("A proof’s link");
+        assertThat(come(get("/m/proof/event.ics")).getContentAsString()).contains("A link in a preview");
     }
 
     @Test

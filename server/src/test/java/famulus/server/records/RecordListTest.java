@@ -51,7 +51,7 @@ class RecordListTest extends ServerTest {
     void makeMany() {
         catalogue.add(
                 FieldDefinition.plain(RecordKind.CONTACT, "hectares", "Hectares", FieldType.NUMBER),
-                "Facts",
+                "Details",
                 50,
                 20,
                 false,

@@ -75,7 +75,7 @@ class SignInServiceTest {
         when(mapper.byEmail("nobody@brindlewing.example")).thenReturn(Optional.empty());
 
         assertThatThrownBy(() -> signIn.signIn("nobody@brindlewing.example", "right", SOURCE))
-                .hasMessage("Address and password do not belong together.");
+                .hasMessage("The address or the password is wrong.");
 
         verify(passwords).matches(eq("right"), anyString());
     }

@@ -90,14 +90,14 @@ public final class BodyJson {
 
     /** Reads bands; {@code ids} are those used elsewhere already. */
     static List<Band> bands(JsonPart part, String name, Set<String> ids) throws UnreadableBody {
-        return part.list(name, MOST_BANDS, "band", band -> band(band, ids));
+        return part.list(name, MOST_BANDS, "row", band -> band(band, ids));
     }
 
     private static Band band(JsonPart part, Set<String> ids) throws UnreadableBody {
         String id = identifier(part, ids);
         List<Column> columns = part.list("columns", 4, "column", column -> column(column, ids));
         if (columns.isEmpty()) {
-            throw part.wrong("a band has one to four columns.");
+            throw part.wrong("a row has one to four columns.");
         }
         return new Band(id, columns, look(part), part.line("shownWhen", ""), part.yes("hiddenOnSmall"));
     }
@@ -206,7 +206,7 @@ public final class BodyJson {
                 part.number("strength", 0, 100, 0));
         int most = 100 - Retouching.LEAST_LEFT;
         if (read.left() + read.right() > most || read.top() + read.bottom() > most) {
-            throw part.wrong("so much is cut off that less than a tenth of the picture is left.");
+            throw part.wrong("so much is cropped that less than a tenth of the picture is left.");
         }
         return read;
     }
@@ -218,7 +218,7 @@ public final class BodyJson {
             throw part.wrong("say which columns it has.");
         }
         if (new HashSet<>(columns).size() < columns.size()) {
-            throw part.wrong("a column stands in it twice.");
+            throw part.wrong("a column is in it twice.");
         }
         return new Content.Items(columns, part.yes("totals"), part.line("empty", ""));
     }

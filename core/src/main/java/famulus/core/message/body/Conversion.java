@@ -41,7 +41,7 @@ public final class Conversion {
         if (to == Mode.PLAIN) {
             String words = from == Mode.PLAIN ? text : conversion.toText(body);
             if (!body.page().equals(PageChoice.NONE)) {
-                conversion.lost.add("Page: its own width, colours and letters.");
+                conversion.lost.add("Page: its own width, colours and fonts.");
             }
             return new Converted(to, Body.EMPTY, words, List.copyOf(conversion.lost));
         }
@@ -82,7 +82,7 @@ public final class Conversion {
         List<Block> blocks = new ArrayList<>();
         for (Band band : body.bands()) {
             if (band.columns().size() > 1) {
-                lost.add("Columns: what stands side by side stands one below the other.");
+                lost.add("Columns: they become one below the other.");
             }
             box(band.look(), band.hiddenOnSmall());
             band.blocks().forEach(block -> {
@@ -91,7 +91,7 @@ public final class Conversion {
                         block.id(), block.content(), Look.USUAL, both(band.shownWhen(), block.shownWhen()), false));
             });
         }
-        lost.add("The header and footer of the house style: a letter has none.");
+        lost.add("The header and footer of the style: a letter has none.");
         return body.with(single(blocks).bands());
     }
 
@@ -100,7 +100,7 @@ public final class Conversion {
             lost.add("Backgrounds and borders.");
         }
         if (hiddenOnSmall) {
-            lost.add("What is hidden on phones is shown there too.");
+            lost.add("Blocks hidden on phones are shown there too.");
         }
     }
 
@@ -176,11 +176,11 @@ public final class Conversion {
                 yield toText(new Body(passage.bands()));
             }
             case Content.Divider divider -> {
-                lost.add("Rules and room between blocks.");
+                lost.add("Lines and space between blocks.");
                 yield "";
             }
             case Content.Spacer spacer -> {
-                lost.add("Rules and room between blocks.");
+                lost.add("Lines and space between blocks.");
                 yield "";
             }
             case Content.Unknown unknown -> {

@@ -23,7 +23,7 @@ public final class HouseStyleJson {
      * @throws UnreadableBody when it is no JSON, of another shape, of a newer version, or when a value is out of range
      */
     public static HouseStyle read(String json) throws UnreadableBody {
-        JsonPart part = new JsonPart(BodyJson.tree(json), "The house style");
+        JsonPart part = new JsonPart(BodyJson.tree(json), "The style");
         if (part.number("version", 1, Integer.MAX_VALUE, 0) != BodyJson.VERSION) {
             throw part.wrong("it was made by another version of Famulus.");
         }

@@ -39,9 +39,9 @@ class BodyJsonTest {
             {"bands":[]}                                            | The body: “version” is missing.
             {"version":2,"bands":[]}                                | The body: it was made by a newer Famulus. Update this one to read it.
             {"version":1,"bands":7}                                 | The body: “bands” must be a list.
-            {"version":1,"bands":[{"id":"a","columns":[]}]}         | The body, band 1: a band has one to four columns.
-            {"version":1,"bands":[{"id":"a b","columns":[]}]}       | The body, band 1: “id” must be letters and digits, at most 40.
-            {"version":1,"bands":[{"columns":[]}]}                  | The body, band 1: “id” is missing.
+            {"version":1,"bands":[{"id":"a","columns":[]}]}         | The body, row 1: a row has one to four columns.
+            {"version":1,"bands":[{"id":"a b","columns":[]}]}       | The body, row 1: “id” must be letters and digits, at most 40.
+            {"version":1,"bands":[{"columns":[]}]}                  | The body, row 1: “id” is missing.
             """)
     void saysWhatIsWrongWithTheWhole(String json, String sentence) {
         assertThatThrownBy(() -> BodyJson.read(json))
@@ -70,7 +70,7 @@ class BodyJsonTest {
             {"id":"b1"}                                             | : “kind” is missing.
             """)
     void namesTheBlockThatIsWrong(String block, String sentence) {
-        String where = "The body, band 1, column 1, block 1";
+        String where = "The body, row 1, column 1, block 1";
         assertThatThrownBy(() -> BodyJson.read(band(block)))
                 .isInstanceOf(UnreadableBody.class)
                 .hasMessage(where + (sentence.startsWith(":") ? "" : " ") + sentence);

@@ -71,6 +71,6 @@ class PageChoiceTest {
                         .page())
                 .isEqualTo(body.page());
         assertThat(Conversion.convert(Mode.DESIGNED, body, "", Mode.PLAIN).lost())
-                .containsExactly("Page: its own width, colours and letters.");
+                .containsExactly("Page: its own width, colours and fonts.");
     }
 }
