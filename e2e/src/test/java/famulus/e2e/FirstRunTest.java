@@ -40,7 +40,7 @@ class FirstRunTest extends BrowserTest {
         textbox(jago, "E-mail").fill("jago@ninefold.example");
         jago.getByLabel("Password").fill("wrong");
         button(jago, "Sign in").click();
-        assertThat(jago.getByRole(AriaRole.ALERT)).containsText("do not belong together");
+        assertThat(jago.getByRole(AriaRole.ALERT)).containsText("is wrong");
         jago.getByLabel("Password").fill("ten folds of berries");
         button(jago, "Sign in").click();
         assertThat(jago.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places")))

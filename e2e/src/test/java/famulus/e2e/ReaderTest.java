@@ -56,9 +56,9 @@ class ReaderTest extends BrowserTest {
 
         Page reader = open("/");
         reader.navigate(pages + "/unsubscribe");
-        assertThat(reader.getByText("Do you want no more messages")).isVisible();
+        assertThat(reader.getByText("Stop group e-mails")).isVisible();
         button(reader, "Unsubscribe").click();
-        assertThat(reader.getByText("You will get no more messages")).isVisible();
+        assertThat(reader.getByText("You will get no more group e-mails")).isVisible();
         assertThat(page.getByText("Unsubscribed from mailings.")).isVisible();
         button(reader, "Resubscribe").click();
         assertThat(page.getByText("Unsubscribed from mailings.")).isHidden();

@@ -123,7 +123,7 @@ class WriteTest extends BrowserTest {
     void whatWaitsIsShownAndGoesWhenThePostOpens() {
         Page page = openAs("Dov", "/demo-inboxes");
         button(page, "Stop the mail server").click();
-        assertThat(page.getByText("the post is closed")).isVisible();
+        assertThat(page.getByText("mail server is stopped")).isVisible();
         find(page, "Ines Okafor-Brandt");
         choose(page, "After a call");
         button(page, "Send now").click();

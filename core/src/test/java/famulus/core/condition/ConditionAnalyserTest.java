@@ -105,7 +105,7 @@ class ConditionAnalyserTest {
     void findsWhatAlwaysHolds(String written) throws ParseFailure {
         assertThat(problems(written, About.DEAL)).singleElement().satisfies(problem -> {
             assertThat(problem.code()).isEqualTo(Problem.Code.FOREGONE);
-            assertThat(problem.sentence()).startsWith("This always holds");
+            assertThat(problem.sentence()).startsWith("This is always true");
         });
     }
 
@@ -121,7 +121,7 @@ class ConditionAnalyserTest {
     void findsWhatCanNeverHold(String written) throws ParseFailure {
         assertThat(problems(written, About.DEAL)).singleElement().satisfies(problem -> {
             assertThat(problem.code()).isEqualTo(Problem.Code.FOREGONE);
-            assertThat(problem.sentence()).startsWith("This can never hold");
+            assertThat(problem.sentence()).startsWith("This is never true");
         });
     }
 

@@ -52,7 +52,7 @@ class ConditionParserTest {
                 "deal.stage is one of \"a\"   | 21 | values in brackets",
                 "deal.stage is one of (\"a\"  | 21 | never closed",
                 "deal.value is between 1 or 2 | 24 | with “and” between",
-                "deal.closes_on is within x days | 25 | a whole number of days",
+                "deal.closes_on is within x days | 25 | A whole number of days",
                 "deal.closes_on is within 3 weeks | 27 | comes “days”",
                 "deal.closes_on is more than 3 days | 34 | comes “ago”",
                 "deal.closes_on plus x days is today | 20 | comes a whole number",

@@ -53,7 +53,7 @@ class AnalyserTest {
                 "{deal.hive_count as long date}       | can't be printed as “long date”",
                 "{contact.blossom_starts as 2 decimals} | can't be printed as “2 decimals”",
                 "{\"x\" as capitals}                  | takes no format",
-                "{nothing else person.first_name}     | can never print",
+                "{nothing else person.first_name}     | is never printed",
                 "{lead.source}                        | A template about a deal has no lead",
                 "{person.first_name.more}             | There is no field",
                 "{tomorrow}                           | There is no field",

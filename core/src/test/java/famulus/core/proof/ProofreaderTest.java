@@ -72,7 +72,7 @@ class ProofreaderTest {
     @ParameterizedTest
     @CsvSource({
         "sender.phone, The sender has no phone",
-        "house.website, The house has no website",
+        "house.website, Our company has no website",
         "owner.phone, The owner has no phone",
     })
     void namesWhoeverLacksTheValue(String path, String title) {
@@ -117,7 +117,7 @@ class ProofreaderTest {
                 .singleElement()
                 .satisfies(note -> {
                     assertThat(note.code()).isEqualTo("foregone");
-                    assertThat(note.title()).isEqualTo("This can never hold");
+                    assertThat(note.title()).isEqualTo("This is never true");
                     assertThat(note.stops()).isFalse();
                 });
     }

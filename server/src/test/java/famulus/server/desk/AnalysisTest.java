@@ -60,7 +60,7 @@ class AnalysisTest extends ServerTest {
                         .get(0)
                         .get("sentence")
                         .asString())
-                .contains("never hold");
+                .contains("never true");
     }
 
     @Test

@@ -179,7 +179,7 @@ class FilesTest extends ServerTest {
         assertThat(done("POST", "/api/templates", draft(List.of(id)), signe)
                         .at("/fields/files")
                         .asString())
-                .contains("not in the cupboard");
+                .contains("missing from Materials");
     }
 
     @ParameterizedTest

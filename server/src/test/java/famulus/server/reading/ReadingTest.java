@@ -238,7 +238,7 @@ class ReadingTest extends ServerTest {
 
         assertThat(copy.getContentAsString(StandardCharsets.UTF_8)).contains("Hello Ines", "See it");
         assertThat(copy.getHeader("Content-Security-Policy")).contains("default-src 'none'", "sandbox");
-        assertThat(come(get("/m/proof/unsubscribe")).getContentAsString()).contains("stands in a proof");
+        assertThat(come(get("/m/proof/unsubscribe")).getContentAsString()).contains("is in a preview");
     }
 
     @Test

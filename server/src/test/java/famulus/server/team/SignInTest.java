@@ -29,9 +29,9 @@ class SignInTest extends ServerTest {
     @Test
     void saysTheSameForAWrongPasswordAndAnUnknownAddress() {
         assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", "wrong", "192.0.2.7"))
-                .hasMessageContaining("do not belong");
+                .hasMessageContaining("is wrong");
         assertThatThrownBy(() -> signIn.signIn("nobody@brindlewing.example", "wrong", "192.0.2.7"))
-                .hasMessageContaining("do not belong");
+                .hasMessageContaining("is wrong");
     }
 
     @Test
@@ -189,7 +189,7 @@ class SignInTest extends ServerTest {
         for (int i = 0; i < 40; i++) {
             String address = "nobody" + i + "@brindlewing.example";
             assertThatThrownBy(() -> signIn.signIn(address, "wrong", "192.0.2.9"))
-                    .hasMessageContaining("do not belong");
+                    .hasMessageContaining("is wrong");
         }
         assertThatThrownBy(() -> signIn.signIn("signe@brindlewing.example", PASSWORD, "192.0.2.9"))
                 .hasMessageContaining("from where you are");
