@@ -110,7 +110,7 @@ describe('a condition as a sentence', () => {
     const { last } = show({ kind: 'every', parts, path: '', steps: [], verb: null, measures: [] });
     await choose('How the parts are joined', 'or');
     expect(last()).toMatchObject({ kind: 'any', parts });
-    await fireEvent.click(screen.getByLabelText('Take part 1 out'));
+    await fireEvent.click(screen.getByLabelText('Remove part 1'));
     expect(last()).toEqual(parts[1]);
   });
 
