@@ -24,6 +24,7 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
     private static final String SAY_NOTHING = "say nothing";
 
     private final ServerSocket socket;
+    private final Thread serving;
     private final BlockingQueue<String> taken = new LinkedBlockingQueue<>();
     private final AtomicInteger connections = new AtomicInteger();
     private final Map<Step, String> answers = new ConcurrentHashMap<>();
@@ -46,7 +47,7 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
 
     FakeMailServer() throws IOException {
         socket = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
-        Thread.ofVirtual().start(this::serve);
+        serving = Thread.ofVirtual().start(this::serve);
     }
 
     @Override
@@ -207,12 +208,16 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
         caller.getOutputStream().write((words + "\r\n").getBytes(StandardCharsets.UTF_8));
     }
 
+    /** Nobody is answered once it has returned: a caller may be on its way in while the socket is closed. */
     @Override
     public void close() {
         try {
             socket.close();
+            serving.join();
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
         }
     }
 }

@@ -216,7 +216,7 @@ class ReadingTest extends ServerTest {
                 .contains("List-Unsubscribe: <" + PAGES + key(message) + "/unsubscribe>")
                 .contains("List-Unsubscribe-Post: List-Unsubscribe=One-Click");
 
-        assertThat(come(get(page)).getContentAsString()).contains("Do you want no more messages that Brindlewing");
+        assertThat(come(get(page)).getContentAsString()).contains("Stop group e-mails from Brindlewing");
         assertThat(field("history.unsubscribed")).isEqualTo("no");
         MockHttpServletResponse done = come(
                 post(page).contentType(MediaType.APPLICATION_FORM_URLENCODED).content("List-Unsubscribe=One-Click"));

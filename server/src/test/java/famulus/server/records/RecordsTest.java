@@ -44,7 +44,7 @@ class RecordsTest extends ServerTest {
     @CsvSource({
         "phone, not a number, is no telephone number",
         "language, tlh, not among the choices",
-        "last_name, '', has to stand here",
+        "last_name, '', can’t be empty",
         "first_name, 'two\nlines', one line only",
         "organisation, 00000000-0000-0000-0000-000000000001, from the list",
         "full_name, X, can't be changed",
