@@ -48,7 +48,7 @@
     try {
       await ask('post', '/api/materials/feeds/{id}/read', { params: { id: feed.id } });
       await read();
-      notify(`“${feed.name}” is as new as it is there.`);
+      notify(`“${feed.name}” is up to date.`);
     } catch (failure) {
       notify(Object.values(fieldsOf(failure))[0] ?? sentence(failure), { stop: true });
     }

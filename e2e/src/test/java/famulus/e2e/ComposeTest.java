@@ -187,7 +187,7 @@ class ComposeTest extends BrowserTest {
         dragOver(page, button(page, "Line"), event.x + 150, event.y);
         page.mouse().up();
         assertThat(draft(page).locator("hr")).hasCount(1);
-        assertThat(blocks(page)).containsExactly("Text 1", "Rule 2", "Event 3", "Text 4", "Signature 5");
+        assertThat(blocks(page)).containsExactly("Text 1", "Line 2", "Event 3", "Text 4", "Signature 5");
     }
 
     @Test
@@ -358,7 +358,7 @@ class ComposeTest extends BrowserTest {
         Page page = beginFrom("Signe", "Welcome", "Retouched");
         button(page, "Choose another picture").click();
         button(page, "Crop, brighten, tint").click();
-        Locator left = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Cut off the left"));
+        Locator left = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Crop the left"));
         var box = left.boundingBox();
         page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
         page.mouse().down();
@@ -440,11 +440,11 @@ class ComposeTest extends BrowserTest {
         assertThat(along.getByRole(AriaRole.ALERT)).containsText("tool.exe: This is a program.");
         chooser.setInputFiles(new FilePayload("Prices.pdf", "application/pdf", "%PDF".getBytes()));
         // The name alone is there while the file is still coming in.
-        assertThat(button(page, "Take Prices.pdf off")).isVisible();
+        assertThat(button(page, "Remove Prices.pdf")).isVisible();
         settled(page);
         page.reload();
-        assertThat(button(page, "Take Prices.pdf off")).isVisible();
-        button(page, "Take Prices.pdf off").click();
+        assertThat(button(page, "Remove Prices.pdf")).isVisible();
+        button(page, "Remove Prices.pdf").click();
         assertThat(draft(page).getByText("Prices.pdf")).isHidden();
     }
 
