@@ -38,7 +38,7 @@
   const notes = $derived(all.filter((note) => !note.waved));
   const stops = $derived(notes.filter((note) => note.level === 'STOP').length);
   const queries = $derived(notes.length - stops);
-  const stages = { draft: 'a draft', ready: 'ready', changed: 'changed since it was ready' };
+  const stages = { draft: 'not ready', ready: 'ready', changed: 'changed since it was ready' };
   const tested = $derived.by(() => {
     if (!desk.lastTest) return 'not tested';
     return desk.lastTest.version === desk.version && desk.keeping.is === 'kept'

@@ -112,7 +112,7 @@
   <h2>History</h2>
   <div class="ways">
     <Button quiet onclick={(event: MouseEvent) => begin(event, 'CALL')}>Log a call</Button>
-    <Button quiet onclick={(event: MouseEvent) => begin(event, 'NOTE')}>Note</Button>
+    <Button quiet onclick={(event: MouseEvent) => begin(event, 'NOTE')}>Add a note</Button>
     {#if page.kind !== 'organisation'}
       <Button quiet onclick={(event: MouseEvent) => begin(event, 'ANSWERED_ELSEWHERE')}>Log a reply</Button>
     {/if}

@@ -130,8 +130,12 @@ final class HtmlItems {
     }
 
     private static String cell(ItemColumn column) {
-        return ItemTable.isFigure(column)
-                ? "text-align:end;padding:6px 0 6px 8px;white-space:nowrap;"
-                : "text-align:start;padding:6px 8px 6px 0;";
+        if (ItemTable.isFigure(column)) {
+            return "text-align:end;padding:6px 0 6px 8px;white-space:nowrap;";
+        }
+        // Words that follow a figure would touch it; those at the edge of the table line up with the text above it.
+        return column == ItemColumn.DESCRIPTION
+                ? "text-align:start;padding:6px 8px 6px 0;"
+                : "text-align:start;padding:6px 8px;";
     }
 }
