@@ -24,6 +24,11 @@ export function me(): Schemas['Colleague'] {
   return session.now!.who!;
 }
 
+/** Whether a colleague looks after what everybody shares; the server asks again. */
+export function isEditor({ role }: Schemas['Colleague'] = me()): boolean {
+  return role === 'KEEPER' || role === 'ADMINISTRATOR';
+}
+
 export async function signOut(): Promise<void> {
   await ask('delete', '/api/session');
   await readSession();

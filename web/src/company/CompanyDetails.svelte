@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
-  import { me } from '../app/session.svelte';
+  import { isEditor } from '../app/session.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
@@ -12,7 +12,7 @@
 
   /** What the house says of itself, each with the day it was last true. */
   type Fact = Schemas['HouseFact'];
-  const may = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
+  const may = isEditor();
   const types = typeOptions(['TEXT', 'NUMBER', 'MONEY', 'DATE', 'LINK', 'PHONE', 'EMAIL']);
 
   let facts = $state<Fact[] | null>(null);

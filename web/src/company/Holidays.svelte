@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
-  import { me } from '../app/session.svelte';
+  import { isEditor } from '../app/session.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
@@ -9,7 +9,7 @@
 
   /** The days on which nobody works, a country at a time; working days are reckoned with them. */
   type Holiday = Schemas['Holiday'];
-  const may = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
+  const may = isEditor();
   const names = new Intl.DisplayNames(['en'], { type: 'region' });
 
   let all = $state<Schemas['CountryHolidays'][] | null>(null);

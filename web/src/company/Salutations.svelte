@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
-  import { me } from '../app/session.svelte';
+  import { isEditor } from '../app/session.svelte';
   import { recordAddress } from '../app/router';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
@@ -10,7 +10,7 @@
 
   /** How the house greets people, a language at a time, with how it comes out for people there are. */
   type Rules = Schemas['TypedRules'];
-  const may = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
+  const may = isEditor();
   const names = new Intl.DisplayNames(['en'], { type: 'language' });
   const ways = [
     ['FORMAL', 'formally'],

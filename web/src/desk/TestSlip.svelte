@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
-  import { me } from '../app/session.svelte';
+  import { isEditor, me } from '../app/session.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
@@ -14,11 +14,11 @@
 
   let colleagues = $state<Schemas['Colleague'][]>([]);
   let to = $state<string[]>([me().id]);
-  /** The inboxes of the house's test list, one a line while it is changed. */
+  /** The check inboxes, one a line while it is changed. */
   let list = $state<string[]>([]);
   let toList = $state(false);
   let typed = $state<string | null>(null);
-  const keeper = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
+  const editor = isEditor();
   let wrong = $state('');
   let sending = $state(false);
   const person = $derived(desk.preview.proof?.person);
@@ -81,7 +81,7 @@
           <small>{list.length === 1 ? 'one inbox' : list.length ? `${list.length} inboxes` : 'empty'}</small
           ></label
         >
-        {#if keeper && typed === null}<InlineButton onclick={() => (typed = list.join('\n'))}
+        {#if editor && typed === null}<InlineButton onclick={() => (typed = list.join('\n'))}
             >edit</InlineButton
           >{/if}
       </li>

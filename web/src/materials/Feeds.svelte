@@ -1,7 +1,7 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
-  import { me } from '../app/session.svelte';
+  import { isEditor, me } from '../app/session.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
@@ -11,7 +11,7 @@
   import BringIn from './BringIn.svelte';
 
   /** Feeds whose newest entries a message can show, each as it was read last. */
-  const keeper = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
+  const editor = isEditor();
   const administrator = me().role === 'ADMINISTRATOR';
 
   let feeds = $state<Schemas['ShownFeed'][] | null>(null);
@@ -82,7 +82,7 @@
           <td class="soft from"><bdi>{feed.address || 'a file'}</bdi></td>
           <td>{day(feed.readAt)}</td>
           <td class="ways">
-            {#if keeper}
+            {#if editor}
               {#if feed.address}<InlineButton onclick={() => void readAgain(feed)}>refresh</InlineButton>{/if}
               <InlineButton soft onclick={() => void remove(feed)}>delete</InlineButton>
             {/if}
@@ -106,7 +106,7 @@
   {/if}
 {/snippet}
 
-{#if keeper}
+{#if editor}
   <BringIn
     label="Import feeds"
     says="RSS or Atom, up to 2 MB; one of the same title takes the place of the one before."

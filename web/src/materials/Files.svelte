@@ -1,7 +1,7 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
-  import { me } from '../app/session.svelte';
+  import { isEditor } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
@@ -10,7 +10,7 @@
   /** The files that can go along with messages. */
   let files = $state<Schemas['KeptFile'][] | null>(null);
   let failed = $state('');
-  const mayDelete = $derived(me().role === 'KEEPER' || me().role === 'ADMINISTRATOR');
+  const mayDelete = $derived(isEditor());
 
   async function read() {
     try {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
-  import { me } from '../app/session.svelte';
+  import { isEditor } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
   import TemplatesChange from '../desk/TemplatesChange.svelte';
   import NamedColleagues from './NamedColleagues.svelte';
@@ -20,7 +20,7 @@
 
   const open = $derived(styles.find((one) => one.id === at) ?? styles[0]);
   /** Editors and administrators also add styles, choose the default, and name who else changes one. */
-  const keeper = ['KEEPER', 'ADMINISTRATOR'].includes(me().role);
+  const editor = isEditor();
   const mayChange = $derived(open?.mayChange ?? false);
   let naming = $state<HTMLElement | null>(null);
   const changed = $derived(
@@ -128,7 +128,7 @@
         <p class="ways">
           <Button main type="submit" disabled={!changed}>Save</Button>
           {#if changed}<Button quiet onclick={() => show(open)}>Discard changes</Button>{/if}
-          {#if keeper}
+          {#if editor}
             <Button quiet onclick={() => void another()}>Copy</Button>
             {#if !open.usual}<Button quiet onclick={() => void makeUsual()}>Make it the default</Button>{/if}
             <Button quiet onclick={(event: MouseEvent) => (naming = event.currentTarget as HTMLElement)}

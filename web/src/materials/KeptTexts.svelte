@@ -3,7 +3,8 @@
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
   import { go } from '../app/router';
-  import { me } from '../app/session.svelte';
+  import { isEditor } from '../app/session.svelte';
+  import UsedIn from '../library/UsedIn.svelte';
   import { aboutLabels, aboutOptions, type About } from '../library/about';
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
@@ -12,6 +13,7 @@
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
+  import MaterialsPart from './MaterialsPart.svelte';
   import { beginText } from './keptText';
 
   /** Passages or designed signatures: a line each, written on the desk. */
@@ -28,7 +30,7 @@
   let name = $state('');
   let about = $state<About>('CONTACT');
   let wrong = $state<Record<string, string>>({});
-  const keeper = $derived(me().role === 'KEEPER' || me().role === 'ADMINISTRATOR');
+  const editor = $derived(isEditor());
 
   async function read() {
     const of = kind;
@@ -74,22 +76,22 @@
   $effect(() => onChange((change) => change.what === 'template' && void read()));
 </script>
 
-<div class="place">
-  <p class="says">
-    {kind === 'PASSAGE'
-      ? 'A passage is written once and used in many templates. Marking it ready changes it in all of them; messages already sent stay as they were.'
-      : 'A designed signature appears where a template has a signature block. Anyone without one signs with the lines of their profile.'}
+<MaterialsPart
+  says={kind === 'PASSAGE'
+    ? 'A passage is written once and used in many templates. Marking it ready changes it in all of them; messages already sent stay as they were.'
+    : 'A designed signature appears where a template has a signature block. Anyone without one signs with the lines of their profile.'}
+  {failed}
+>
+  {#snippet add()}
     <Button bind:element={opener} aria-expanded={adding} onclick={() => (adding = !adding)}>New {word}</Button
     >
-  </p>
-  {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
+  {/snippet}
   {#if lines}
     <PlainTable
       label={kind === 'PASSAGE' ? 'Passages' : 'Signatures'}
       heads={['Name', 'For', 'Owner', kind === 'PASSAGE' ? 'Used in' : 'Signs', 'Changed']}
     >
       {#each lines as line (line.id)}
-        {@const uses = used[line.id] ?? []}
         <tr>
           <td>
             <a class="name" href="/materials/{word}s/{line.id}">{line.name}</a>
@@ -99,8 +101,7 @@
           <td>{line.mine ? 'mine' : line.owner}</td>
           <td>
             {#if kind === 'PASSAGE'}
-              {#each uses as use, at (use.id)}{at ? ', ' : ''}<a href="/templates/{use.id}">{use.name}</a
-                >{:else}<span class="none">nothing yet</span>{/each}
+              <UsedIn uses={used[line.id]} />
             {:else}
               <label
                 ><input
@@ -114,7 +115,7 @@
                 ><input
                   type="checkbox"
                   checked={signs.team === line.id}
-                  disabled={!keeper || line.stage === 'DRAFT'}
+                  disabled={!editor || line.stage === 'DRAFT'}
                   onchange={(event) => void choose(event.currentTarget.checked ? line.id : null, true)}
                 /> everyone who has chosen none</label
               >
@@ -127,7 +128,7 @@
       {/each}
     </PlainTable>
   {/if}
-</div>
+</MaterialsPart>
 {#if adding}
   <Slip title="New {word}" anchor={opener} onclose={() => (adding = false)}>
     <form onsubmit={add}>
@@ -141,28 +142,6 @@
 {/if}
 
 <style>
-  .place {
-    max-width: 1020px;
-    padding: 16px 20px;
-  }
-
-  .says {
-    display: flex;
-    gap: 20px;
-    justify-content: space-between;
-    align-items: center;
-    margin-bottom: 12px;
-    color: var(--ink-soft);
-  }
-
-  .says :global(button) {
-    flex: none;
-  }
-
-  .wrong {
-    color: var(--stop);
-  }
-
   .none {
     color: var(--ink-soft);
   }

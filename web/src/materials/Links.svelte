@@ -1,16 +1,18 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
-  import { me } from '../app/session.svelte';
+  import { isEditor } from '../app/session.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
   import PlainTable from '../ui/PlainTable.svelte';
   import Slip from '../ui/Slip.svelte';
+  import UsedIn from '../library/UsedIn.svelte';
+  import MaterialsPart from './MaterialsPart.svelte';
   import { notify } from '../ui/notices.svelte';
 
   /** Addresses that are kept once: facts of the house that are links, each with the templates that lead there. */
   type Fact = Schemas['HouseFact'];
-  const may = me().role === 'KEEPER' || me().role === 'ADMINISTRATOR';
+  const may = isEditor();
 
   let links = $state<Fact[] | null>(null);
   let used = $state<Record<string, Schemas['UsingTemplate'][]>>({});
@@ -71,13 +73,13 @@
     .catch((failure) => (failed = sentence(failure)));
 </script>
 
-<div class="place">
-  <p class="says">
-    An address that is kept here is changed once, and every template leads to the new one. What was sent leads
-    where it led.
+<MaterialsPart
+  says="An address that is kept here is changed once, and every template leads to the new one. What was sent leads where it led."
+  {failed}
+>
+  {#snippet add()}
     {#if may}<Button onclick={(event) => edit(null, event)}>New link</Button>{/if}
-  </p>
-  {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
+  {/snippet}
   {#if links}
     <PlainTable label="Links" heads={['Name', 'Leads to', 'In templates', 'Used in', '']}>
       {#each links as link (link.name)}
@@ -86,10 +88,7 @@
           <td>{link.label}</td>
           <td class="address"><bdi>{link.value}</bdi></td>
           <td class="soft">&#123;{link.path}&#125;</td>
-          <td>
-            {#each uses as use, at (use.id)}{at ? ', ' : ''}<a href="/templates/{use.id}">{use.name}</a
-              >{:else}<span class="soft">nothing yet</span>{/each}
-          </td>
+          <td><UsedIn {uses} /></td>
           <td class="ways">
             {#if may}
               <InlineButton onclick={(event) => edit(link, event)}>edit</InlineButton>
@@ -103,7 +102,7 @@
       {/each}
     </PlainTable>
   {/if}
-</div>
+</MaterialsPart>
 {#if open}
   <Slip
     title={open.name ? open.label : 'New link'}
@@ -120,34 +119,12 @@
 {/if}
 
 <style>
-  .place {
-    max-width: 1020px;
-    padding: 16px 20px;
-  }
-
-  .says {
-    display: flex;
-    gap: 20px;
-    justify-content: space-between;
-    align-items: center;
-    margin-bottom: 12px;
-    color: var(--ink-soft);
-  }
-
-  .says :global(button) {
-    flex: none;
-  }
-
   .soft {
     color: var(--ink-soft);
   }
 
   .address {
     overflow-wrap: anywhere;
-  }
-
-  .wrong {
-    color: var(--stop);
   }
 
   .ways {

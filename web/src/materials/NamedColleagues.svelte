@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { isEditor } from '../app/session.svelte';
   import { ask, sentence, type Schemas } from '../api/client';
   import Slip from '../ui/Slip.svelte';
 
-  /** Who may change a house style besides keepers and administrators; a tick counts at once. */
+  /** Who may change a house style besides editors and administrators; a tick counts at once. */
   let {
     style,
     anchor,
@@ -17,9 +18,7 @@
 
   let team = $state<Schemas['Colleague'][]>([]);
   let wrong = $state('');
-  const others = $derived(
-    team.filter((one) => one.active && !['KEEPER', 'ADMINISTRATOR'].includes(one.role)),
-  );
+  const others = $derived(team.filter((one) => one.active && !isEditor(one)));
 
   async function read() {
     try {
