@@ -28,7 +28,7 @@ class WallsTest {
                             "java.nio.charset..",
                             "com.ibm.icu..",
                             "com.google.i18n..",
-                            // Formats that messages are kept in and that go along with them.
+                            // Formats that messages are kept in and that are attached to them.
                             "tools.jackson..",
                             "biweekly..",
                             // Finds what differs between two lists.

@@ -11,8 +11,8 @@ public final class FieldNames {
     private FieldNames() {}
 
     /**
-     * Returns a name that is not among {@code taken}: {@code "Blossom starts"} gives {@code blossom_starts}, and
-     * {@code blossom_starts_2} when that is taken. Always a letter first, then letters without accents, digits and
+     * Returns a name that is not among {@code taken}: {@code "Contract ends"} gives {@code contract_ends}, and
+     * {@code contract_ends_2} when that is taken. Always a letter first, then letters without accents, digits and
      * underscores.
      */
     public static String of(String label, Collection<String> taken) {

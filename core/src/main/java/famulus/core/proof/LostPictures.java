@@ -14,7 +14,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** {@code picture-lost}: a picture that was chosen and is not there any more, as in a version that was brought back. */
+/** {@code picture-lost}: a picture that was chosen and is missing, as in a version that was brought back. */
 public final class LostPictures {
     /** How a picture of the library stands in HTML. */
     private static final Pattern IN_HTML = Pattern.compile(Pattern.quote(HtmlCleaner.PICTURE) + "([\\w-]+)");

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Holidays and salutations, to be read by all and changed by keepers and administrators. */
+/** Holidays and salutations, to be read by all and changed by editors and administrators. */
 @RestController
 @RequestMapping("/api/company")
 class CompanyController {

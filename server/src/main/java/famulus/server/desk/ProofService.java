@@ -117,7 +117,7 @@ public class ProofService {
     /**
      * Merges a message for many, parsed once and with their values gathered at once.
      *
-     * @return in the order of the people; those who are not there any more are left out
+     * @return in the order of the people; those who are missing are left out
      */
     public List<Proof> proofs(MessageSource source, About about, List<For> to, Colleague sender) {
         FieldCatalogue catalogue = catalogues.catalogue();

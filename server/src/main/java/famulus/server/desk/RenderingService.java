@@ -39,7 +39,7 @@ public class RenderingService {
         this.clock = clock;
     }
 
-    /** What is to be said of the weight of a message, and of pictures that are not there any more. */
+    /** What is to be said of the weight of a message, and of missing pictures. */
     List<Note> notes(Proof proof, Rendering rendering) {
         List<Note> lost = proof.source()
                 .layout()

@@ -41,7 +41,7 @@ public class SignatureService {
      * Chooses a signature.
      *
      * @param template null for none
-     * @param team for everybody who has chosen none; keepers and administrators only
+     * @param team for everybody who has chosen none; editors and administrators only
      */
     @Transactional
     public void choose(UUID template, boolean team, Colleague by) {

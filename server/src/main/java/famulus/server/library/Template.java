@@ -16,9 +16,9 @@ import java.util.UUID;
  * @param mode what it is written as
  * @param body its words; of a letter or designed one those of its design
  * @param design versioned JSON, see docs/body.schema.json; empty for a plain one
- * @param houseStyle null for the usual one
+ * @param houseStyle null for the default
  * @param header which header of the house style; empty for its first one, as with the footer
- * @param files what goes along with its messages
+ * @param files what is attached to its messages
  * @param version counts kept changes
  * @param readyVersion which of them others use; null while it has never been marked ready
  */

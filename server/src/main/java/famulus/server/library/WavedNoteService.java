@@ -29,10 +29,10 @@ public class WavedNoteService {
     }
 
     /**
-     * A query that was let pass.
+     * A note that was ignored.
      *
      * @param words what it was about
-     * @param by the first name of who let it pass
+     * @param by the first name of who ignored it
      */
     public record Waved(String code, String words, String reason, String by) {}
 

@@ -63,16 +63,20 @@ class FeedFetcher {
         }
     }
 
+    private static Refusal notAnAddress() {
+        return wrong("Write an address such as https://news.example/feed.xml.");
+    }
+
     private URI uri(String address) {
         URI uri;
         try {
             uri = URI.create(address.strip());
         } catch (IllegalArgumentException unreadable) {
-            throw wrong("Write an address such as https://blossom.example/news.xml.");
+            throw notAnAddress();
         }
         boolean web = "http".equals(uri.getScheme()) || "https".equals(uri.getScheme());
         if (!web || uri.getHost() == null || uri.getUserInfo() != null) {
-            throw wrong("Write an address such as https://blossom.example/news.xml.");
+            throw notAnAddress();
         }
         if (!practice(uri)) {
             publicOnly(uri.getHost());

@@ -18,7 +18,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Files that go along with messages, such as a price list. */
+/** Files that are attached to messages, such as a price list. */
 @Service
 public class FileService {
     private static final int LARGEST = 10_000_000;
@@ -106,7 +106,7 @@ public class FileService {
         return guessed == null ? "application/octet-stream" : guessed;
     }
 
-    /** Deletes a file that goes along with no template; only keepers and administrators may. */
+    /** Deletes a file that is attached to no template; only editors and administrators may. */
     @Transactional
     public void delete(UUID id, Colleague by) {
         by.mustBe("Editors and administrators delete files.", Role.KEEPER, Role.ADMINISTRATOR);
@@ -118,7 +118,7 @@ public class FileService {
         events.tell("file", id.toString());
     }
 
-    /** Why these can't go along with one message; empty when they can. */
+    /** Why these can't be attached to one message; empty when they can. */
     public Optional<String> refusal(List<UUID> wanted) {
         if (wanted.size() > MOST) {
             return Optional.of("At most " + MOST + " files can be attached.");

@@ -80,7 +80,7 @@ public class HouseStyleService {
      */
     public record KeptStyle(UUID id, HouseStyle style, boolean usual, int version) {}
 
-    /** All of them, the usual one first. */
+    /** All of them, the default first. */
     public List<KeptStyle> all() {
         return kept.get();
     }
@@ -93,7 +93,7 @@ public class HouseStyleService {
                 .orElseThrow(() -> Refusal.missing("This style"));
     }
 
-    /** The style of a template: the one it names, else the usual one; a bare one in a house that has none. */
+    /** The style of a template: the one it names, else the default; a bare one in a house that has none. */
     public HouseStyle of(UUID id) {
         return all().stream()
                 .filter(one -> id == null ? one.usual() : one.id().equals(id))
@@ -114,7 +114,7 @@ public class HouseStyleService {
      * Reads what a template is written as, with what its passages say.
      *
      * @param json its body; nothing for a plain one
-     * @param style null for the usual one
+     * @param style null for the default
      * @return empty for a plain template, which is only words
      */
     public Optional<Design> design(Mode mode, String json, UUID style, String header, String footer) {
@@ -148,7 +148,7 @@ public class HouseStyleService {
         return given == null ? "" : given;
     }
 
-    /** Adds a house style; the first one is the usual one. */
+    /** Adds a house style; the first one is the default. */
     @Transactional
     public KeptStyle add(String look, Colleague by) {
         mustBeKeeper(by);
@@ -231,7 +231,7 @@ public class HouseStyleService {
         return asking.is(Role.KEEPER, Role.ADMINISTRATOR) || named(id).contains(asking.id());
     }
 
-    /** Those who may change a style besides keepers and administrators. */
+    /** Those who may change a style besides editors and administrators. */
     public List<UUID> named(UUID id) {
         return mapper.named().stream()
                 .filter(row -> row.houseStyleId().equals(id))
@@ -239,7 +239,7 @@ public class HouseStyleService {
                 .toList();
     }
 
-    /** Names those who may change a style besides keepers and administrators; others may no longer. */
+    /** Names those who may change a style besides editors and administrators; others may no longer. */
     @Transactional
     public void name(UUID id, List<UUID> colleagues, Colleague by) {
         mustBeKeeper(by);

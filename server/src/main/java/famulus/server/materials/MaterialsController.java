@@ -45,7 +45,7 @@ class MaterialsController {
      *
      * @param look JSON, see docs/house-style.schema.json
      * @param mayChange whether whoever asks may change it
-     * @param named who may besides keepers and administrators
+     * @param named who may besides editors and administrators
      */
     record ShownStyle(
             UUID id,

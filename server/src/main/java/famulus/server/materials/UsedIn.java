@@ -10,7 +10,7 @@ public interface UsedIn {
     /** The names of all templates that show a picture or feed, or have it somewhere in their design. */
     List<String> designs(UUID id);
 
-    /** The names of all templates that a file goes along with. */
+    /** The names of all templates that a file is attached to. */
     List<String> alongWith(UUID file);
 
     /**

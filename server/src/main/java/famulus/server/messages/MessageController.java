@@ -113,7 +113,7 @@ class MessageController {
                 .toList();
     }
 
-    /** The inboxes of the test list. */
+    /** The check inboxes. */
     record TestList(List<String> addresses) {}
 
     @GetMapping("/api/test-list")

@@ -76,7 +76,7 @@ public class MessageDraftService {
         return new MessageDraft(proof, Optional.of(template), template.about(), asking);
     }
 
-    /** Agents write as themselves; assistants as any agent or keeper. */
+    /** Agents write as themselves; assistants as any agent or editor. */
     private Colleague sender(UUID senderId, Colleague asking) {
         if (senderId == null || senderId.equals(asking.id())) {
             return asking;

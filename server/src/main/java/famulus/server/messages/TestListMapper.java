@@ -7,7 +7,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** The house's test list. */
+/** The check inboxes: where every test can go besides colleagues. */
 @Mapper
 interface TestListMapper {
     @Select("select address from test_inbox order by position, address")

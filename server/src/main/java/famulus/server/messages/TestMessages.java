@@ -83,8 +83,8 @@ public class TestMessages {
      * @param template which one
      * @param version what it was when it was looked at; refused when it has changed since
      * @param merged whom it is merged for
-     * @param to colleagues; at least one, where it does not go to the test list
-     * @param list whether it goes to the inboxes of the test list as well
+     * @param to colleagues; at least one, unless it goes to the check inboxes
+     * @param list whether it goes to the check inboxes as well
      */
     public record Wanted(UUID template, int version, For merged, List<UUID> to, boolean list) {}
 

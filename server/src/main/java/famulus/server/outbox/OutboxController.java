@@ -84,7 +84,7 @@ class OutboxController {
      * @param version what it was when it was looked at
      * @param deal null for none
      * @param to whose inboxes
-     * @param list whether it goes to the test list as well
+     * @param list whether it goes to the check inboxes as well
      */
     record TestToSend(
             int version, CrmKind kind, UUID person, @Schema(nullable = true) UUID deal, List<UUID> to, boolean list) {}

@@ -27,8 +27,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What the house says of itself in templates, and since when it has been so: {@code house.hives} and
- * {@code house.hives_as_of}.
+ * What the house says of itself in templates, and since when it has been so: {@code house.customers} and
+ * {@code house.customers_as_of}.
  */
 @Service
 public class HouseFactService {

@@ -96,7 +96,7 @@ public class PeopleContext {
     public record DealChoice(UUID id, String name) {}
 
     /**
-     * Gathers a person; refused when they are not there any more.
+     * Gathers a person; refused when they are missing.
      *
      * @param sender who the message goes out as
      * @param closedDeals whether a deal that is lost or placed is taken when no open one is there
@@ -117,7 +117,7 @@ public class PeopleContext {
     }
 
     /**
-     * Gathers many people at once, in their order; those who are not there any more are left out.
+     * Gathers many people at once, in their order; those who are missing are left out.
      *
      * @param needs what will be asked for; the rest of it counts as missing
      */

@@ -15,7 +15,7 @@ import java.util.UUID;
  * {@link #NOTHING} is that of a record whose column holds nothing; these come last whichever way the list is sorted.
  *
  * <pre>
- *     Place.of(Place.text("Orchard Lane"), Place.text("Kärcher Zoë"), id)   // 0orchard lane⇥karcher zoe⇥6f1c…
+ *     Place.of(Place.text("Mill Lane"), Place.text("Kärcher Zoë"), id)   // 0mill lane⇥karcher zoe⇥6f1c…
  * </pre>
  */
 final class Place {

@@ -5,7 +5,7 @@
  * What is typed is found by how words begin, in any case, with or without accents, in any order:
  *
  * <pre>
- *     index.keep("contact", id, List.of("Zoë Kärcher", "Orchard Lane Farm"));
+ *     index.keep("contact", id, List.of("Zoë Kärcher", "Mill Lane Works"));
  *     index.find("contact", "karch zo", 100)      // has id
  * </pre>
  *

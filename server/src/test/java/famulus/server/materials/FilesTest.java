@@ -97,7 +97,7 @@ class FilesTest extends ServerTest {
         assertThat(done("GET", "/api/materials/files", null, signe)).isEmpty();
     }
 
-    /** However many messages a file goes along with, it is kept once: the cupboard's own and theirs are the same bytes. */
+    /** However many messages a file is attached to, it is kept once: the cupboard's own and theirs are the same bytes. */
     @Test
     void isKeptOnceHoweverManyMessagesItGoesAlongWith() throws Exception {
         byte[] large = new byte[2_000_000];

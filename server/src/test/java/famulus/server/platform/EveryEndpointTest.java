@@ -34,7 +34,7 @@ class EveryEndpointTest extends ServerTest {
             "PUT /api/fields/{kind}/{name}",
             "POST /api/fields/{kind}/{name}/retire",
             "DELETE /api/fields/{kind}/{name}/retire");
-    /** What only keepers and administrators may do. */
+    /** What only editors and administrators may do. */
     private static final Set<String> KEEPERS = Set.of(
             "PUT /api/test-list",
             "PUT /api/company/holidays/{country}",

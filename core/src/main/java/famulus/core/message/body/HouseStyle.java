@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param button how buttons look
  * @param headers bands above a message, of which a template chooses one or none
  * @param footers bands below a message, likewise
- * @param smallPrint what stands at the foot of every message; only keepers change it
+ * @param smallPrint what stands at the foot of every message; only editors change it
  */
 public record HouseStyle(
         String name,

@@ -68,8 +68,8 @@ public record RichText(List<Paragraph> paragraphs) {
     /**
      * How words look.
      *
-     * @param colour {@code #rrggbb}; empty for the usual one
-     * @param size in pixels, 8 to 72; 0 for the usual one
+     * @param colour {@code #rrggbb}; empty for the default
+     * @param size in pixels, 8 to 72; 0 for the default
      * @param link an address in the merge language; empty for none
      */
     public record Marks(
