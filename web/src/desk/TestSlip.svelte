@@ -14,9 +14,10 @@
 
   let colleagues = $state<Schemas['Colleague'][]>([]);
   let to = $state<string[]>([me().id]);
-  /** The check inboxes, one a line while it is changed. */
+  /** The check inboxes. */
   let list = $state<string[]>([]);
   let toList = $state(false);
+  /** The check inboxes while they are changed, one a line. */
   let typed = $state<string | null>(null);
   const editor = isEditor();
   let wrong = $state('');
@@ -27,13 +28,13 @@
     .then((all) => (colleagues = all.filter((one) => one.active && one.id !== me().id)))
     .catch((failure) => (wrong = sentence(failure)));
 
-  ask('get', '/api/test-list')
+  ask('get', '/api/check-inboxes')
     .then(({ addresses }) => (list = addresses))
     .catch((failure) => (wrong = sentence(failure)));
 
   async function keepList() {
     try {
-      list = (await ask('put', '/api/test-list', { body: { addresses: typed!.split('\n') } })).addresses;
+      list = (await ask('put', '/api/check-inboxes', { body: { addresses: typed!.split('\n') } })).addresses;
       typed = null;
       wrong = '';
       if (!list.length) toList = false;

@@ -95,7 +95,7 @@ class VersionTest extends BrowserTest {
     }
 
     @Test
-    void aTestGoesToTheTestListThatKeepersKeep() {
+    void aTestGoesToTheCheckInboxesThatEditorsKeep() {
         Page page = beginFrom("Oriel", "Delivery notice", "For every program");
         page.keyboard().press("Control+Enter");
         Locator list = page.getByRole(

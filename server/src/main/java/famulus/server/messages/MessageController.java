@@ -30,7 +30,7 @@ class MessageController {
     private final ProofPresenter shown;
     private final WavedNoteService waved;
     private final FileService files;
-    private final TestListService testList;
+    private final CheckInboxService checkInboxes;
 
     MessageController(
             MessageDraftService drafts,
@@ -38,13 +38,13 @@ class MessageController {
             ProofPresenter shown,
             WavedNoteService waved,
             FileService files,
-            TestListService testList) {
+            CheckInboxService checkInboxes) {
         this.drafts = drafts;
         this.freezer = freezer;
         this.shown = shown;
         this.waved = waved;
         this.files = files;
-        this.testList = testList;
+        this.checkInboxes = checkInboxes;
     }
 
     record MessageRequest(
@@ -114,15 +114,15 @@ class MessageController {
     }
 
     /** The check inboxes. */
-    record TestList(List<String> addresses) {}
+    record CheckInboxes(List<String> addresses) {}
 
-    @GetMapping("/api/test-list")
-    TestList testList(Colleague asking) {
-        return new TestList(testList.inboxes());
+    @GetMapping("/api/check-inboxes")
+    CheckInboxes checkInboxes(Colleague asking) {
+        return new CheckInboxes(checkInboxes.inboxes());
     }
 
-    @PutMapping("/api/test-list")
-    TestList keepTestList(Colleague asking, @RequestBody TestList wanted) {
-        return new TestList(testList.keep(wanted.addresses(), asking));
+    @PutMapping("/api/check-inboxes")
+    CheckInboxes keepCheckInboxes(Colleague asking, @RequestBody CheckInboxes wanted) {
+        return new CheckInboxes(checkInboxes.keep(wanted.addresses(), asking));
     }
 }

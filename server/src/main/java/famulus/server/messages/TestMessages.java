@@ -42,7 +42,7 @@ public class TestMessages {
     private final TemplateRights rights;
     private final TemplateUseService uses;
     private final TemplateEvents changes;
-    private final TestListService testList;
+    private final CheckInboxService checkInboxes;
     private final TeamService team;
     private final MailDomain domain;
     private final Clock clock;
@@ -57,7 +57,7 @@ public class TestMessages {
             TemplateRights rights,
             TemplateUseService uses,
             TemplateEvents changes,
-            TestListService testList,
+            CheckInboxService checkInboxes,
             TeamService team,
             MailDomain domain,
             Clock clock,
@@ -70,7 +70,7 @@ public class TestMessages {
         this.rights = rights;
         this.uses = uses;
         this.changes = changes;
-        this.testList = testList;
+        this.checkInboxes = checkInboxes;
         this.team = team;
         this.domain = domain;
         this.clock = clock;
@@ -121,7 +121,7 @@ public class TestMessages {
         Map<String, Mailbox> inboxes = new LinkedHashMap<>();
         colleagues(to).forEach(one -> inboxes.put(one.email(), new Mailbox(one.name(), one.email())));
         if (list) {
-            testList.inboxes().forEach(one -> inboxes.putIfAbsent(one, new Mailbox("", one)));
+            checkInboxes.inboxes().forEach(one -> inboxes.putIfAbsent(one, new Mailbox("", one)));
         }
         if (inboxes.isEmpty()) {
             throw Refusal.field("to", list ? "There are no check inboxes yet." : "Choose who gets it.");

@@ -75,18 +75,18 @@ class VersionsTest extends ServerTest {
     }
 
     @Test
-    void aTestGoesToTheTestListEachInboxOnce() throws Exception {
+    void aTestGoesToTheCheckInboxesEachOnce() throws Exception {
         UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
         UUID id = letter("Monday");
         Map<String, Object> test =
                 Map.of("version", 1, "kind", "contact", "person", ines, "to", List.of(signe.id()), "list", true);
-        assertThat(done("PUT", "/api/test-list", Map.of("addresses", List.of("a@one.example", "nobody")), oriel)
+        assertThat(done("PUT", "/api/check-inboxes", Map.of("addresses", List.of("a@one.example", "nobody")), oriel)
                         .at("/fields/addresses")
                         .asString())
                 .startsWith("nobody: ");
         JsonNode kept = done(
                 "PUT",
-                "/api/test-list",
+                "/api/check-inboxes",
                 Map.of("addresses", List.of(" a@one.example ", "", "b@two.example", "a@one.example", signe.email())),
                 oriel);
         assertThat(kept.get("addresses").valueStream().map(JsonNode::asString))
@@ -96,7 +96,7 @@ class VersionsTest extends ServerTest {
                         .get("sent")
                         .asInt())
                 .isEqualTo(3);
-        done("PUT", "/api/test-list", Map.of("addresses", List.of()), oriel);
+        done("PUT", "/api/check-inboxes", Map.of("addresses", List.of()), oriel);
         Map<String, Object> nobody = new HashMap<>(test);
         nobody.put("to", List.of());
         assertThat(done("POST", "/api/templates/" + id + "/tests", nobody, signe)

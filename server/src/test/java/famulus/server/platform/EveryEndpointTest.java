@@ -36,7 +36,7 @@ class EveryEndpointTest extends ServerTest {
             "DELETE /api/fields/{kind}/{name}/retire");
     /** What only editors and administrators may do. */
     private static final Set<String> KEEPERS = Set.of(
-            "PUT /api/test-list",
+            "PUT /api/check-inboxes",
             "PUT /api/company/holidays/{country}",
             "DELETE /api/company/holidays/{country}",
             "PUT /api/company/salutations/{language}",
@@ -98,7 +98,7 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("PUT /api/materials/house-styles/{id}", "{\"version\": 1, \"look\": \"\"}"),
             Map.entry("POST /api/materials/house-styles", "{\"look\": \"\"}"),
             Map.entry("PUT /api/materials/house-styles/{id}/named", "{\"named\": []}"),
-            Map.entry("PUT /api/test-list", "{\"addresses\": []}"),
+            Map.entry("PUT /api/check-inboxes", "{\"addresses\": []}"),
             Map.entry("PUT /api/company/counting", "{\"counts\": true}"),
             Map.entry("PUT /api/company/holidays/{country}", "[]"),
             Map.entry(

@@ -11,12 +11,12 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The inboxes that a test goes to together, so that a message can be looked at in several mail programs. */
 @Service
-class TestListService {
+class CheckInboxService {
     static final int MOST = 20;
 
-    private final TestListMapper mapper;
+    private final CheckInboxMapper mapper;
 
-    TestListService(TestListMapper mapper) {
+    CheckInboxService(CheckInboxMapper mapper) {
         this.mapper = mapper;
     }
 

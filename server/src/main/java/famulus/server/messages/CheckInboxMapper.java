@@ -9,7 +9,7 @@ import org.apache.ibatis.annotations.Select;
 
 /** The check inboxes: where every test can go besides colleagues. */
 @Mapper
-interface TestListMapper {
+interface CheckInboxMapper {
     @Select("select address from test_inbox order by position, address")
     List<String> inboxes();
 
