@@ -51,6 +51,10 @@
     white-space: nowrap;
   }
 
+  thead td {
+    border-bottom-color: var(--rule);
+  }
+
   table :global(td) {
     padding: 4px 12px 4px 0;
     border-bottom: 1px solid var(--rule-soft);

@@ -120,7 +120,7 @@ public class HouseFactService {
         boolean taken = catalogue.catalogue().of(RecordKind.HOUSE).stream()
                 .anyMatch(field -> field.label().equalsIgnoreCase(typed.label().strip()));
         if (taken) {
-            wrong.put("label", "Another detail has this name already.");
+            wrong.put("label", "Another link or company detail has this name already.");
         }
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
