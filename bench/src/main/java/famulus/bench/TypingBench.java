@@ -196,11 +196,12 @@ public final class TypingBench {
                 .click();
         page.getByText("An empty sheet", new Page.GetByTextOptions().setExact(true))
                 .click();
-        page.getByText("Begin with this one", new Page.GetByTextOptions().setExact(true))
+        page.getByText("Start with this one", new Page.GetByTextOptions().setExact(true))
                 .click();
         page.getByLabel("Name for colleagues").fill("Typing");
-        page.getByLabel("It is about").selectOption("CONTACT");
-        page.getByText("Begin", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByLabel("It is for").selectOption("CONTACT");
+        page.getByText("Create template", new Page.GetByTextOptions().setExact(true))
+                .click();
         Locator text = page.getByRole(
                 AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Text").setExact(true));
         text.waitFor();
