@@ -234,10 +234,13 @@ public final class MimeWriter {
 
     /** Keeps the identifier it was given, where the library would make one up. */
     private static final class WithOurIdentifier extends MimeMessage {
+        /** Made once: each looks for providers in every library anew, and holds the locks of class loading meanwhile. */
+        private static final Session SESSION = Session.getInstance(new Properties());
+
         private final String identifier;
 
         private WithOurIdentifier(String identifier) {
-            super(Session.getInstance(new Properties()));
+            super(SESSION);
             this.identifier = identifier;
         }
 
