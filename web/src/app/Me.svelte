@@ -38,7 +38,7 @@
     <p class="role">{who.jobTitle || roleWords[who.role]}</p>
     <fieldset>
       <legend>Appearance</legend>
-      {#each [['system', 'automatic'], ['daylight', 'light'], ['lamplight', 'dark']] as [code, label] (code)}
+      {#each [['system', 'automatic'], ['light', 'light'], ['dark', 'dark']] as [code, label] (code)}
         <label>
           <input
             type="radio"

@@ -1,11 +1,11 @@
-/** Daylight, lamplight, or whichever the system asks for. */
-export type Theme = 'system' | 'daylight' | 'lamplight';
+/** Light, dark, or whichever the system asks for. */
+export type Theme = 'system' | 'light' | 'dark';
 
 const KEPT = 'famulus.theme';
 
 export function chosenTheme(): Theme {
   const kept = localStorage.getItem(KEPT);
-  return kept === 'daylight' || kept === 'lamplight' ? kept : 'system';
+  return kept === 'light' || kept === 'dark' ? kept : 'system';
 }
 
 /** Puts the theme on the page; follows the system as long as none is chosen. */
@@ -13,7 +13,7 @@ export function showTheme(): void {
   const dark = matchMedia('(prefers-color-scheme: dark)');
   const show = () => {
     const chosen = chosenTheme();
-    const theme = chosen === 'system' ? (dark.matches ? 'lamplight' : 'daylight') : chosen;
+    const theme = chosen === 'system' ? (dark.matches ? 'dark' : 'light') : chosen;
     document.documentElement.dataset.theme = theme;
   };
   dark.addEventListener('change', show);
@@ -23,9 +23,5 @@ export function showTheme(): void {
 export function chooseTheme(theme: Theme): void {
   localStorage.setItem(KEPT, theme);
   document.documentElement.dataset.theme =
-    theme === 'system'
-      ? matchMedia('(prefers-color-scheme: dark)').matches
-        ? 'lamplight'
-        : 'daylight'
-      : theme;
+    theme === 'system' ? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light') : theme;
 }

@@ -199,7 +199,7 @@
       <p>No template uses it.</p>
     {/if}
     <p class="soft">Its values are kept, and are back when the field is restored.</p>
-    <Button main danger data-first onclick={() => void retire(field, 'post')}>Retire</Button>
+    <Button main data-first onclick={() => void retire(field, 'post')}>Retire</Button>
   </Slip>
 {/if}
 

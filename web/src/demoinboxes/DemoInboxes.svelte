@@ -159,8 +159,8 @@
 
   nav a[aria-current],
   .letters button[aria-pressed='true'] {
-    background: var(--act-tint);
-    box-shadow: inset 3px 0 0 var(--act);
+    background: var(--chosen);
+    box-shadow: inset 3px 0 0 var(--ink);
   }
 
   small,

@@ -65,10 +65,10 @@
       <Button quiet onclick={onbranch}>Add a branch</Button>
       {#if !hasOtherwise}<Button quiet onclick={onotherwise}>Add words for everyone else</Button>{/if}
       {#if chip.role === 'OTHERWISE'}
-        <Button quiet danger onclick={onremovebranch}>Remove this branch</Button>
+        <Button quiet onclick={onremovebranch}>Remove this branch</Button>
       {/if}
       <Button quiet onclick={() => onremove(true)}>Remove the choice, keep its words</Button>
-      <Button quiet danger onclick={() => onremove(false)}>Delete the choice and its words</Button>
+      <Button quiet onclick={() => onremove(false)}>Delete the choice and its words</Button>
     </p>
   {/if}
 </Slip>

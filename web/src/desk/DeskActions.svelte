@@ -135,7 +135,7 @@
       <Button quiet onclick={() => void duplicate()}>Duplicate</Button>
       {#if desk.mayChange}
         <Button quiet onclick={empty}>Clear the text</Button>
-        <Button quiet danger onclick={() => void remove()}>Delete {word}</Button>
+        <Button quiet onclick={() => void remove()}>Delete {word}</Button>
       {/if}
     </p>
   </Slip>
@@ -151,8 +151,9 @@
 
   a {
     padding: 3px 6px;
-    color: var(--act);
+    color: var(--ink);
     font-weight: 600;
-    text-decoration: none;
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
   }
 </style>

@@ -87,7 +87,7 @@
     z-index: 25;
     width: 440px;
     max-width: calc(100vw - 16px);
-    border: 1px solid var(--act);
+    border: 1px solid var(--ink);
     border-radius: var(--corner);
     background: var(--sheet);
     box-shadow: var(--shadow);
@@ -113,8 +113,8 @@
   }
 
   li[aria-selected='true'] {
-    background: var(--act-tint);
-    box-shadow: inset 3px 0 0 var(--act);
+    background: var(--chosen);
+    box-shadow: inset 3px 0 0 var(--ink);
   }
 
   small {

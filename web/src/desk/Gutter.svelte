@@ -151,11 +151,13 @@
     padding: 0;
     border: 0;
     background: none;
-    color: var(--act);
+    color: var(--ink);
     font: inherit;
     text-align: left;
     overflow-wrap: anywhere;
     cursor: pointer;
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
   }
 
   .wave {
@@ -192,6 +194,7 @@
   }
 
   .title {
+    text-decoration: none;
     display: block;
     font-weight: 600;
   }

@@ -84,7 +84,7 @@
 
   button:hover,
   button:focus-visible {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   small,

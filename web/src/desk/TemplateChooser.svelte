@@ -103,7 +103,7 @@
   input {
     width: 100%;
     padding: 7px 12px;
-    border: 1px solid var(--act);
+    border: 1px solid var(--ink);
     border-radius: 0;
     background: var(--sheet);
     color: var(--ink);
@@ -129,8 +129,8 @@
   }
 
   li[aria-selected='true'] {
-    background: var(--act-tint);
-    box-shadow: inset 3px 0 0 var(--act);
+    background: var(--chosen);
+    box-shadow: inset 3px 0 0 var(--ink);
   }
 
   small {

@@ -88,12 +88,12 @@
   }
 
   a {
-    color: var(--act);
+    color: var(--ink);
     text-decoration: none;
   }
 
   a[aria-current] {
-    border-bottom: 2px solid var(--act);
+    border-bottom: 2px solid var(--ink);
     color: var(--ink);
     font-weight: 600;
   }

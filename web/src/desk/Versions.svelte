@@ -189,7 +189,7 @@
 
   nav button[aria-current='true'] {
     background: var(--sheet);
-    box-shadow: inset 3px 0 0 var(--act);
+    box-shadow: inset 3px 0 0 var(--ink);
   }
 
   small,
@@ -233,9 +233,10 @@
   }
 
   ins {
-    background: var(--act-tint);
-    color: var(--act);
-    text-decoration: none;
+    background: var(--chosen);
+    color: var(--ink);
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
   }
 
   @media (width <= 700px) {

@@ -1,4 +1,4 @@
 import type { Way } from '../ui/MessageFrame.svelte';
 
 /** The ways to look at a design. */
-export const LOOKS: readonly Way[] = ['wide', 'phone', 'plain'];
+export const LOOKS: readonly Way[] = ['wide', 'tablet', 'phone', 'plain'];

@@ -83,7 +83,7 @@
   }
 
   .over {
-    outline: 2px dashed var(--act);
+    outline: 2px dashed var(--ink);
     outline-offset: -8px;
   }
 

@@ -61,8 +61,7 @@
             <td class="figures">{day(file.addedAt)}</td>
             <td class="figures">
               {#if mayDelete}
-                <Button quiet danger aria-label="Delete {file.name}" onclick={() => void remove(file)}
-                  >Delete</Button
+                <Button quiet aria-label="Delete {file.name}" onclick={() => void remove(file)}>Delete</Button
                 >
               {/if}
             </td>

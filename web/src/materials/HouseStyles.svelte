@@ -191,7 +191,7 @@
   }
 
   li button[aria-pressed='true'] {
-    border-color: var(--act);
+    border-color: var(--ink);
     background: var(--sheet);
   }
 

@@ -157,7 +157,7 @@
       </datalist>
       <p class="ways">
         <Button main type="submit">Save</Button>
-        <Button danger onclick={() => void remove()}>Delete picture</Button>
+        <Button onclick={() => void remove()}>Delete picture</Button>
       </p>
       {#if wrong.delete}<p class="wrong" role="alert">{wrong.delete}</p>{/if}
     </form>

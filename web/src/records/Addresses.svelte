@@ -128,7 +128,7 @@
   }
 
   .value:hover {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   small {

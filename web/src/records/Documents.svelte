@@ -107,7 +107,7 @@
       <Field label="Link" bind:value={draft.link} error={wrong.link} placeholder="https://" />
       <Choose label="State" bind:value={draft.state} options={states} />
       <Button main type="submit">Save</Button>
-      {#if open.id}<Button quiet danger onclick={() => void remove()}>Remove</Button>{/if}
+      {#if open.id}<Button quiet onclick={() => void remove()}>Remove</Button>{/if}
     </form>
   </Slip>
 {/if}

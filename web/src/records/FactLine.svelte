@@ -133,7 +133,7 @@
   }
 
   .value:hover {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   .used {
@@ -159,7 +159,7 @@
 
   .fill {
     margin-left: 4px;
-    color: var(--act);
+    color: var(--ink);
     opacity: 0;
   }
 
@@ -174,9 +174,11 @@
     padding: 2px 4px;
     border: 0;
     background: none;
-    color: var(--act);
+    color: var(--ink);
     font: inherit;
     cursor: pointer;
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
   }
 
   .soft {

@@ -280,10 +280,12 @@
     min-height: 24px;
     border: 0;
     background: none;
-    color: var(--act);
+    color: var(--ink);
     font: inherit;
     font-size: 12.5px;
     cursor: pointer;
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
   }
 
   @media (width <= 700px) {

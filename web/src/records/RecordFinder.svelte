@@ -127,7 +127,7 @@
   }
 
   li[aria-selected='true'] {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   small {

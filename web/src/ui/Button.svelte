@@ -6,22 +6,18 @@
   let {
     main = false,
     quiet = false,
-    danger = false,
     children,
     element = $bindable(),
     ...rest
   }: HTMLButtonAttributes & {
     main?: boolean;
     quiet?: boolean;
-    danger?: boolean;
     children: Snippet;
     element?: HTMLButtonElement;
   } = $props();
 </script>
 
-<button type="button" bind:this={element} class:main class:quiet class:danger {...rest}
-  >{@render children()}</button
->
+<button type="button" bind:this={element} class:main class:quiet {...rest}>{@render children()}</button>
 
 <style>
   button {
@@ -36,24 +32,22 @@
   }
 
   button:hover:not(:disabled) {
-    border-color: var(--act);
+    border-color: var(--ink);
   }
 
   .main {
-    border-color: var(--act);
-    background: var(--act);
-    color: var(--act-ink);
+    border-color: var(--ink);
+    background: var(--ink);
+    color: var(--paper);
   }
 
   .quiet {
     padding: 4px 6px;
     border-color: transparent;
     background: none;
-    color: var(--act);
-  }
-
-  .danger {
-    color: var(--stop);
+    color: var(--ink);
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
   }
 
   button:disabled {

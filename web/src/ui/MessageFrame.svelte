@@ -1,10 +1,14 @@
 <script lang="ts" module>
+  import type { Stop } from './previewWidth';
+
   /** How a message is looked at. */
-  export type Way = 'wide' | 'phone' | 'plain' | 'no pictures' | 'dark';
+  export type Way = Stop | 'plain' | 'no pictures' | 'dark';
 </script>
 
 <script lang="ts">
   import { darkened } from './darkened';
+  import PreviewEdge from './PreviewEdge.svelte';
+  import { STOPS } from './previewWidth';
   import { patch } from './patch';
 
   /**
@@ -14,6 +18,8 @@
   let {
     html,
     way = 'wide',
+    width = way in STOPS ? STOPS[way as Stop] : STOPS.wide,
+    onwidth,
     title,
     pointed = null,
     onpoint,
@@ -21,6 +27,10 @@
   }: {
     html: string;
     way?: Way;
+    /** How wide the message is shown, in pixels of its own. */
+    width?: number;
+    /** Makes the edge one that can be dragged. */
+    onwidth?: (width: number) => void;
     title: string;
     /** The block that is marked, and kept in view. */
     pointed?: string | null;
@@ -29,21 +39,18 @@
     onopen?: (block: string, word: string, nth: number) => void;
   } = $props();
 
-  const WIDE = 680;
-  const PHONE = 390;
   const DARK = '@media (prefers-color-scheme: dark)';
   const marks =
     '.from-record{border-bottom:1.5px dotted currentColor} .from-fallback{background:#fbeecb;color:#5c3b06 !important}' +
     ' .from-gap{background:#fbe3df;color:#a12d22 !important;padding:0 3px}' +
     ' img:not([src]){display:inline-block !important;min-height:40px;border:1px dashed #8a8f98 !important;' +
     'font-size:13px}' +
-    ' [data-block][data-pointed]{outline:2px solid #1c6b60;outline-offset:-2px}';
+    ' [data-block][data-pointed]{outline:2px solid #1d2530;outline-offset:-2px}';
 
   let frame = $state<HTMLIFrameElement>();
   let room = $state(0);
   let height = $state(200);
   let loaded = $state(false);
-  const width = $derived(way === 'phone' ? PHONE : WIDE);
   const scale = $derived(room ? Math.min(1, room / width) : 1);
 
   function draw() {
@@ -145,6 +152,11 @@
       draw();
     }}
   ></iframe>
+  {#if onwidth}<PreviewEdge
+      {width}
+      left={Math.min(room - 12, (room + width * scale) / 2 - 6)}
+      {onwidth}
+    />{/if}
 </div>
 {#if scale < 1}<p class="scale">{Math.round(scale * 100)} % of its true size</p>{/if}
 

@@ -29,7 +29,7 @@
   }
 
   a[aria-current] {
-    border-bottom: 2px solid var(--act);
+    border-bottom: 2px solid var(--ink);
     color: var(--ink);
     font-weight: 600;
   }

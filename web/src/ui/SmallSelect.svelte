@@ -30,10 +30,10 @@
     padding: 0;
     field-sizing: content;
     border: 0;
-    border-bottom: 1px dotted var(--act);
+    border-bottom: 1px dotted var(--ink);
     border-radius: 0;
     background: none;
-    color: var(--act);
+    color: var(--ink);
     font: inherit;
     cursor: pointer;
     text-overflow: ellipsis;

@@ -93,7 +93,7 @@
     right: 0;
     left: 0;
     height: 1px;
-    background: var(--act);
+    background: var(--ink);
     content: '';
   }
 
@@ -102,7 +102,7 @@
     z-index: 1;
     padding: 0 10px;
     background: var(--sheet);
-    color: var(--act);
+    color: var(--ink);
     font: italic 13px/18px var(--serif);
     white-space: nowrap;
   }
@@ -124,7 +124,7 @@
 
   .landing span {
     top: -9px;
-    color: color-mix(in srgb, var(--act) 75%, var(--sheet));
+    color: color-mix(in srgb, var(--ink) 75%, var(--sheet));
     pointer-events: none;
   }
 

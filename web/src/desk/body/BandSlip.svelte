@@ -143,8 +143,8 @@
   }
 
   button[aria-pressed='true'] {
-    border-color: var(--act);
-    background: var(--act-tint);
-    color: var(--act);
+    border-color: var(--ink);
+    background: var(--chosen);
+    color: var(--ink);
   }
 </style>

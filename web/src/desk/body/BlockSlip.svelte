@@ -275,7 +275,7 @@
       {#each (block.kind === 'record card' ? block.facts : block.kind === 'social links' ? block.links : []) as unknown[] as fact, at (at)}
         <p class="one">
           <span>{typeof fact === 'string' ? fact : (fact as { label: string }).label || 'a link'}</span>
-          <Button quiet danger onclick={() => without(block!.kind === 'record card' ? 'facts' : 'links', at)}
+          <Button quiet onclick={() => without(block!.kind === 'record card' ? 'facts' : 'links', at)}
             >Remove</Button
           >
         </p>

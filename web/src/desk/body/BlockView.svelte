@@ -227,7 +227,7 @@
   }
 
   .over {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   img {
@@ -351,8 +351,10 @@
     padding: 0;
     border: 0;
     background: none;
-    color: var(--act);
+    color: var(--ink);
     font: italic 13px/1.4 var(--serif);
     cursor: pointer;
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
   }
 </style>

@@ -130,7 +130,7 @@
 
   .side::after {
     position: absolute;
-    background: var(--act);
+    background: var(--ink);
     content: '';
   }
 
@@ -178,7 +178,7 @@
 
   .side:hover::after,
   .side:focus-visible::after {
-    outline: 1px solid var(--act);
+    outline: 1px solid var(--ink);
   }
 
   .side:focus-visible {

@@ -73,7 +73,7 @@
     border-bottom: 0;
     border-radius: var(--corner) var(--corner) 0 0;
     background: var(--paper);
-    color: var(--act);
+    color: var(--ink);
     font: italic 13.5px/1.4 var(--serif);
     cursor: pointer;
   }

@@ -80,8 +80,8 @@
 
   button:hover,
   .chosen {
-    background: var(--act-tint);
-    color: var(--act);
+    background: var(--chosen);
+    color: var(--ink);
   }
 
   .band {

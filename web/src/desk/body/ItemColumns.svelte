@@ -101,7 +101,7 @@
   }
 
   .over {
-    border-color: var(--act);
-    background: var(--act-tint);
+    border-color: var(--ink);
+    background: var(--chosen);
   }
 </style>

@@ -85,7 +85,7 @@
 
   button:hover,
   button:focus-visible {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   small {

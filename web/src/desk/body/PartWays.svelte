@@ -57,7 +57,7 @@
     <Button quiet onclick={() => composing.step(id, -1)}>Move up</Button>
     <Button quiet onclick={() => composing.step(id, 1)}>Move down</Button>
     <Button quiet onclick={() => composing.duplicate(id)}>Duplicate</Button>
-    <Button quiet danger onclick={() => composing.remove([id])}
+    <Button quiet onclick={() => composing.remove([id])}
       >{what === 'band' ? 'Delete with all in it' : 'Delete'}</Button
     >
   </p>

@@ -85,9 +85,10 @@
   }
 
   a {
-    color: var(--act);
+    color: var(--ink);
     font-weight: 600;
-    text-decoration: none;
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
   }
 
   .wrong {

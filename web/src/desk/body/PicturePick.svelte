@@ -155,7 +155,7 @@
   }
 
   button[aria-pressed='true'] {
-    outline: 2px solid var(--act);
+    outline: 2px solid var(--ink);
   }
 
   img {

@@ -146,7 +146,7 @@
 
   input[type='range'] {
     width: 150px;
-    accent-color: var(--act);
+    accent-color: var(--ink);
   }
 
   p {

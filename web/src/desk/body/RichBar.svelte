@@ -211,8 +211,8 @@
   }
 
   button[aria-pressed='true'] {
-    background: var(--act-tint);
-    color: var(--act);
+    background: var(--chosen);
+    color: var(--ink);
   }
 
   .bold {

@@ -184,7 +184,7 @@
 
   .banded.chosen,
   .block.chosen {
-    outline: 2px solid var(--act);
+    outline: 2px solid var(--ink);
     outline-offset: -1px;
   }
 
@@ -226,7 +226,7 @@
   }
 
   .pointed {
-    box-shadow: inset 2px 0 0 var(--act);
+    box-shadow: inset 2px 0 0 var(--ink);
   }
 
   .held {

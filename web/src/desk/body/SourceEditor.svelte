@@ -119,6 +119,6 @@
   }
 
   .source:focus-within {
-    border-color: var(--act);
+    border-color: var(--ink);
   }
 </style>

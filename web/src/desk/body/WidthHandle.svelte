@@ -77,7 +77,7 @@
 
   .edge:hover,
   .edge:focus-visible {
-    background: linear-gradient(var(--act), var(--act)) 50% 50% / 3px 100% no-repeat;
+    background: linear-gradient(var(--ink), var(--ink)) 50% 50% / 3px 100% no-repeat;
     outline: none;
   }
 </style>

@@ -24,7 +24,7 @@ const marked = ViewPlugin.define(
 );
 
 const colours = HighlightStyle.define([
-  { tag: tags.tagName, color: 'var(--act)' },
+  { tag: tags.tagName, color: 'var(--ink)' },
   { tag: tags.attributeName, color: 'var(--contact)' },
   { tag: [tags.attributeValue, tags.string], color: 'var(--good)' },
   { tag: tags.comment, color: 'var(--ink-soft)', fontStyle: 'italic' },
@@ -36,8 +36,8 @@ const look = EditorView.theme({
   '.cm-content': { padding: '6px 0', caretColor: 'var(--ink)', fontFamily: 'ui-monospace, monospace' },
   '.cm-line': { padding: '0 2px' },
   '.cm-cursor': { borderLeftColor: 'var(--ink)' },
-  '.cm-field': { borderBottom: '2px solid var(--contact)', background: 'var(--act-tint)' },
-  '&.cm-focused .cm-selectionBackground, .cm-selectionBackground': { background: 'var(--act-tint)' },
+  '.cm-field': { borderBottom: '2px solid var(--contact)', background: 'var(--chosen)' },
+  '&.cm-focused .cm-selectionBackground, .cm-selectionBackground': { background: 'var(--chosen)' },
   '.cm-tooltip': {
     border: '1px solid var(--rule)',
     borderRadius: 'var(--corner)',
@@ -45,7 +45,7 @@ const look = EditorView.theme({
     color: 'var(--ink)',
   },
   '.cm-tooltip-autocomplete > ul > li[aria-selected]': {
-    background: 'var(--act)',
+    background: 'var(--ink)',
     color: 'var(--sheet)',
   },
 });
