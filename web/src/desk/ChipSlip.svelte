@@ -40,7 +40,7 @@
   type Term = Schemas['ShownTerm'];
   let terms = $state<Term[]>(untrack(() => chip.terms.map((term) => ({ ...term }))));
   let wrong = $state('');
-  const asks = $derived(terms[0]?.kind === 'ask');
+  const blank = $derived(terms[0]?.kind === 'blank');
   const dated = $derived(terms[0]?.kind === 'field' && (chip.type === 'DATE' || chip.type === 'DATE_TIME'));
   const field = $derived(fields.find((one) => one.path === chip.terms[0]?.value));
   const formats = $derived(
@@ -85,9 +85,9 @@
   );
 </script>
 
-<Slip title={asks ? 'You write in' : chip.label} {anchor} wide onclose={() => onclose()}>
+<Slip title={blank ? 'You write in' : chip.label} {anchor} wide onclose={() => onclose()}>
   <dl>
-    {#if asks}
+    {#if blank}
       <dt><label for="chip-hint">What to write in</label></dt>
       <dd>
         <input
@@ -129,7 +129,7 @@
         value={how}
         onchange={(event) => fallBackOn(event.currentTarget.value)}
       >
-        <option value="">{asks ? 'the message waits for it' : 'the message waits for a value'}</option>
+        <option value="">{blank ? 'the message waits for it' : 'the message waits for a value'}</option>
         <option value="text">print these words</option>
         <option value="nothing">print nothing</option>
         <optgroup label="print another field">
@@ -181,7 +181,7 @@
   {#if field?.path.includes('.')}
     <FieldHolds {about} path={field.path} fallback={chip.fallback} {onmended} />
   {/if}
-  {#if editable}<Button quiet danger onclick={onremove}>Remove</Button>{/if}
+  {#if editable}<Button quiet onclick={onremove}>Remove</Button>{/if}
 </Slip>
 
 <style>

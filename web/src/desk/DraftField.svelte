@@ -26,7 +26,7 @@
     type PlacedMark,
   } from './draftText';
   import { alreadyDrawn, choiceDecorations, drawn, noteDecorations } from './draftDecorations';
-  import { askChip, chipOf, choiceChips, findFields, type FoundField } from './finding';
+  import { blankChip, chipOf, choiceChips, findFields, type FoundField } from './finding';
   import type { About } from '../library/about';
   import { withBranch, withoutBranch, withoutChoice } from './draftChoices';
   import {
@@ -100,6 +100,8 @@
   let linking = $state(false);
   /** The text as it was given or told last. */
   let current = untrack(() => source);
+  /** Whether nothing is written in it, not even half a field. */
+  let blank = $state(false);
 
   function read(text: string, known: Chip[]) {
     return rich ? richDocument(JSON.parse(text || '[]') as Paragraph[], known) : documentOf(text, known);
@@ -107,6 +109,10 @@
 
   function written(state: EditorState): string {
     return rich ? JSON.stringify(paragraphsOf(state.doc)) : sourceOf(state.doc);
+  }
+
+  function isBlank({ doc }: EditorState): boolean {
+    return sourceOf(doc) === '';
   }
 
   function tell() {
@@ -214,7 +220,9 @@
     asked = false;
     finding = null;
     const chips =
-      field.special === 'when' ? choiceChips(fields) : [field.special === 'ask' ? askChip() : chipOf(field)];
+      field.special === 'when'
+        ? choiceChips(fields)
+        : [field.special === 'write in' ? blankChip() : chipOf(field)];
     const tr = view.state.tr.replaceWith(
       from,
       to,
@@ -320,6 +328,7 @@
         dispatchTransaction(tr) {
           const before = view!.state.doc;
           view!.updateState(view!.state.apply(tr));
+          blank = isBlank(view!.state);
           if (tr.docChanged || tr.selectionSet) readFinder(view!.state);
           if (tr.selectionSet || tr.docChanged || tr.storedMarksSet) readLooks(view!);
           // While a field is being chosen the half-written one is nobody else's business.
@@ -328,6 +337,7 @@
       },
     );
     showChoices(chips);
+    blank = isBlank(view.state);
     return () => {
       view?.destroy();
       view = undefined;
@@ -454,13 +464,7 @@
   }
 </script>
 
-<DraftText
-  {rich}
-  {oneLine}
-  {placeholder}
-  empty={rich ? !/"text":"[^"]/.test(source) : !source}
-  mount={(element) => untrack(() => mount(element))}
-/>
+<DraftText {rich} {oneLine} {placeholder} empty={blank} mount={(element) => untrack(() => mount(element))} />
 {#if looks}
   <div
     bind:this={bar}

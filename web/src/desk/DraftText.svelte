@@ -174,7 +174,7 @@
   }
 
   .rich :global(a) {
-    color: var(--act);
+    color: var(--ink);
     text-decoration: underline;
   }
 
@@ -195,15 +195,18 @@
     content: attr(data-mark);
   }
 
-  .text :global(.chip.ask) {
+  .text :global(.chip.blank) {
     padding: 0 6px;
     border: 1px dotted var(--ink);
     border-radius: var(--corner);
     box-shadow: none;
   }
 
-  .text :global(.chip.ask::before) {
-    margin: 0;
+  .text :global(.chip.blank::before) {
+    margin-right: 4px;
+    color: var(--ink-soft);
+    font-size: 12px;
+    vertical-align: 0;
   }
 
   .text :global(.chip em) {
@@ -249,8 +252,8 @@
 
   .text :global(.taken .tag),
   .text :global(.tag.taken) {
-    border-color: var(--act);
-    color: var(--act);
+    border-color: var(--ink);
+    color: var(--ink);
   }
 
   .text :global(.tag.taken::after) {
@@ -259,7 +262,7 @@
   }
 
   .text :global(.branch:not(.chip, .tag)) {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   .text :global(.branch.passed:not(.chip, .tag)) {
@@ -273,7 +276,7 @@
   }
 
   .text :global(.ProseMirror-selectednode) {
-    outline: 2px solid var(--act);
+    outline: 2px solid var(--ink);
   }
 
   .text :global(.noted.stop) {

@@ -8,7 +8,7 @@
   import { Decoration, DecorationSet, EditorView } from 'prosemirror-view';
   import { pastedLines } from './draftText';
   import {
-    asksOf,
+    blanksOf,
     gapsOf,
     inlineOf,
     isChanged,
@@ -168,7 +168,7 @@
   export function answer(hint: string, merged: Piece[]): void {
     if (!view) return;
     const tr = view.state.tr;
-    for (const { at, size, piece } of asksOf(view.state.doc, hint).reverse()) {
+    for (const { at, size, piece } of blanksOf(view.state.doc, hint).reverse()) {
       const place = merged.findIndex((one) => one.written === piece.written && one.start === piece.start);
       if (place < 0) continue;
       tr.replaceWith(at, at + size, inlineOf(merged[place], place));
@@ -229,8 +229,8 @@
     --colour: var(--user);
   }
 
-  .text :global(.value.house) {
-    --colour: var(--house);
+  .text :global(.value.our) {
+    --colour: var(--our);
   }
 
   .text :global(.value.fallback) {
@@ -255,7 +255,7 @@
     cursor: pointer;
   }
 
-  .text :global(.gap.ask) {
+  .text :global(.gap.blank) {
     border: 1px dotted var(--ink);
     border-radius: var(--corner);
     background: none;

@@ -4,6 +4,7 @@
   import { shortcuts } from '../app/keys.svelte';
   import Button from '../ui/Button.svelte';
   import MessageFrame, { type Way } from '../ui/MessageFrame.svelte';
+  import { stopAt, STOPS, type Stop } from '../ui/previewWidth';
   import ViewSwitch from '../ui/ViewSwitch.svelte';
   import ProofPeople from './ProofPeople.svelte';
   import StressBar from './StressBar.svelte';
@@ -32,7 +33,7 @@
     onword: (block: string, word: string, nth: number) => void;
   } = $props();
 
-  const WAYS: readonly Way[] = ['wide', 'phone', 'plain', 'no pictures', 'dark'];
+  const WAYS: readonly Way[] = ['wide', 'tablet', 'phone', 'plain', 'no pictures', 'dark'];
   const proof = $derived(desk.preview.proof);
   const languages = $derived(variants.flatMap((one) => (one.id ? [{ id: one.id, name: one.name }] : [])));
   /** The template that is shown: this one, or the same in another language. */
@@ -60,7 +61,15 @@
     const at = languages.findIndex((one) => one.id === (other ?? desk.id));
     read = languages[(at + 1) % languages.length]?.id ?? desk.id;
   }
-  let way = $state<Way>('wide');
+  let width = $state<number>(STOPS.wide);
+  let looked = $state<'plain' | 'no pictures' | 'dark' | null>(null);
+  /** What is chosen of the ways; between the stops none is. */
+  const way = $derived<Way | ''>(looked ?? stopAt(width) ?? '');
+
+  function look(chosen: Way) {
+    looked = chosen in STOPS ? null : (chosen as typeof looked);
+    if (chosen in STOPS) width = STOPS[chosen as Stop];
+  }
   let whole = $state(false);
   let choosing = $state(false);
   let opener = $state<HTMLButtonElement>();
@@ -93,8 +102,8 @@
       },
       {
         key: 'm',
-        label: 'Preview on a wide screen, a phone, as plain text …',
-        run: () => (way = WAYS[(WAYS.indexOf(way) + 1) % WAYS.length]),
+        label: 'Preview on a wide screen, a tablet, a phone, as plain text …',
+        run: () => look(WAYS[(WAYS.indexOf(way as Way) + 1) % WAYS.length]),
       },
       { key: 'l', label: 'The same in another language, and back', run: nextLanguage },
     ]),
@@ -131,7 +140,7 @@
       )}{:else if piece.origin === 'ASKED'}{@render word(
         piece,
         part,
-        'ask',
+        'blank',
         piece.label,
       )}{:else if piece.origin === 'BROKEN'}<span class="gap">{piece.text}</span
       >{:else if piece.written && piece.text}{@render word(
@@ -163,7 +172,9 @@
       title="Next person (F9)"
       onclick={() => void desk.people.step(true)}>›</button
     >
-    <span class="of">{desk.people.total ? `of ${desk.people.total}` : ''}</span>
+    <span class="of"
+      >{desk.people.total ? `of ${desk.people.total}` : proof ? 'made up, until you have contacts' : ''}</span
+    >
   </div>
   <StressBar {desk} />
   {#if proof && shown}
@@ -216,7 +227,7 @@
     {/if}
     {#if shown.rendering}
       <p class="ways">
-        <ViewSwitch label="How to look at it" ways={WAYS} bind:way />
+        <ViewSwitch label="How to look at it" ways={WAYS} bind:way={() => way as Way, look} />
         <Button quiet title="The whole page (p)" onclick={() => (whole = !whole)}
           >{whole ? 'back to the draft' : 'whole page'}</Button
         >
@@ -230,7 +241,9 @@
           <MessageFrame
             bind:this={frame}
             html={shown.rendering.html}
-            {way}
+            way={looked ?? 'wide'}
+            {width}
+            onwidth={(wider) => (width = wider)}
             title={other ? 'The message in another language' : 'The message'}
             pointed={composing.pointed}
             onpoint={(block) => (composing.pointed = block)}
@@ -326,7 +339,7 @@
     padding: 0 4px;
     border: 0;
     background: none;
-    color: var(--act);
+    color: var(--ink);
     font: 500 19px/1.2 var(--serif);
     cursor: pointer;
   }
@@ -445,7 +458,7 @@
     color: var(--stop);
   }
 
-  .proof .ask {
+  .proof .blank {
     padding: 0 5px;
     border: 1px dotted var(--ink);
     border-radius: var(--corner);

@@ -33,7 +33,7 @@
   const origin = $derived(
     piece.origin === 'FALLBACK'
       ? `the value is missing: fallback ${piece.fallback}`
-      : piece.origin === 'RECORD' && piece.path.endsWith('.salutation')
+      : piece.origin === 'RECORD' && piece.path.endsWith('.greeting')
         ? 'by your company’s greeting rules'
         : piece.origin === 'RECORD' && !piece.path.includes('.')
           ? 'calculated when it is sent'
@@ -64,7 +64,7 @@
       <dt>Field</dt>
       <dd><Mark source={piece.source} />{piece.path}</dd>
     {/if}
-    {#if piece.stored && !asked && !piece.path.endsWith('.salutation')}
+    {#if piece.stored && !asked && !piece.path.endsWith('.greeting')}
       <dt>Stored</dt>
       <dd><bdi>{piece.stored}</bdi></dd>
     {/if}

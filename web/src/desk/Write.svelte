@@ -8,7 +8,7 @@
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import GapSlip from './GapSlip.svelte';
-  import AskForm from './AskForm.svelte';
+  import BlanksForm from './BlanksForm.svelte';
   import MessageField from './MessageField.svelte';
   import Route from './Route.svelte';
   import TemplateChooser from './TemplateChooser.svelte';
@@ -99,16 +99,16 @@
       await tick();
       keep();
       // What the template asks comes before anything else.
-      if (!fresh.proof.asks.some((one) => !one.answer)) goOn();
+      if (!fresh.proof.blanks.some((one) => !one.answer)) goOn();
     } catch (failure) {
       wrong = sentence(failure);
     }
   }
 
-  /** A gap is filled on a slip; an ask place above the message. */
+  /** A gap is filled on a slip; a blank to write in above the message. */
   function open(piece: Piece, anchor: HTMLElement) {
     if (piece.origin === 'GAP' || piece.origin === 'BROKEN') gap = { piece, anchor };
-    else document.querySelector<HTMLElement>('.asks textarea')?.focus();
+    else document.querySelector<HTMLElement>('.blanks textarea')?.focus();
   }
 
   /** To the first gap, else to the words. */
@@ -238,7 +238,14 @@
   /** What is asked is answered letter by letter; only the message with the newest answer is shown. */
   let answering = 0;
 
-  async function answer(hint: string, typed: string) {
+  /** The newest answer on its way into the message; sending waits for it. */
+  let answered: Promise<void> = Promise.resolve();
+
+  function answer(hint: string, typed: string) {
+    answered = putIn(hint, typed);
+  }
+
+  async function putIn(hint: string, typed: string) {
     const mine = ++answering;
     answers = { ...answers, [hint]: typed };
     keep();
@@ -261,8 +268,9 @@
   }
 
   async function send() {
-    const open = firstOpen();
     asking = false;
+    await answered;
+    const open = firstOpen();
     if (open?.piece.origin === 'ASKED') {
       wrong = `“${open.piece.label}” is not filled in yet.`;
       return;
@@ -341,9 +349,9 @@
   {#if !message && !before}
     <TemplateChooser {about} onchoose={(one) => void begin(one)} {onclose} />
   {:else if message}
-    {#if message.proof.asks.length}
-      <AskForm
-        asks={message.proof.asks}
+    {#if message.proof.blanks.length}
+      <BlanksForm
+        blanks={message.proof.blanks}
         {answers}
         onanswer={(hint, typed) => void answer(hint, typed)}
         ondone={goOn}

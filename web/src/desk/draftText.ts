@@ -79,7 +79,11 @@ function chipDom(chip: Chip): HTMLElement {
   }
   const source = chip.known ? chip.source : 'stop';
   dom.className = `chip ${chip.role.toLowerCase()} ${chip.known ? chip.source : 'unknown'}`;
-  dom.dataset.mark = chip.known ? (chip.role === 'ASK' ? '' : (marks[chip.source] ?? '▫')) : '?';
+  dom.dataset.mark = chip.known
+    ? chip.role === 'WRITE_IN'
+      ? 'You write in:'
+      : (marks[chip.source] ?? '▫')
+    : '?';
   dom.style.setProperty('--colour', `var(--${source})`);
   dom.style.setProperty('--tint', `var(--${source}-tint)`);
   dom.title = chip.written;

@@ -47,10 +47,10 @@ it('makes a chip of a field as it is', () => {
   });
 });
 
-it('offers a choice and an ask place beside the fields', () => {
+it('offers a choice and a blank to write in beside the fields', () => {
   expect(findFields(fields, 'choice').map((one) => one.special)).toEqual(['when']);
   expect(findFields(fields, 'when')[0].special).toBe('when');
-  expect(findFields(fields, 'ask')[0].special).toBe('ask');
+  expect(findFields(fields, 'write in')[0].special).toBe('write in');
 });
 
 it('reads the condition out of a mark, as it was written into it', () => {

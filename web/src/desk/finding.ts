@@ -2,15 +2,15 @@ import type { Schemas } from '../api/client';
 import type { Chip } from './draftText';
 
 /** A field that can be put in; `special` for what is no field but is put in the same way. */
-export type FoundField = Schemas['FoundField'] & { special?: 'when' | 'ask' };
+export type FoundField = Schemas['FoundField'] & { special?: 'when' | 'write in' };
 
-function special(which: 'when' | 'ask', label: string, value: string): FoundField {
+function special(which: 'when' | 'write in', label: string, value: string): FoundField {
   return {
     special: which,
     path: which,
     label,
     whose: which === 'when' ? 'when … otherwise … end' : 'at each use',
-    source: which === 'when' ? 'choice' : 'ask',
+    source: which === 'when' ? 'choice' : 'blank',
     type: 'TEXT',
     written: '',
     value,
@@ -23,7 +23,7 @@ function special(which: 'when' | 'ask', label: string, value: string): FoundFiel
 /** What can be put in besides fields. */
 const specials = [
   special('when', 'A choice', 'some words for some people, others for everyone else'),
-  special('ask', 'You write in', 'the sender writes it'),
+  special('write in', 'You write in', 'the sender writes it'),
 ];
 
 const MOST = 40;
@@ -79,14 +79,14 @@ export function chipOf(field: FoundField): Chip {
   });
 }
 
-/** The chip of a new ask place. */
-export function askChip(): Chip {
+/** The chip of a new blank to write in. */
+export function blankChip(): Chip {
   const hint = 'what to write in';
-  return chip(`{ask "${hint}"}`, {
-    role: 'ASK',
+  return chip(`{write in "${hint}"}`, {
+    role: 'WRITE_IN',
     label: hint,
-    source: 'ask',
-    terms: [{ kind: 'ask', value: hint, format: '', steps: [] }],
+    source: 'blank',
+    terms: [{ kind: 'blank', value: hint, format: '', steps: [] }],
   });
 }
 

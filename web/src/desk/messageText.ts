@@ -42,7 +42,7 @@ export const messageSchema = new Schema({
         const piece = node.attrs.piece as Piece;
         const dom = document.createElement('button');
         dom.type = 'button';
-        dom.className = piece.origin === 'ASKED' ? 'gap ask' : 'gap';
+        dom.className = piece.origin === 'ASKED' ? 'gap blank' : 'gap';
         dom.append(
           piece.origin === 'BROKEN' ? piece.text : piece.origin === 'ASKED' ? piece.label : `${piece.label}?`,
         );
@@ -81,15 +81,15 @@ export function inlineOf(piece: Piece, at: number): Node {
     : messageSchema.text(piece.text.replace(/\n/g, ' '), [messageSchema.mark('value', { at, piece })]);
 }
 
-/** The places where a template asks for something, open or answered, with how much of the document each takes. */
-export function asksOf(doc: Node, hint: string): { at: number; size: number; piece: Piece }[] {
-  const asks: { at: number; size: number; piece: Piece }[] = [];
+/** The places where a template blanks for something, open or answered, with how much of the document each takes. */
+export function blanksOf(doc: Node, hint: string): { at: number; size: number; piece: Piece }[] {
+  const blanks: { at: number; size: number; piece: Piece }[] = [];
   doc.descendants((node, at) => {
     const piece = node.type.name === 'gap' ? (node.attrs.piece as Piece) : valueOf(node)?.piece;
     const asked = piece?.origin === 'ASKED' || piece?.origin === 'ANSWERED';
-    if (piece && asked && piece.stored === hint) asks.push({ at, size: node.nodeSize, piece });
+    if (piece && asked && piece.stored === hint) blanks.push({ at, size: node.nodeSize, piece });
   });
-  return asks;
+  return blanks;
 }
 
 /** Builds the document of one text from its merged pieces. */

@@ -17,5 +17,5 @@ export const modeLabels: Record<NonNullable<Schemas['Draft']['mode']>, string> =
   LETTER: 'letter',
   DESIGNED: 'designed',
   PLAIN: 'plain',
-  SOURCE: 'source',
+  SOURCE: 'HTML',
 };

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { FONTS } from '../desk/fonts';
+  import { FAMILIES, FONTS } from '../desk/fonts';
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
   import type { Look } from './styleLook';
@@ -110,6 +110,10 @@
       }}
     />
   </div>
+  <p class="sample">
+    <span style:font-family={FAMILIES[look.type.headings]}>A heading</span>
+    <span style:font-family={FAMILIES[look.type.text]}>Dear Robin, thank you for your letter.</span>
+  </p>
   {@render size('Size of text', look.type.size, (to) => (look.type.size = to))}
   {@render colour('text', look.type.colour, (to) => (look.type.colour = to))}
   {@render colour('headings', look.type.headingColour, (to) => (look.type.headingColour = to))}
@@ -135,6 +139,15 @@
 </label>
 
 <style>
+  .sample {
+    display: grid;
+    gap: 2px;
+    margin: 0 0 8px;
+    padding: 6px 8px;
+    border: 1px solid var(--rule-soft);
+    background: var(--sheet);
+  }
+
   small {
     color: var(--ink-soft);
     font-size: 12px;

@@ -45,8 +45,8 @@
     <h1>{session.now?.houseName || 'Famulus'}</h1>
     {#if demo}
       <p class="lead">
-        This is the demo, with a made-up company that places bee hives in orchards. Nothing you send leaves
-        this machine. Who are you today?
+        This is the demo, with a made-up company and its customers. Nothing you send leaves this machine. Who
+        are you today?
       </p>
       <ul>
         {#each session.now?.people ?? [] as person (person.id)}
@@ -148,7 +148,7 @@
 
   li button:hover,
   li button:focus-visible {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   .who {
@@ -157,7 +157,7 @@
   }
 
   .role {
-    color: var(--act);
+    color: var(--ink);
   }
 
   .wrong {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tick } from 'svelte';
+  import { tick, type Snippet } from 'svelte';
 
   /**
    * A list of any length, one line a record: sorted by pressing a column's name, read a window at a time while one
@@ -29,17 +29,20 @@
     sort,
     descending,
     onsort,
+    empty,
   }: {
     label: string;
     address: (id: string) => string;
     load: (from: number, most: number) => Promise<Window>;
     /** Told when the first lines are there. */
     onread?: () => void;
-    /** Changes whenever the lines have to be refresh from the start. */
+    /** Changes whenever the lines have to be read anew from the start. */
     reload: string;
     sort: string;
     descending: boolean;
     onsort: (column: string, descending: boolean) => void;
+    /** Stands in the place of the lines when there are none. */
+    empty?: Snippet;
   } = $props();
 
   const height = 33;
@@ -132,9 +135,11 @@
 
 <div class="ledger" style:--columns={columns.length}>
   {#if failed}
-    <p class="said" role="alert">{failed} The list is refresh when you sort or search.</p>
+    <p class="said" role="alert">{failed} Sort or search to try again.</p>
   {:else if total === 0}
-    <p class="said">Nothing matches.</p>
+    <p class="said">
+      {#if empty}{@render empty()}{:else}Nothing matches.{/if}
+    </p>
   {:else}
     <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
     <div
@@ -236,7 +241,7 @@
 
   .tall .line:hover,
   .tall .line:focus-within {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   .head {

@@ -120,8 +120,10 @@
     padding: 0 2px;
     border: 0;
     background: none;
-    color: var(--act);
+    color: var(--ink);
     font: 13px/1.2 var(--sans);
     cursor: pointer;
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
   }
 </style>

@@ -16,7 +16,7 @@ public final class PeopleBench {
     private static final String DRAFT =
             """
             {"draft": {"about": "CONTACT", "subject": "For {person.first_name else \\"you\\"}", "previewText": "", "body":
-             "{person.salutation}, {when contact.crop is \\"apple\\"}apples{otherwise when contact.crop is \\"pear\\"}pears\
+             "{person.greeting}, {when contact.crop is \\"apple\\"}apples{otherwise when contact.crop is \\"pear\\"}pears\
             {otherwise}{contact.crop else \\"fruit\\"}{end} on {contact.hectares else \\"your\\"} hectares, blossom from \
             {contact.blossom_starts as long date else nothing}, {when contact.water_on_site is no}water{end} \
             {organisation.town else nothing} {deal.name else nothing} {contact.variety_mix else \\"?\\"}"}}

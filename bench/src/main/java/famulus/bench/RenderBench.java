@@ -63,7 +63,7 @@ public class RenderBench {
             Path.of("person.first_name"), new Value.Text("Ines"),
             Path.of("deal.placement_date"), new Value.Day(LocalDate.of(2026, 5, 21)),
             Path.of("deal.value"), new Value.Money(new BigDecimal("4212.00"), "GBP"),
-            Path.of("house.name"), new Value.Text("Brindlewing"));
+            Path.of("our.name"), new Value.Text("Brindlewing"));
 
     private Design design;
     private BodyText text;
@@ -87,7 +87,7 @@ public class RenderBench {
                 List.of(new HouseStyle.Wrapping(
                         "a", List.of(new Band("h", List.of(column(text("head"))), Look.USUAL, "", false)))),
                 List.of(),
-                RichText.plain("{house.name}"));
+                RichText.plain("{our.name}"));
         design = new Design(Mode.DESIGNED, new Body(bands), style, "", "");
         text = BodyText.of(design);
         deal = new DealLines(

@@ -166,7 +166,7 @@ public final class ScaleBench {
     private static final String DRAFT =
             """
             {"draft": {"about": "CONTACT", "subject": "For {person.first_name else \\"you\\"}", "previewText": "", "body":
-             "{person.salutation}, {when contact.crop is \\"apple\\"}apples{otherwise}{contact.crop else \\"fruit\\"}{end} on \
+             "{person.greeting}, {when contact.crop is \\"apple\\"}apples{otherwise}{contact.crop else \\"fruit\\"}{end} on \
             {contact.hectares else \\"your\\"} hectares {organisation.town else nothing} {deal.name else nothing}"}}
             """;
 

@@ -43,7 +43,7 @@ class FuzzTest {
             "Dear {contact.first_name else \"there\"}, {when contact.hives is more than 5}many{otherwise}few{end}.",
             "{contact.since minus 5 working days as weekday and long date else nothing}",
             "{when not (contact.since is within 30 days or contact.hives is between 1 and 9)}x{end}",
-            "{otherwise when contact.first_name is one of (\"a\", “b”)}{end}\\{ {ask \"what we agreed\"}");
+            "{otherwise when contact.first_name is one of (\"a\", “b”)}{end}\\{ {write in \"what we agreed\"}");
 
     private static Merged merge(String text) {
         Program program = MergeParser.parse(text);

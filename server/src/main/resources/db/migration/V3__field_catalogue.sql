@@ -60,12 +60,12 @@ insert into field_definition (kind, name, label, type, column_name, section, pos
   ('user', 'phone',             'Phone',        'PHONE',     null,             'Details',   6, false, true,  40, null),
   ('user', 'signature',         'Signature',    'LONG_TEXT', null,             'Details',   7, false, true,  1000, null),
 
-  ('house', 'name',             'Company name',   'TEXT',      null,             'Details',   1, true,  true,  120, null),
-  ('house', 'phone',            'Company phone',  'PHONE',     null,             'Details',   2, false, true,  40, null),
-  ('house', 'website',          'Company website', 'LINK',     null,             'Details',   3, false, true,  200, null),
-  ('house', 'street',           'Company street', 'TEXT',      null,             'Details',   4, false, true,  120, null),
-  ('house', 'postcode',         'Company postcode', 'TEXT',    null,             'Details',   5, false, true,  20, null),
-  ('house', 'town',             'Company town',   'TEXT',      null,             'Details',   6, false, true,  80, null);
+  ('our',   'name',             'Company name',   'TEXT',      null,             'Details',   1, true,  true,  120, null),
+  ('our',   'phone',            'Company phone',  'PHONE',     null,             'Details',   2, false, true,  40, null),
+  ('our',   'website',          'Company website', 'LINK',     null,             'Details',   3, false, true,  200, null),
+  ('our',   'street',           'Company street', 'TEXT',      null,             'Details',   4, false, true,  120, null),
+  ('our',   'postcode',         'Company postcode', 'TEXT',    null,             'Details',   5, false, true,  20, null),
+  ('our',   'town',             'Company town',   'TEXT',      null,             'Details',   6, false, true,  80, null);
 
 insert into field_choice (kind, field_name, code, label, position) values
   ('lead', 'source', 'web', 'Web form', 1), ('lead', 'source', 'recommended', 'Recommended', 2),
@@ -73,14 +73,14 @@ insert into field_choice (kind, field_name, code, label, position) values
   ('lead', 'state', 'new', 'new', 1), ('lead', 'state', 'talking', 'talking', 2), ('lead', 'state', 'promising', 'promising', 3), ('lead', 'state', 'dropped', 'dropped', 4);
 
 insert into field_choice (kind, field_name, code, label, position, outcome) values
-  ('deal', 'stage', 'enquiry', 'enquiry', 1, 'OPEN'), ('deal', 'stage', 'talking', 'talking', 2, 'OPEN'),
+  ('deal', 'stage', 'new', 'new', 1, 'OPEN'), ('deal', 'stage', 'talking', 'talking', 2, 'OPEN'),
   ('deal', 'stage', 'quoted', 'quoted', 3, 'OPEN'), ('deal', 'stage', 'won', 'won', 4, 'WON'), ('deal', 'stage', 'lost', 'lost', 5, 'LOST');
 
 insert into field_definition (kind, name, label, type, column_name, section, position, required, computed, most, relation) values
   ('contact', 'formality',      'Addressed',    'CHOICE',    'formality',     'Details', 13, false, false, 20, null),
   ('lead',    'formality',      'Addressed',    'CHOICE',    'formality',     'Details', 14, false, false, 20, null),
   ('lead',    'country',        'Country',      'CHOICE',    'country',       'Details', 15, false, false, 2, null),
-  ('person',  'salutation',     'Greeting',   'TEXT',      null,            'Details',  0, false, true,  300, null),
+  ('person',  'greeting',       'Greeting',   'TEXT',      null,            'Details',  0, false, true,  300, null),
 
   ('document', 'name',          'Document',     'TEXT',      'name',          'Details',  1, true,  true,  160, null),
   ('document', 'link',          'Document link', 'LINK',     'link',          'Details',  2, false, true,  400, null),
@@ -89,8 +89,8 @@ insert into field_definition (kind, name, label, type, column_name, section, pos
 
   ('history', 'last_written',   'Last written to', 'DATE_TIME', null,          'Details',  1, false, true,  40, null),
   ('history', 'times_written',  'Times written to', 'NUMBER', null,           'Details',  2, false, true,  10, null),
-  ('history', 'last_answer',    'Last reply',  'DATE_TIME', null,            'Details',  3, false, true,  40, null),
-  ('history', 'answered',       'Has replied', 'YES_NO',    null,            'Details',  4, false, true,  3, null),
+  ('history', 'last_reply',     'Last reply',  'DATE_TIME', null,            'Details',  3, false, true,  40, null),
+  ('history', 'replied',        'Has replied', 'YES_NO',    null,            'Details',  4, false, true,  3, null),
   ('history', 'last_called',    'Last call',    'DATE_TIME', null,            'Details',  5, false, true,  40, null);
 
 insert into field_choice (kind, field_name, code, label, position) values

@@ -12,6 +12,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Says what is wrong with a condition before any record is looked at. */
 public final class ConditionAnalyser {
@@ -123,7 +124,9 @@ public final class ConditionAnalyser {
         }
         List<String> labels =
                 field.choices().stream().map(FieldDefinition.FieldOption::label).toList();
-        boolean known = labels.isEmpty() || labels.stream().map(TextKey::of).anyMatch(TextKey.of(words.text())::equals);
+        Stream<String> earlier = field.choices().stream().flatMap(choice -> choice.earlier().stream());
+        boolean known = labels.isEmpty()
+                || Stream.concat(labels.stream(), earlier).map(TextKey::of).anyMatch(TextKey.of(words.text())::equals);
         if (!known) {
             problems.add(new Problem(
                     Problem.Code.FIELD_BROKEN,

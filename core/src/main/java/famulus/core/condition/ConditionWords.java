@@ -1,6 +1,7 @@
 package famulus.core.condition;
 
 import famulus.core.calendar.Reckoning;
+import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.Path;
 import java.util.List;
 import java.util.function.Function;
@@ -9,14 +10,17 @@ import java.util.stream.Collectors;
 /** Says a condition as a sentence that people read: labels in place of paths, no quotes, no brackets that need none. */
 public final class ConditionWords {
     private final Function<Path, String> label;
+    private final Function<Path, List<FieldOption>> choices;
 
     /**
      * Words for conditions.
      *
      * @param label what a path is called on screen
+     * @param choices what can be chosen for the field at a path; none for other fields
      */
-    public ConditionWords(Function<Path, String> label) {
+    public ConditionWords(Function<Path, String> label, Function<Path, List<FieldOption>> choices) {
         this.label = label;
+        this.choices = choices;
     }
 
     /** The sentence, without a capital at its beginning and without a full stop. */
@@ -39,7 +43,10 @@ public final class ConditionWords {
 
     private String comparison(Condition.Comparison comparison) {
         String begun = reckoning(comparison.subject()) + " " + comparison.verb().written();
-        List<String> measures = comparison.values().stream().map(this::measure).toList();
+        List<FieldOption> options = choices.apply(comparison.subject().path());
+        List<String> measures = comparison.values().stream()
+                .map(measure -> measure(measure, options))
+                .toList();
         return switch (comparison.verb().takes()) {
             case NOTHING -> begun;
             case ONE -> begun + " " + measures.getFirst();
@@ -51,13 +58,24 @@ public final class ConditionWords {
         };
     }
 
-    private String measure(Measure measure) {
+    private String measure(Measure measure, List<FieldOption> options) {
         return switch (measure) {
-            case Measure.Text words -> words.text();
+            case Measure.Text words -> today(words.text(), options);
             case Measure.Other other -> reckoning(other.reckoning());
             case Measure.Figure figure -> figure.written();
             case Measure.Answer answer -> answer.written();
         };
+    }
+
+    /** The label that a choice has today, for one that it had before. */
+    private static String today(String label, List<FieldOption> options) {
+        String asked = TextKey.of(label);
+        boolean now = options.stream().anyMatch(one -> TextKey.of(one.label()).equals(asked));
+        return options.stream()
+                .filter(one -> !now && one.earlier().stream().map(TextKey::of).anyMatch(asked::equals))
+                .map(FieldOption::label)
+                .findFirst()
+                .orElse(label);
     }
 
     private String reckoning(Reckoning reckoning) {

@@ -100,7 +100,14 @@ public final class Judge {
             return order.get() == 0;
         }
         Optional<String> text = words(value);
-        return text.isPresent() && text.equals(words(measure));
+        Optional<String> asked = words(measure);
+        return asked.isPresent() && (text.equals(asked) || goesBy(value, asked.get()));
+    }
+
+    /** Whether a choice had a label before that is asked for now. */
+    private static boolean goesBy(Value value, String asked) {
+        return value instanceof Value.Text text
+                && text.also().stream().map(TextKey::of).anyMatch(asked::equals);
     }
 
     private boolean contains(Value value, Measure measure) {

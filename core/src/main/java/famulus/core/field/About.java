@@ -12,10 +12,10 @@ public enum About {
             Root.DOCUMENT,
             Root.OWNER,
             Root.SENDER,
-            Root.HOUSE,
+            Root.OUR,
             Root.HISTORY,
             Root.MESSAGE)),
-    LEAD(List.of(Root.PERSON, Root.LEAD, Root.OWNER, Root.SENDER, Root.HOUSE, Root.HISTORY, Root.MESSAGE)),
+    LEAD(List.of(Root.PERSON, Root.LEAD, Root.OWNER, Root.SENDER, Root.OUR, Root.HISTORY, Root.MESSAGE)),
     DEAL(List.of(
             Root.PERSON,
             Root.CONTACT,
@@ -24,11 +24,11 @@ public enum About {
             Root.DOCUMENT,
             Root.OWNER,
             Root.SENDER,
-            Root.HOUSE,
+            Root.OUR,
             Root.HISTORY,
             Root.MESSAGE)),
     /** Contacts and leads alike. */
-    PERSON(List.of(Root.PERSON, Root.OWNER, Root.SENDER, Root.HOUSE, Root.HISTORY, Root.MESSAGE));
+    PERSON(List.of(Root.PERSON, Root.OWNER, Root.SENDER, Root.OUR, Root.HISTORY, Root.MESSAGE));
 
     private final List<Root> roots;
 

@@ -11,9 +11,10 @@ import java.util.Optional;
 /** Every field of every kind of record, in the order they are offered. Immutable. */
 public final class FieldCatalogue {
     /** The day of sending, as a field of its own. */
-    static final FieldDefinition TODAY = FieldDefinition.plain(RecordKind.HOUSE, "today", "Today", FieldType.DATE);
+    static final FieldDefinition TODAY =
+            FieldDefinition.plain(RecordKind.OUR_COMPANY, "today", "Today", FieldType.DATE);
     /** The moment of sending. */
-    static final FieldDefinition NOW = FieldDefinition.plain(RecordKind.HOUSE, "now", "Now", FieldType.DATE_TIME);
+    static final FieldDefinition NOW = FieldDefinition.plain(RecordKind.OUR_COMPANY, "now", "Now", FieldType.DATE_TIME);
     /** Relations are followed so many steps when paths are listed; longer ones are read but not offered. */
     private static final int OFFERED_STEPS = 1;
 

@@ -39,6 +39,16 @@ public record FieldDefinition(
      *
      * @param code what is stored
      * @param label what is shown and printed
+     * @param earlier labels it had before; conditions that name one of them go on holding
      */
-    public record FieldOption(String code, String label) {}
+    public record FieldOption(String code, String label, List<String> earlier) {
+        public FieldOption {
+            earlier = List.copyOf(earlier);
+        }
+
+        /** One that was never called anything else. */
+        public FieldOption(String code, String label) {
+            this(code, label, List.of());
+        }
+    }
 }

@@ -33,6 +33,10 @@ public final class PathReading {
      */
     public Problem unknown(Path path, int start) {
         Span span = new Span(start, start + path.toString().length());
+        Optional<Path> today = OldNames.today(path).filter(now -> field(now).isPresent());
+        if (today.isPresent()) {
+            return renamed(path, today.get(), span);
+        }
         Optional<Root> root = Root.of(path);
         if (path.words().size() > 1 && root.isPresent() && !about.roots().contains(root.get())) {
             String can = about.roots().stream().map(Root::word).collect(Collectors.joining(", "));
@@ -48,6 +52,15 @@ public final class PathReading {
                 span,
                 "There is no field “" + path + "”.",
                 NearestNames.of(path.toString(), known));
+    }
+
+    private static Problem renamed(Path old, Path today, Span span) {
+        return new Problem(
+                        Problem.Code.FIELD_UNKNOWN,
+                        span,
+                        "There is no field “" + old + "” any more. It is called “" + today + "” now.",
+                        List.of())
+                .mendedBy(new Problem.Fix("Use " + today, span, today.toString()));
     }
 
     private String described() {

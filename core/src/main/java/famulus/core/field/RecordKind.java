@@ -11,7 +11,7 @@ public enum RecordKind {
     /** A colleague: the sender of a message, or the owner of a record. */
     USER("user"),
     /** Our own company. */
-    HOUSE("house"),
+    OUR_COMPANY("our"),
     /** What was written to and heard from the person. */
     HISTORY("history"),
     /** A deal's quote, agreement and the like. */

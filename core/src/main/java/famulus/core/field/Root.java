@@ -16,7 +16,8 @@ public enum Root {
     ORGANISATION(RecordKind.ORGANISATION),
     OWNER(RecordKind.USER),
     SENDER(RecordKind.USER),
-    HOUSE(RecordKind.HOUSE),
+    /** Our own company: {@code our.name}. */
+    OUR(RecordKind.OUR_COMPANY),
     HISTORY(RecordKind.HISTORY),
     /** The newest of the deal. */
     DOCUMENT(RecordKind.DOCUMENT),

@@ -13,8 +13,21 @@ public sealed interface Value {
         return false;
     }
 
-    /** Text, a choice's label, an e-mail address, a link. */
-    record Text(String text) implements Value {
+    /**
+     * Text, a choice's label, an e-mail address, a link.
+     *
+     * @param also what else it is taken for in comparisons: labels that a choice had before
+     */
+    record Text(String text, List<String> also) implements Value {
+        public Text {
+            also = List.copyOf(also);
+        }
+
+        /** Text that goes by no other name. */
+        public Text(String text) {
+            this(text, List.of());
+        }
+
         @Override
         public boolean missing() {
             return text.isBlank();

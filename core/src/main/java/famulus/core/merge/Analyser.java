@@ -65,11 +65,11 @@ public final class Analyser {
                 case Operand.Reference reference -> reference(reference, term, problems);
                 case Operand.Figure figure -> format(FieldType.NUMBER, "A number", term, problems);
                 case Operand.Text words -> noFormat("A text in quotes", term, problems);
-                case Operand.Ask ask -> format(FieldType.TEXT, "An answer", term, problems);
+                case Operand.WriteIn blank -> format(FieldType.TEXT, "An answer", term, problems);
                 case Operand.Nothing nothing -> noFormat("“nothing”", term, problems);
             }
             boolean alwaysPrints =
-                    !(term.operand() instanceof Operand.Reference || term.operand() instanceof Operand.Ask);
+                    !(term.operand() instanceof Operand.Reference || term.operand() instanceof Operand.WriteIn);
             if (alwaysPrints && i + 1 < terms.size()) {
                 Span rest = new Span(
                         terms.get(i + 1).span().start(), terms.getLast().span().end());

@@ -3,6 +3,7 @@ package famulus.core.merge;
 import famulus.core.calendar.ReckoningReader;
 import famulus.core.syntax.NearestNames;
 import famulus.core.syntax.ParseFailure;
+import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import famulus.core.syntax.Token;
 import famulus.core.syntax.TokenCursor;
@@ -83,17 +84,35 @@ final class ExpressionParser {
         if (!path && tokens.takeIf("nothing")) {
             return new Operand.Nothing();
         }
-        if (!path && tokens.takeIf("ask")) {
-            Token hint = tokens.take();
-            if (hint.kind() != Token.Kind.STRING || hint.text().isBlank()) {
-                throw new ParseFailure(hint.span(), "After “ask” comes what the sender should write in, in quotes.");
-            }
-            return new Operand.Ask(hint.text().strip());
+        if (!path && tokens.takeIf("write")) {
+            return writeIn();
+        }
+        if (token.isWord("ask") && tokens.peekAfter().kind() == Token.Kind.STRING) {
+            throw new ParseFailure(new Problem(
+                            Problem.Code.FIELD_BROKEN,
+                            token.span(),
+                            "A blank to write in is no longer written “ask”. It is written “write in” now.",
+                            List.of())
+                    .mendedBy(new Problem.Fix("Use write in", token.span(), "write in")));
         }
         if (KEYWORDS.contains(token.text())) {
             throw new ParseFailure(token.span(), "A field is missing before “" + token.text() + "”.");
         }
         return new Operand.Reference(ReckoningReader.read(tokens));
+    }
+
+    /** The rest of {@code write in "what we agreed"}, from the second word on. */
+    private Operand writeIn() throws ParseFailure {
+        Span in = tokens.peek().span();
+        if (!tokens.takeIf("in")) {
+            throw new ParseFailure(in, "A blank to write in begins with “write in”.");
+        }
+        Token hint = tokens.take();
+        if (hint.kind() != Token.Kind.STRING || hint.text().isBlank()) {
+            throw new ParseFailure(
+                    hint.span(), "After “write in” comes a hint for the sender in quotes, such as “what we agreed”.");
+        }
+        return new Operand.WriteIn(hint.text().strip());
     }
 
     private static Operand number(Token token) throws ParseFailure {

@@ -19,7 +19,7 @@ import java.util.Set;
  *              [ "{otherwise}", text ], "{end}" ; (condition as in ConditionParser)
  * expression = term, { "else", term } ;
  * term       = operand, [ "as", format ] ;
- * operand    = reckoning | string | number | "nothing" | "ask", string ;   (reckoning as in ReckoningReader)
+ * operand    = reckoning | string | number | "nothing" | "write", "in", string ;   (reckoning as in ReckoningReader)
  * format     = a name of FormatName | digit, "decimals" | string | string, "or", string ;
  * string     = a text in straight or typographic quotes; \" \\ \{ \} stand for these characters ;
  * </pre>

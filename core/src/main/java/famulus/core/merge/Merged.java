@@ -33,7 +33,7 @@ public record Merged(List<Piece> pieces) {
                 .toList();
     }
 
-    /** The ask places that wait for an answer, in the order they stand. */
+    /** The blanks to write in that wait for an answer, in the order they stand. */
     public List<Piece> asked() {
         return pieces.stream().filter(piece -> piece.origin() == Origin.ASKED).toList();
     }

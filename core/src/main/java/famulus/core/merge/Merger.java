@@ -111,10 +111,10 @@ public final class Merger {
                 String text = print(new Value.Number(figure.number()), term, place);
                 yield piece(field, text, fallback(turn), Optional.empty(), turn);
             }
-            case Operand.Ask ask -> {
-                String answer = settings.answers().getOrDefault(ask.hint(), "");
+            case Operand.WriteIn blank -> {
+                String answer = settings.answers().getOrDefault(blank.hint(), "");
                 String text = answer.isBlank() ? "" : print(new Value.Text(answer), term, place);
-                yield text.isBlank() ? null : piece(field, text, Origin.ANSWERED, hint(ask), turn);
+                yield text.isBlank() ? null : piece(field, text, Origin.ANSWERED, hint(blank), turn);
             }
             case Operand.Reference reference -> null;
         };
@@ -123,15 +123,15 @@ public final class Merger {
     /** A gap; where the sender is asked, the question that waits for an answer. */
     private static Piece unfilled(Node.Field field) {
         for (Expression.Term term : field.expression().terms()) {
-            if (term.operand() instanceof Operand.Ask ask) {
-                return piece(field, "", Origin.ASKED, hint(ask), 0);
+            if (term.operand() instanceof Operand.WriteIn blank) {
+                return piece(field, "", Origin.ASKED, hint(blank), 0);
             }
         }
         return piece(field, "", Origin.GAP, Optional.empty(), 0);
     }
 
-    private static Optional<Value> hint(Operand.Ask ask) {
-        return Optional.of(new Value.Text(ask.hint()));
+    private static Optional<Value> hint(Operand.WriteIn blank) {
+        return Optional.of(new Value.Text(blank.hint()));
     }
 
     private static Piece piece(Node.Field field, String text, Origin origin, Optional<Value> value, int turn) {

@@ -20,11 +20,11 @@ public sealed interface Operand {
     }
 
     /**
-     * An ask place: something the sender fills in at each use.
+     * A blank to write in: something the sender fills in at each use.
      *
      * @param hint tells the sender what to put in; the same hint twice is one answer
      */
-    record Ask(String hint) implements Operand {}
+    record WriteIn(String hint) implements Operand {}
 
     /**
      * A text given in the template itself.

@@ -37,7 +37,7 @@ public record Piece(
         return new Piece("", origin, span, Optional.empty(), Optional.empty(), "", 0);
     }
 
-    /** The value as it is stored; for an ask place its hint. */
+    /** The value as it is stored; for a blank to write in its hint. */
     public Optional<String> stored() {
         return value.map(Formats::stored);
     }

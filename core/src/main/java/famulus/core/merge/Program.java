@@ -50,13 +50,13 @@ public record Program(String source, List<Node> nodes) {
                 .toList();
     }
 
-    /** The hints of its ask places in the order they stand, each once. */
-    public List<String> asks() {
+    /** The hints of its blanks to write in in the order they stand, each once. */
+    public List<String> blanks() {
         return fields().stream()
                 .flatMap(field -> field.expression().terms().stream())
                 .map(Expression.Term::operand)
-                .filter(Operand.Ask.class::isInstance)
-                .map(ask -> ((Operand.Ask) ask).hint())
+                .filter(Operand.WriteIn.class::isInstance)
+                .map(blank -> ((Operand.WriteIn) blank).hint())
                 .distinct()
                 .toList();
     }

@@ -50,7 +50,7 @@ final class WrittenForm {
         String operand =
                 switch (term.operand()) {
                     case Operand.Reference reference -> reference.reckoning().written();
-                    case Operand.Ask ask -> "ask " + Quoted.of(ask.hint());
+                    case Operand.WriteIn blank -> "write in " + Quoted.of(blank.hint());
                     case Operand.Text words -> Quoted.of(words.text());
                     case Operand.Figure figure -> figure.number().toPlainString();
                     case Operand.Nothing nothing -> "nothing";

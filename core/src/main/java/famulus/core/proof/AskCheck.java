@@ -5,7 +5,7 @@ import famulus.core.message.MessagePart;
 import java.util.ArrayList;
 import java.util.List;
 
-/** {@code ask-open}: an ask place that the sender has not filled in for this message. */
+/** {@code ask-open}: a blank to write in that the sender has not filled in for this message. */
 final class AskCheck implements Check {
     @Override
     public List<Note> read(ProofSubject subject) {

@@ -42,7 +42,7 @@ final class GapCheck implements Check {
     private static String whose(Path path, ProofSubject subject) {
         return switch (path.root()) {
             case "sender" -> "The sender";
-            case "house" -> "Our company";
+            case "our" -> "Our company";
             default -> path.words().contains("owner") ? "The owner" : subject.personName();
         };
     }

@@ -30,7 +30,7 @@ public final class StoredValue {
                         case MONEY -> money(stored);
                         case DATE -> new Value.Day(LocalDate.parse(stored));
                         case DATE_TIME -> new Value.Moment(Instant.parse(stored));
-                        case CHOICE -> new Value.Text(label(field, stored));
+                        case CHOICE -> choice(field, stored);
                         case CHOICES -> new Value.Several(labels(field, stored));
                         case YES_NO -> new Value.YesNo(stored.equals("yes"));
                         case PHONE -> new Value.Phone(stored);
@@ -54,6 +54,14 @@ public final class StoredValue {
 
     private static List<String> labels(FieldDefinition field, String stored) {
         return Arrays.stream(stored.split("\n")).map(code -> label(field, code)).toList();
+    }
+
+    private static Value choice(FieldDefinition field, String code) {
+        return field.choices().stream()
+                .filter(choice -> choice.code().equals(code))
+                .findFirst()
+                .map(choice -> new Value.Text(choice.label(), choice.earlier()))
+                .orElseGet(() -> new Value.Text(code));
     }
 
     private static String label(FieldDefinition field, String code) {

@@ -18,6 +18,12 @@ public final class ParseFailure extends Exception {
         this.problem = new Problem(Problem.Code.FIELD_BROKEN, span, sentence, nearest);
     }
 
+    /** Fails with a problem that says how it is mended. */
+    public ParseFailure(Problem problem) {
+        super(problem.sentence(), null, false, false);
+        this.problem = problem;
+    }
+
     /** What is wrong, and where. */
     public Problem problem() {
         return problem;

@@ -91,7 +91,7 @@ class ConditionAnalyserTest {
     void saysWhyARecordCannotBeReachedAndWhatCan() throws ParseFailure {
         assertThat(problems("deal.value is 1", About.LEAD).getFirst().sentence())
                 .isEqualTo("A template about a lead has no deal to take “deal.value” from. It can use person, lead, "
-                        + "owner, sender, house, history, message.");
+                        + "owner, sender, our, history, message.");
     }
 
     @ParameterizedTest

@@ -2,7 +2,10 @@ package famulus.core.condition;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.syntax.ParseFailure;
+import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -21,10 +24,24 @@ class ConditionWordsTest {
                 "a.b is empty and (a.c is 1 or a.d is 2)                   | B is empty and (C is 1 or D is 2)",
             })
     void saysItInWords(String written, String expected) throws ParseFailure {
-        ConditionWords words = new ConditionWords(path -> {
-            String last = path.words().getLast();
-            return last.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + last.substring(1);
-        });
-        assertThat(words.of(ConditionParser.parse(written))).isEqualTo(expected);
+        assertThat(words(List.of()).of(ConditionParser.parse(written))).isEqualTo(expected);
+    }
+
+    @Test
+    void choicesAreCalledWhatTheyAreCalledToday() throws ParseFailure {
+        ConditionWords words = words(
+                List.of(new FieldOption("won", "Signed", List.of("Won", "Gained")), new FieldOption("lost", "Lost")));
+
+        assertThat(words.of(ConditionParser.parse("deal.stage is one of (\"gained\", \"lost\", \"else\")")))
+                .isEqualTo("Stage is one of Signed, lost, else");
+    }
+
+    private static ConditionWords words(List<FieldOption> choices) {
+        return new ConditionWords(
+                path -> {
+                    String last = path.words().getLast();
+                    return last.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + last.substring(1);
+                },
+                path -> choices);
     }
 }

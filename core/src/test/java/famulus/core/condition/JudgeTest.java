@@ -35,6 +35,7 @@ class JudgeTest {
             Map.entry("deal.closes_on", new Value.Day(LocalDate.of(2026, 4, 20))),
             Map.entry("history.last_written", new Value.Moment(Instant.parse("2026-05-03T23:30:00Z"))),
             Map.entry("deal.owner", new Value.Name("Signe", "Halloran")),
+            Map.entry("deal.stage", new Value.Text("Signed", List.of("Won", "Gained"))),
             Map.entry("sender.full_name", new Value.Text("Signe Halloran")));
 
     private static boolean holds(String written, String zone) throws ParseFailure {
@@ -55,6 +56,11 @@ class JudgeTest {
                 "person.first_name is \"Inés\"                     | false",
                 "person.first_name is one of (\"Tobias\", \"INES\") | true",
                 "person.first_name is not one of (\"Tobias\")       | true",
+                "deal.stage is \"signed\"                          | true",
+                "deal.stage is \"won\"                             | true",
+                "deal.stage is not one of (\"lost\", \"gained\")   | false",
+                "deal.stage is not \"lost\"                        | true",
+                "deal.stage contains \"won\"                       | false",
                 "person.first_name starts with \"in\"              | true",
                 "person.first_name contains \"NES\"                | true",
                 "person.first_name does not contain \"x\"          | true",

@@ -138,7 +138,7 @@ class DepartureTest {
     private static Optional<Planted> planted(StopCode code, Mode mode, Place place) {
         return switch (code) {
             case GAP -> words(mode, place, "{person.title}");
-            case ASK_OPEN -> words(mode, place, "{ask \"what we agreed\"}");
+            case ASK_OPEN -> words(mode, place, "{write in \"what we agreed\"}");
             case FIELD_UNKNOWN -> words(mode, place, "{person.titel}");
             case FIELD_BROKEN -> words(mode, place, "{person.title as}");
             case FILLER ->

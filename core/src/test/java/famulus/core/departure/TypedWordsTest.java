@@ -106,7 +106,8 @@ class TypedWordsTest {
     void aGapThatIsNotSpokenOfLeavesItsHole() {
         assertThat(codes("Dear {person.title},\nHello", words("Dear ,\nHello"))).containsExactly("gap");
         assertThat(codes("Call: {person.title}\nHello", words("Call: \nHello"))).containsExactly("gap");
-        assertThat(codes("As agreed: {ask \"what\"}.", words("As agreed: ."))).containsExactly("ask-open");
+        assertThat(codes("As agreed: {write in \"what\"}.", words("As agreed: .")))
+                .containsExactly("ask-open");
         assertThat(codes("It is {person.titel}.", words("It is ."))).containsExactly("field-unknown");
     }
 

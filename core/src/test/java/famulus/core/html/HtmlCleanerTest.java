@@ -161,9 +161,9 @@ class HtmlCleanerTest {
 
     @Test
     void theTitleIsTold() {
-        assertThat(HtmlCleaner.cleanSource("<title>Spring at {house.name}</title><p>A")
+        assertThat(HtmlCleaner.cleanSource("<title>Spring at {our.name}</title><p>A")
                         .title())
-                .isEqualTo("Spring at {house.name}");
+                .isEqualTo("Spring at {our.name}");
     }
 
     @Test

@@ -25,7 +25,10 @@ class AnalyserTest {
             FieldDefinition.relation(RecordKind.DEAL, "organisation", "Organisation", RecordKind.ORGANISATION),
             FieldDefinition.relation(RecordKind.DEAL, "owner", "Owner", RecordKind.USER),
             FieldDefinition.plain(RecordKind.ORGANISATION, "name", "Name", FieldType.TEXT),
-            FieldDefinition.plain(RecordKind.USER, "first_name", "First name", FieldType.TEXT)));
+            FieldDefinition.plain(RecordKind.USER, "first_name", "First name", FieldType.TEXT),
+            FieldDefinition.plain(RecordKind.OUR_COMPANY, "name", "Company name", FieldType.TEXT),
+            FieldDefinition.plain(RecordKind.PERSON, "greeting", "Greeting", FieldType.TEXT),
+            FieldDefinition.plain(RecordKind.HISTORY, "last_reply", "Last reply", FieldType.DATE_TIME)));
 
     private static List<Problem> analyse(String text, About about) {
         return new Analyser(CATALOGUE, about).analyse(MergeParser.parse(text));
@@ -75,6 +78,10 @@ class AnalyserTest {
                 "few{end} more                        | few more",
                 "few{otherwise}more                   | fewmore",
                 "{nothing else person.first_name as name else \"x\"}! | {nothing}!",
+                "at {house.name else \"ours\"}         | at {our.name else \"ours\"}",
+                "{person.salutation},                 | {person.greeting},",
+                "{when history.last_answer is filled}a{end} | {when history.last_reply is filled}a{end}",
+                "As agreed: {ask \"what\" else nothing} | As agreed: {write in \"what\" else nothing}",
             })
     void mendsWhatCanBeMendedInOneWayOnly(String text, String mended) {
         Problem.Fix fix = analyse(text, About.DEAL).getFirst().fix().orElseThrow();

@@ -18,7 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Choices, reckoned days and ask places in a text. */
+/** Choices, reckoned days and blanks to write in in a text. */
 class ChoiceTest {
     private static final Map<String, Value> VALUES = Map.of(
             "deal.stage", new Value.Text("Won"),
@@ -143,11 +143,11 @@ class ChoiceTest {
     }
 
     @Test
-    void anAskPlaceWaitsForItsAnswer() {
-        String text = "We agreed on {ask \"what we agreed\"}, {ask \"by when\" else \"soon\"}.";
+    void aBlankToWriteInWaitsForItsAnswer() {
+        String text = "We agreed on {write in \"what we agreed\"}, {write in \"by when\" else \"soon\"}.";
         Merged open = merge(text, Map.of());
 
-        assertThat(MergeParser.parse(text).asks()).containsExactly("what we agreed", "by when");
+        assertThat(MergeParser.parse(text).blanks()).containsExactly("what we agreed", "by when");
         assertThat(open.asked()).singleElement().satisfies(piece -> assertThat(piece.stored())
                 .contains("what we agreed"));
         assertThat(open.complete()).isFalse();

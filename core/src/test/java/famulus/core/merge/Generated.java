@@ -67,7 +67,7 @@ final class Generated {
             "{end",
             "{today plus 5 working days as long date}",
             "{deal.closes_on minus 1 week plus 3 hours}",
-            "{ask \"what we agreed\"}",
+            "{write in \"what we agreed\"}",
             "{ask „was“ else nothing}",
             "Ω",
             "_x");

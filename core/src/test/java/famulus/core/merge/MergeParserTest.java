@@ -24,6 +24,10 @@ class MergeParserTest {
                 "{a.b + 1}                 | does not belong in a field",
                 "{today as \"bbb\"}        | no date pattern",
                 "{a.b as \"x\" or y}       | text for no",
+                "{write \"x\"}              | begins with “write in”",
+                "{write in}                | comes a hint for the sender",
+                "{write in \" \"}           | comes a hint for the sender",
+                "{ask \"x\"}                | written “write in” now",
             })
     void saysWhatIsWrong(String text, String sentence) {
         assertThat(MergeParser.parse(text).problems()).singleElement().satisfies(problem -> {

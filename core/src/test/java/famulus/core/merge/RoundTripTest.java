@@ -48,7 +48,7 @@ class RoundTripTest {
                 "{today as \"d. MMMM\"}              | {today as \"d. MMMM\"}",
                 "a \\{plain} brace                   | a \\{plain} brace",
                 "{Today PLUS 1 days}                 | {today plus 1 day}",
-                "{ASK “what”}                        | {ask \"what\"}",
+                "{WRITE In “what”}                   | {write in \"what\"}",
                 "{WHEN a.b IS “x”}y{End}             | {when a.b is \"x\"}y{end}",
                 "{when (a.b is 1 or a.c is 2 eur) and a.d is empty}y{end} | {when (a.b is 1 or a.c is 2 EUR) and a.d is empty}y{end}",
             })

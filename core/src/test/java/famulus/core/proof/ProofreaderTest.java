@@ -29,7 +29,7 @@ class ProofreaderTest {
     private static final FieldCatalogue CATALOGUE = new FieldCatalogue(List.of(
             FieldDefinition.plain(RecordKind.PERSON, "title", "Title", FieldType.TEXT),
             FieldDefinition.plain(RecordKind.USER, "phone", "Phone", FieldType.PHONE),
-            FieldDefinition.plain(RecordKind.HOUSE, "website", "Website", FieldType.LINK)));
+            FieldDefinition.plain(RecordKind.OUR_COMPANY, "website", "Website", FieldType.LINK)));
 
     private static List<Note> read(String subject, String body) {
         MessageSource source = new MessageSource(subject, "", body);
@@ -72,7 +72,7 @@ class ProofreaderTest {
     @ParameterizedTest
     @CsvSource({
         "sender.phone, The sender has no phone",
-        "house.website, Our company has no website",
+        "our.website, Our company has no website",
         "owner.phone, The owner has no phone",
     })
     void namesWhoeverLacksTheValue(String path, String title) {
@@ -102,7 +102,7 @@ class ProofreaderTest {
 
     @Test
     void stopsAtAnAskPlaceThatIsNotFilledIn() {
-        assertThat(read("Hives", "As we said: {ask \"what we agreed\"}."))
+        assertThat(read("Hives", "As we said: {write in \"what we agreed\"}."))
                 .singleElement()
                 .satisfies(note -> {
                     assertThat(note.code()).isEqualTo("ask-open");

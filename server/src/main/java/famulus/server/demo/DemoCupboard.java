@@ -29,7 +29,7 @@ import java.util.UUID;
 final class DemoCupboard {
     private static final RichText SMALL_PRINT = RichText.plain(
             """
-            {house.name} · {house.street else nothing} · {house.postcode else nothing} {house.town else nothing}
+            {our.name} · {our.street else nothing} · {our.postcode else nothing} {our.town else nothing}
             You get this letter because we place hives for you, or because you asked us to write.""");
 
     private final HouseStyleService styles;
@@ -61,7 +61,7 @@ final class DemoCupboard {
 
     private UUID picture(String file, String name, String description, String category, Colleague keeper, Instant at) {
         UUID id = chance.id();
-        try (InputStream in = DemoCupboard.class.getResourceAsStream("/pictures/" + file + ".png")) {
+        try (InputStream in = DemoCupboard.class.getResourceAsStream("/demo/pictures/" + file + ".png")) {
             pictures.keep(id, name, description, category, in.readAllBytes(), keeper.id(), at);
         } catch (IOException missing) {
             throw new UncheckedIOException(missing);
@@ -71,11 +71,10 @@ final class DemoCupboard {
 
     private static HouseStyle orchard(UUID mark) {
         Block logo = Block.of(
-                "header-mark",
-                new Content.Picture(mark.toString(), 240, Align.START, "{house.name}", "{house.website}"));
+                "header-mark", new Content.Picture(mark.toString(), 240, Align.START, "{our.name}", "{our.website}"));
         Block contact = Block.of(
                 "footer-contact",
-                new Content.Text(RichText.plain("Questions? {sender.first_name}: {sender.phone else house.phone}")));
+                new Content.Text(RichText.plain("Questions? {sender.first_name}: {sender.phone else our.phone}")));
         return new HouseStyle(
                 "Orchard",
                 new Page(600, "#f3ede0", "#fffdf8", true),

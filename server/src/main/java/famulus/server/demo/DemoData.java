@@ -205,7 +205,7 @@ class DemoData implements ApplicationRunner {
         templates.keep(signature, DemoKeptTexts.signature(), people.oriel().id(), made.ago(116));
         templates.keep(
                 own.id(), DemoKeptTexts.terms(payment, frost), people.signe().id(), made.ago(100));
-        feeds.keep(own.id(), resource("/feeds/blossom-watch.xml"), people.oriel(), made.ago(2));
+        feeds.keep(own.id(), resource("/demo/feeds/hollinbud-weekly.xml"), people.oriel(), made.ago(2));
         signatures.choose(signature, false, people.oriel());
         variants.join(named("After a call", drafts, kept), "en", named("Nach dem Telefonat", drafts, kept), "de");
         List<Template> usable =

@@ -69,7 +69,7 @@ final class DemoKeptTexts {
                                         List.of(
                                                 new Run("{sender.full_name}", BOLD),
                                                 new Run(", {sender.job_title else nothing}", Marks.NONE))),
-                                Paragraph.of("{house.name} · {sender.phone else house.phone}"))))));
+                                Paragraph.of("{our.name} · {sender.phone else our.phone}"))))));
     }
 
     /** A template with a passage in it. */
@@ -78,8 +78,8 @@ final class DemoKeptTexts {
                 new Content.Text(
                         RichText.plain(
                                 """
-                        {person.salutation},
-                        before the hives come on {deal.placement_date as long date else "the day we agreed"}, here is how we work together.""")),
+                        {person.greeting},
+                        Before the hives come on {deal.placement_date as long date else "the day we agreed"}, here is how we work together.""")),
                 new Content.Passage(payment.toString(), "", List.of()),
                 new Content.Passage(frost.toString(), "", List.of()),
                 new Content.Text(

@@ -22,7 +22,7 @@ final class DemoTemplates {
                         """
                         Dear {person.first_name as name else "grower"},
 
-                        thank you for your interest in our hives. We are {house.name}, and we bring honey bees and mason bees to orchards and seed fields for the weeks in which they are needed.
+                        Thank you for your interest in our hives. We are {our.name}, and we bring honey bees and mason bees to orchards and seed fields for the weeks in which they are needed.
 
                         On {lead.hectares else "your"} hectares of {lead.crop else "fruit"} I would usually start with a walk through the rows. May I come by? Half an hour is enough.
 
@@ -38,9 +38,9 @@ final class DemoTemplates {
                         """
                         Dear {person.first_name as name else "neighbour"},
 
-                        thank you for your time on the phone today, {today as weekday and long date}. I have noted what we said and will come back to you with figures.
+                        Thank you for your time on the phone today, {today as weekday and long date}. I have noted what we said and will come back to you with figures.
 
-                        If something comes up before then, call me: {sender.phone else house.phone}.
+                        If something comes up before then, call me: {sender.phone else our.phone}.
 
                         Kind regards
                         {sender.signature else sender.full_name}
@@ -50,11 +50,11 @@ final class DemoTemplates {
                         "After a call",
                         About.CONTACT,
                         "Our walk through {contact.orchard_name else \"your orchard\"}",
-                        "What I saw, and what I would suggest",
+                        "A few impressions, and what I would suggest",
                         """
                         Dear {person.first_name as name else "neighbour"},
 
-                        thank you for showing me {contact.orchard_name else "your orchard"}. With {contact.hectares else "so many"} hectares of {contact.crop else "fruit"} and blossom expected from {contact.blossom_starts as day and month else "the usual week"}, I would plan the hives along the sheltered side.
+                        Thank you for showing me {contact.orchard_name else "your orchard"}. With {contact.hectares else "so many"} hectares of {contact.crop else "fruit"} and blossom expected from {contact.blossom_starts as day and month else "the usual week"}, I would plan the hives along the sheltered side.
 
                         Access as you described it: {contact.access_notes else "by the main gate"}. Is that still right?
 
@@ -70,7 +70,7 @@ final class DemoTemplates {
                         """
                         Dear {person.first_name as name else "neighbour"},
 
-                        here is our quote for {deal.name}: {deal.hive_count as whole} hives of {deal.hive_strength else "standard"} strength, {deal.value as money} in all.
+                        Here is our quote for {deal.name}: {deal.hive_count as whole} hives of {deal.hive_strength else "standard"} strength, {deal.value as money} in all.
 
                         We would place them on {deal.placement_date as weekday and long date} and fetch them again around {deal.pick_up_date as day and month else "the end of blossom"}. A deposit of {deal.deposit as money else "one fifth"} holds the date for you.
 
@@ -100,15 +100,15 @@ final class DemoTemplates {
                         "Placement week",
                         About.DEAL,
                         "{deal.hive_count as whole} hives for {contact.orchard_name else \"your orchard\"} on {deal.placement_date as day and month}",
-                        "What we bring, when, and what we need at the gate",
+                        "The day, the hives, and one thing we need at the gate",
                         """
                         Dear {person.first_name as name else "neighbour"},
 
-                        blossom on your {contact.variety_mix} is close. We come on {deal.placement_date as weekday and long date} with {deal.hive_count as whole} hives, before sunrise, while the bees are still at home.
+                        Blossom on your {contact.variety_mix} is close. We’re coming on {deal.placement_date as weekday and long date} with {deal.hive_count as whole} hives, before sunrise, while the bees are still at home.
 
-                        Please keep the rows free of sprays for two days before. {deal.spraying_contact else "Your foreman"} knows about it, I hope.
+                        Please keep the rows free of sprays for two days before. I hope {deal.spraying_contact else "your foreman"} knows about it.
 
-                        The deposit of {deal.deposit as money} has to be with us before we load.
+                        The deposit of {deal.deposit as money} has to reach us before we load.
 
                         Kind regards
                         {sender.signature else sender.full_name}
@@ -117,12 +117,12 @@ final class DemoTemplates {
                         WITH_A_SLIP,
                         "Placement week",
                         About.DEAL,
-                        "We fetch the hives on {deal.pickup_date as day and month}",
-                        "When we come, and what to leave open",
+                        "We’re fetching the hives on {deal.pickup_date as day and month}",
+                        "The evening we come, and one gate to leave open",
                         """
                         Dear {person.first_name as name else "neighbour"},
 
-                        the petals are falling, and the bees have done their work. We fetch them on {deal.pick_up_date as weekday and long date}, after sunset.
+                        The petals are falling, and the bees have done their work. We’ll fetch them on {deal.pick_up_date as weekday and long date}, after sunset.
 
                         Please leave the gate unlocked that evening.
 
@@ -138,7 +138,7 @@ final class DemoTemplates {
                         """
                         Dear {person.first_name as name else "neighbour"},
 
-                        the last hives from {deal.name} are back in our yard, heavy and in good health. Thank you for looking after them so well.
+                        The last hives from {deal.name} are back in our yard, heavy and in good health. Thank you for looking after them so well.
 
                         How was the fruit set? A line would help us to plan the next season.
 
@@ -154,7 +154,7 @@ final class DemoTemplates {
                         """
                         Dear {person.title else nothing} {person.last_name as name},
 
-                        the colonies are quiet now, and we are mending frames. Before spring begins in earnest: shall we plan {contact.orchard_name else "the coming season"} together? I am near {organisation.town else "you"} every other week.
+                        The colonies are quiet now, and we are mending frames. Before spring begins in earnest: shall we plan {contact.orchard_name else "the coming season"} together? I am near {organisation.town else "you"} every other week.
 
                         Kind regards
                         {sender.signature else sender.full_name}
@@ -170,7 +170,7 @@ final class DemoTemplates {
 
                         vielen Dank für das Gespräch heute, am {today as weekday and long date}. Ich melde mich mit Zahlen, sobald ich sie habe.
 
-                        Sie erreichen mich unter {sender.phone else house.phone}.
+                        Sie erreichen mich unter {sender.phone else our.phone}.
 
                         Freundliche Grüße
                         {sender.signature else sender.full_name}
@@ -182,11 +182,11 @@ final class DemoTemplates {
                         "What we agreed for {contact.orchard_name else \"your orchard\"}",
                         "So that both of us have it in writing",
                         """
-                        {person.salutation},
+                        {person.greeting},
 
-                        thank you for your time. We agreed: {ask "what we agreed"}.
+                        Thank you for your time. We agreed: {write in "what we agreed"}.
 
-                        I will {ask "what I do next"} by {today plus 3 working days as weekday and long date}. {when contact.water_on_site is no}Please remember that the bees need water near the rows; a trough is enough. {end}If I have misheard something, tell me.
+                        I’ll {write in "what I do next"} by {today plus 3 working days as weekday and long date}. {when contact.water_on_site is no}Please remember that the bees need water near the rows; a trough is enough. {end}If I have misheard something, tell me.
 
                         Kind regards
                         {sender.signature else sender.full_name}
@@ -196,11 +196,11 @@ final class DemoTemplates {
                         "Placement week",
                         About.DEAL,
                         "{when deal.placement_date is within the next 14 days}Your hives come {deal.placement_date as distance}{otherwise}Your hives and the weeks before them{end}",
-                        "What happens when",
+                        "Dates for the weeks ahead",
                         """
-                        {person.salutation},
+                        {person.greeting},
 
-                        {when deal.placement_date is empty}we have no day for your {deal.hive_count as whole else "new"} hives yet. Shall we choose one?{otherwise when deal.placement_date is before today}your hives have been in the rows since {deal.placement_date as day and month}. I hope they are busy.{otherwise}your {deal.hive_count as whole} hives arrive on {deal.placement_date as weekday and long date}. Two weeks before, around {deal.placement_date minus 2 weeks as day and month}, we come by to mark the places.{end}
+                        {when deal.placement_date is empty}We have no day for your {deal.hive_count as whole else "new"} hives yet. Shall we choose one?{otherwise when deal.placement_date is before today}Your hives have been in the rows since {deal.placement_date as day and month}. I hope they are busy.{otherwise}Your {deal.hive_count as whole} hives arrive on {deal.placement_date as weekday and long date}. Two weeks before, around {deal.placement_date minus 2 weeks as day and month}, we’ll come by to mark the places.{end}
 
                         {when deal.deposit is more than 0 and document.state is "sent"}The deposit of {deal.deposit as money} is due {today plus 5 working days as long date}, and {document.name} still waits for your signature.{end}
 
@@ -214,9 +214,9 @@ final class DemoTemplates {
                         "The bees are awake, {person.first_name as name else organisation.name}",
                         "",
                         """
-                        {person.salutation},
+                        {person.greeting},
 
-                        {when history.last_called is within the last 60 days}it was good to talk the other day. {otherwise when history.times_written is more than 0}it has been a while since I last wrote. {end}We keep {house.hives_kept as whole} colonies this season (as of {house.hives_kept_as_of as month and year}), and the first of them are ready to travel.
+                        {when history.last_called is within the last 60 days}It was good to talk the other day. {otherwise when history.times_written is more than 0}It has been a while since I last wrote. {end}We keep {our.hives_kept as whole} colonies this season (as of {our.hives_kept_as_of as month and year}), and the first of them are ready to travel.
 
                         {when contact.blossom_starts is within the next 45 days}Your blossom begins {contact.blossom_starts as distance}, by my notes. Is that still right?{otherwise}When do you expect your blossom to begin?{end}
 

@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.RestController;
 class DemoFeed {
     @GetMapping(path = "/demo-feeds/hedge-letter.xml", produces = "application/atom+xml")
     byte[] hedgeLetter() {
-        try (InputStream in = DemoFeed.class.getResourceAsStream("/feeds/hedge-letter.xml")) {
+        try (InputStream in = DemoFeed.class.getResourceAsStream("/demo/feeds/hedge-letter.xml")) {
             return in.readAllBytes();
         } catch (IOException missing) {
             throw new UncheckedIOException(missing);

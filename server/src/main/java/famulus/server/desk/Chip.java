@@ -4,11 +4,11 @@ import famulus.core.field.FieldType;
 import java.util.List;
 
 /**
- * A field, an ask place or a mark of a choice in the draft.
+ * A field, a blank to write in or a mark of a choice in the draft.
  *
  * @param start where its written form begins in the draft, in UTF-16 units
- * @param label a field's label, an ask place's hint, or a condition as a sentence
- * @param source whose field it is: contact, lead, deal, organisation, user, house, history, document or date
+ * @param label a field's label, a blank to write in's hint, or a condition as a sentence
+ * @param source whose field it is: contact, lead, deal, organisation, user, our, history, document or date
  * @param fallback what is printed when the value is missing, in a few words; empty when there is nothing
  * @param choice for marks: which choice they belong to, counted from 0; else -1
  * @param taken for marks: whether the branch that begins here is the one the person gets
@@ -27,10 +27,10 @@ public record Chip(
         List<String> formats,
         int choice,
         boolean taken) {
-    /** What a chip stands for: a field, an ask place, or one of the marks of a choice. */
+    /** What a chip stands for: a field, a blank to write in, or one of the marks of a choice. */
     public enum Role {
         FIELD,
-        ASK,
+        WRITE_IN,
         WHEN,
         OTHERWISE,
         END

@@ -31,7 +31,7 @@ final class Chips {
     static List<Chip> of(Program program, Set<Span> taken, FieldCatalogue catalogue, About about, CrmKind person) {
         List<Chip> chips = new ArrayList<>();
         program.fields().forEach(field -> chips.add(chip(field, catalogue, about, person)));
-        ConditionWords words = new ConditionWords(path -> ProofService.label(catalogue, path, about));
+        ConditionWords words = ProofService.words(catalogue, about);
         List<Node.Choice> choices = program.choices();
         for (int at = 0; at < choices.size(); at++) {
             List<Node.Branch> branches = choices.get(at).branches();
@@ -90,10 +90,10 @@ final class Chips {
                         .isPresent());
         FieldType type = definition.map(FieldDefinition::type).orElse(FieldType.TEXT);
         Operand first = terms.getFirst().operand();
-        boolean asks = first instanceof Operand.Ask;
+        boolean writeIn = first instanceof Operand.WriteIn;
         String label =
                 switch (first) {
-                    case Operand.Ask ask -> ask.hint();
+                    case Operand.WriteIn blank -> blank.hint();
                     case Operand.Reference reference ->
                         definition
                                         .map(FieldDefinition::label)
@@ -106,11 +106,11 @@ final class Chips {
         return new Chip(
                 field.span().start(),
                 field.span().end(),
-                asks ? Role.ASK : Role.FIELD,
+                writeIn ? Role.WRITE_IN : Role.FIELD,
                 new Program("", List.of(field)).written(),
                 label,
-                asks
-                        ? "ask"
+                writeIn
+                        ? "blank"
                         : definition.map(one -> source(one, path.get(), person)).orElse("date"),
                 terms.size() < 2 ? "" : fallback(terms, catalogue, about),
                 known,
@@ -132,7 +132,7 @@ final class Chips {
                     case Operand.Nothing nothing -> "blank";
                     case Operand.Text words -> words.text();
                     case Operand.Figure figure -> figure.number().toPlainString();
-                    case Operand.Ask ask -> "ask " + ask.hint();
+                    case Operand.WriteIn blank -> "write in: " + blank.hint();
                     case Operand.Reference reference ->
                         ProofService.label(catalogue, reference.path(), about) + reckoned(reference.reckoning());
                 })
@@ -145,7 +145,7 @@ final class Chips {
         return switch (term.operand()) {
             case Operand.Nothing nothing -> new ShownTerm("nothing", "", format, List.of());
             case Operand.Text words -> new ShownTerm("text", words.text(), format, List.of());
-            case Operand.Ask ask -> new ShownTerm("ask", ask.hint(), format, List.of());
+            case Operand.WriteIn blank -> new ShownTerm("blank", blank.hint(), format, List.of());
             case Operand.Figure figure ->
                 new ShownTerm("number", figure.number().toPlainString(), format, List.of());
             case Operand.Reference reference ->

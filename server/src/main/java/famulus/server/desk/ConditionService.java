@@ -3,7 +3,6 @@ package famulus.server.desk;
 import famulus.core.condition.Condition;
 import famulus.core.condition.ConditionAnalyser;
 import famulus.core.condition.ConditionParser;
-import famulus.core.condition.ConditionWords;
 import famulus.core.condition.Verb;
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
@@ -110,7 +109,7 @@ class ConditionService {
         return new ReadCondition(
                 condition.written(),
                 ShownCondition.of(condition),
-                new ConditionWords(path -> ProofService.label(catalogue, path, about)).of(condition),
+                ProofService.words(catalogue, about).of(condition),
                 problems,
                 counted.holds(),
                 counted.of(),

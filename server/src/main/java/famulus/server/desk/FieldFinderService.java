@@ -95,8 +95,8 @@ class FieldFinderService {
         String root = path.words().size() > 2
                 ? String.join(" ", path.words().subList(0, path.words().size() - 1))
                 : path.root();
-        return field.kind() == RecordKind.HOUSE
-                ? "house"
+        return field.kind() == RecordKind.OUR_COMPANY
+                ? "our"
                 : root.toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 }

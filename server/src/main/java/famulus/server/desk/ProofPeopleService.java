@@ -1,11 +1,12 @@
 package famulus.server.desk;
 
 import famulus.core.field.About;
-import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.records.RecordWalk;
 import famulus.server.records.RecordWalk.MainContact;
 import famulus.server.records.RecordWalk.Step;
+import famulus.server.records.SampleRecords;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +29,7 @@ class ProofPeopleService {
     /** A person, and for templates about deals the deal. */
     record ProofPerson(String kind, UUID id, @Schema(nullable = true) UUID dealId, String name, String remark) {}
 
-    /** Whom one stepped to, and how many people there are. */
+    /** Whom one stepped to, and how many people there are; of none the person is made up. */
     record Stepped(ProofPerson person, int total) {}
 
     /**
@@ -42,9 +43,13 @@ class ProofPeopleService {
         ProofPerson person = walk.next(kinds, here, forward, true)
                 .or(() -> walk.next(kinds, Optional.empty(), forward, true))
                 .flatMap(step -> people(List.of(step)).stream().findFirst())
-                .orElseThrow(() -> Refusal.because(
-                        "nobody", "There is nobody to preview this template for yet. Add somebody under People."));
+                .orElseGet(() -> madeUp(about));
         return new Stepped(person, walk.count(kinds, true));
+    }
+
+    private static ProofPerson madeUp(About about) {
+        For sample = SampleRecords.person(about == About.LEAD ? CrmKind.LEAD : CrmKind.CONTACT, about == About.DEAL);
+        return new ProofPerson(sample.kind().word(), sample.id(), sample.deal(), "Robin Sample", "made up");
     }
 
     List<ProofPerson> find(About about, String search) {

@@ -1,5 +1,6 @@
 package famulus.server.desk;
 
+import famulus.core.condition.ConditionWords;
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.FieldDefinition;
@@ -199,6 +200,14 @@ public class ProofService {
             throw Refusal.fields(wrong);
         }
         return typed;
+    }
+
+    /** Says conditions in words, with fields and choices as they are called today. */
+    static ConditionWords words(FieldCatalogue catalogue, About about) {
+        return new ConditionWords(path -> label(catalogue, path, about), path -> catalogue
+                .resolve(path, about)
+                .map(FieldDefinition::choices)
+                .orElse(List.of()));
     }
 
     static String label(FieldCatalogue catalogue, Path path, About about) {

@@ -13,6 +13,7 @@ import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.ShownPiece.ValuePlace;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.Person;
+import famulus.server.records.SampleRecords;
 import java.util.List;
 import java.util.Optional;
 
@@ -59,7 +60,7 @@ final class ShownPieces {
 
     /** The record a value is kept on, for values that stand on one directly. */
     private static Optional<ValuePlace> place(Path path, Person person) {
-        if (path.words().size() != 2) {
+        if (path.words().size() != 2 || SampleRecords.is(person.id())) {
             return Optional.empty();
         }
         String field = path.words().getLast();

@@ -39,11 +39,11 @@ public record ShownProof(
         ShownPart previewText,
         ShownPart body,
         List<ShownNote> notes,
-        List<ShownAsk> asks,
+        List<ShownBlank> blanks,
         int words,
         @Schema(nullable = true) ShownRendering rendering) {
-    /** An ask place; {@code answer} is empty until the sender puts one in. */
-    public record ShownAsk(String hint, String answer) {}
+    /** A blank to write in; {@code answer} is empty until the sender puts one in. */
+    public record ShownBlank(String hint, String answer) {}
 
     /** Who it is merged for; {@code deal} is empty when there is none. */
     public record ProvedPerson(
@@ -84,23 +84,23 @@ public record ShownProof(
                 Stream.concat(proof.notes().stream(), heavy.stream())
                         .map(note -> ShownNotes.of(note, proof, waved))
                         .toList(),
-                asks(proof),
+                blanks(proof),
                 words(proof.merged().body().text()),
                 rendering
                         .map(one -> ShownRenderings.of(one, proof, body.chips()))
                         .orElse(null));
     }
 
-    private static List<ShownAsk> asks(Proof proof) {
-        Map<String, String> asks = new LinkedHashMap<>();
+    private static List<ShownBlank> blanks(Proof proof) {
+        Map<String, String> blanks = new LinkedHashMap<>();
         for (MessagePart part : MessagePart.values()) {
-            proof.program().program(part).asks().forEach(hint -> asks.put(hint, ""));
+            proof.program().program(part).blanks().forEach(hint -> blanks.put(hint, ""));
             proof.merged().merged(part).pieces().stream()
                     .filter(piece -> piece.origin() == Origin.ANSWERED)
-                    .forEach(piece -> asks.put(piece.stored().orElse(""), piece.text()));
+                    .forEach(piece -> blanks.put(piece.stored().orElse(""), piece.text()));
         }
-        return asks.entrySet().stream()
-                .map(ask -> new ShownAsk(ask.getKey(), ask.getValue()))
+        return blanks.entrySet().stream()
+                .map(blank -> new ShownBlank(blank.getKey(), blank.getValue()))
                 .toList();
     }
 

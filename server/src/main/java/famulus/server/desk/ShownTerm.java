@@ -6,7 +6,7 @@ import java.util.List;
 /**
  * One term.
  *
- * @param kind field, text, number, ask or nothing
+ * @param kind field, text, number, blank (to write in) or nothing
  * @param format empty for the type's own way
  * @param steps what is reckoned from the field's day
  */

@@ -32,7 +32,7 @@ final class WrittenTerms {
         return switch (term.kind()) {
             case "nothing" -> new Expression.Term(new Operand.Nothing(), Optional.empty(), NOWHERE);
             case "text" -> new Expression.Term(new Operand.Text(line(term.value())), Optional.empty(), NOWHERE);
-            case "ask" -> ask(term);
+            case "blank" -> blank(term);
             case "number" ->
                 new Expression.Term(new Operand.Figure(ShownCondition.number(term.value())), Optional.empty(), NOWHERE);
             default -> reference(term);
@@ -59,12 +59,12 @@ final class WrittenTerms {
         return field.expression().terms().getFirst();
     }
 
-    private static Expression.Term ask(ShownTerm term) {
+    private static Expression.Term blank(ShownTerm term) {
         String hint = line(term.value()).strip();
         if (hint.isEmpty()) {
             throw Refusal.field("field", "Say what the sender should write in here.");
         }
-        return new Expression.Term(new Operand.Ask(hint), Optional.empty(), NOWHERE);
+        return new Expression.Term(new Operand.WriteIn(hint), Optional.empty(), NOWHERE);
     }
 
     private static String line(String value) {

@@ -9,14 +9,14 @@ import java.util.Set;
 /**
  * What will be asked of people who are gathered; the rest takes time for many, is left out, and counts as missing.
  *
- * @param salutation whether people are greeted
+ * @param greeting whether people are greeted
  * @param history whether what was said to them is asked
  * @param documents whether their deals' documents are
  * @param addresses whether all their addresses are
  * @param fields the names of the fields of any record; empty for every field there is
  */
 public record NeededData(
-        boolean salutation, boolean history, boolean documents, boolean addresses, Optional<Set<String>> fields) {
+        boolean greeting, boolean history, boolean documents, boolean addresses, Optional<Set<String>> fields) {
     /** Everything. */
     public static final NeededData ALL = new NeededData(true, true, true, true, Optional.empty());
 
@@ -41,21 +41,21 @@ public record NeededData(
     /** What these paths need. */
     public static NeededData of(Collection<Path> paths) {
         Set<String> fields = new HashSet<>(ALWAYS);
-        boolean salutation = false;
+        boolean greeting = false;
         boolean history = false;
         boolean documents = false;
         for (Path path : paths) {
             fields.addAll(path.words());
             history |= path.root().equals("history");
             documents |= path.root().equals("document");
-            salutation |= path.words().getLast().equals("salutation");
+            greeting |= path.words().getLast().equals("greeting");
         }
-        return new NeededData(salutation, history, documents, fields.contains("email"), Optional.of(fields));
+        return new NeededData(greeting, history, documents, fields.contains("email"), Optional.of(fields));
     }
 
     /** The same, with people's addresses. */
     public NeededData withAddresses() {
-        return new NeededData(salutation, history, documents, true, fields);
+        return new NeededData(greeting, history, documents, true, fields);
     }
 
     /** Whether a field is asked. */

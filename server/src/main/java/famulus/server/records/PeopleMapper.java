@@ -22,7 +22,7 @@ interface PeopleMapper {
             UUID personId,
             int timesWritten,
             Instant lastWritten,
-            Instant lastAnswer,
+            Instant lastReply,
             Instant lastCalled,
             Instant lastOpened,
             Instant lastClicked,

@@ -65,7 +65,7 @@ interface PersonSummaryMapper {
     @Update(
             """
             update person_summary
-            set last_answer = (select max(h.at) from history_entry h
+            set last_reply = (select max(h.at) from history_entry h
                                where h.record_id = #{person} and h.kind = 'ANSWERED_ELSEWHERE'),
                 last_called = (select max(h.at) from history_entry h where h.record_id = #{person} and h.kind = 'CALL')
             where person_id = #{person}

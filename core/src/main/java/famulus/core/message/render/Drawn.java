@@ -13,7 +13,7 @@ public final class Drawn {
 
     /** All of them: the still, those that the designs to start from show, and the icons of social links. */
     public static final Set<String> ALL = Stream.concat(
-                    Stream.of(STILL, "drawn-blossom", "drawn-hives", "drawn-orchard-map", "drawn-winter", "drawn-mark"),
+                    Stream.of(STILL, "drawn-news", "drawn-welcome", "drawn-meeting-map", "drawn-winter"),
                     Stream.of(SocialIcon.values())
                             .filter(icon -> icon != SocialIcon.NONE)
                             .map(Drawn::icon))

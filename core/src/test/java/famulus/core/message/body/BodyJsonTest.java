@@ -96,7 +96,7 @@ class BodyJsonTest {
                 HouseStyle.BARE.button(),
                 List.of(new HouseStyle.Wrapping("With our mark", List.of(random.band()))),
                 List.of(new HouseStyle.Wrapping("Short", List.of(random.band()))),
-                RichText.plain("{house.name}\n{house.street}"));
+                RichText.plain("{our.name}\n{our.street}"));
         assertThat(HouseStyleJson.read(HouseStyleJson.write(style))).isEqualTo(style);
         assertThatThrownBy(() -> HouseStyleJson.read("{\"version\":1,\"name\":\"x\",\"page\":{\"width\":4000}}"))
                 .isInstanceOf(UnreadableBody.class);

@@ -50,7 +50,7 @@ class GoldenTest {
             "organisation.name", new Value.Text("Larkfield & Sons <Orchards>"),
             "deal.placement_date", new Value.Day(LocalDate.of(2026, 5, 25)),
             "deal.hive_count", new Value.Number(new BigDecimal("48")),
-            "house.name", new Value.Text("Brindlewing Pollination Services"));
+            "our.name", new Value.Text("Brindlewing Pollination Services"));
     private static final DealLines LINES = new DealLines(
             List.of(
                     new ItemLine("East block", dec("24"), "hives", dec("50.00"), dec("10"), dec("20"), "four weeks"),
@@ -110,7 +110,7 @@ class GoldenTest {
         HouseStyle style = HouseStyleJson.read(read("house-style.txt"));
         Body whole = Inserts.signed(
                 Inserts.feeds(Inserts.passages(body(name), GoldenTest::passage), GoldenTest::feed),
-                text("{house.name}, always there"));
+                text("{our.name}, always there"));
         Design design = new Design(mode, whole, style, "", "");
         BodyText text = BodyText.of(design);
         var merged = new Merger(SETTINGS)

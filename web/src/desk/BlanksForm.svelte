@@ -1,14 +1,14 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
 
-  /** What a template asks of its sender, in order; filled in before anything else, one after another with Tab. */
+  /** What a template blanks of its sender, in order; filled in before anything else, one after another with Tab. */
   let {
-    asks,
+    blanks,
     answers,
     onanswer,
     ondone,
   }: {
-    asks: Schemas['ShownAsk'][];
+    blanks: Schemas['ShownBlank'][];
     answers: Record<string, string>;
     onanswer: (hint: string, answer: string) => void;
     /** The last one is answered. */
@@ -18,7 +18,7 @@
   /** In milliseconds. */
   const PAUSE = 150;
   const id = $props.id();
-  const open = $derived(asks.filter((one) => !(answers[one.hint] ?? '').trim()).length);
+  const open = $derived(blanks.filter((one) => !(answers[one.hint] ?? '').trim()).length);
   let form = $state<HTMLElement>();
 
   let timer: ReturnType<typeof setTimeout>;
@@ -40,20 +40,20 @@
   function onkeydown(event: KeyboardEvent, at: number) {
     const onward = event.key === 'Tab' && !event.shiftKey;
     const enter = event.key === 'Enter' && !event.shiftKey && !event.ctrlKey;
-    if (!enter && !(onward && at === asks.length - 1)) return;
+    if (!enter && !(onward && at === blanks.length - 1)) return;
     event.preventDefault();
     // What was typed counts before the next place is gone to.
     (event.currentTarget as HTMLElement).blur();
-    if (at === asks.length - 1) ondone();
+    if (at === blanks.length - 1) ondone();
     else form?.querySelectorAll<HTMLElement>('textarea')[at + 1]?.focus();
   }
 </script>
 
-<section class="asks" aria-label="To fill in" bind:this={form}>
+<section class="blanks" aria-label="To fill in" bind:this={form}>
   <p>
     {open === 0 ? 'All filled in.' : open === 1 ? 'One place to fill in.' : `${open} places to fill in.`}
   </p>
-  {#each asks as one, i (one.hint)}
+  {#each blanks as one, i (one.hint)}
     <label for="{id}-{i}">{one.hint}</label>
     <textarea
       id="{id}-{i}"
@@ -67,7 +67,7 @@
 </section>
 
 <style>
-  .asks {
+  .blanks {
     display: grid;
     grid-template-columns: minmax(90px, max-content) minmax(0, 1fr);
     gap: 4px 10px;
@@ -97,7 +97,7 @@
   }
 
   @media (width <= 700px) {
-    .asks {
+    .blanks {
       grid-template-columns: minmax(0, 1fr);
     }
   }
