@@ -3,7 +3,11 @@ package famulus.server.platform;
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
 import javax.sql.DataSource;
+import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -38,6 +42,30 @@ class DataConfiguration {
             pool.setExceptionOverride(new LostDatabase(lost::lost));
         }
         return new HikariDataSource(pool);
+    }
+
+    /**
+     * Opens a database anew that has just been made or changed. H2 binds a list of a check constraint to the connection that
+     * made it; once the pool retires that one, half an hour later, every row of the table would be refused. Read from the
+     * file, constraints belong to the database itself. (One in memory can't be opened anew, and lives as long as a test.)
+     */
+    @Bean
+    FlywayMigrationStrategy opensWhatItHasMadeAnew(DataSource data, FamulusProperties properties) {
+        return flyway -> {
+            if (flyway.migrate().migrationsExecuted > 0 && !properties.inMemory()) {
+                openAnew(data);
+            }
+        };
+    }
+
+    private static void openAnew(DataSource data) {
+        try (Connection connection = data.getConnection();
+                Statement statement = connection.createStatement()) {
+            statement.execute("shutdown");
+            data.unwrap(HikariDataSource.class).getHikariPoolMXBean().softEvictConnections();
+        } catch (SQLException failed) {
+            throw new IllegalStateException("The database could not be opened anew", failed);
+        }
     }
 
     /** What is done when the database can't be used any more. */
