@@ -11,13 +11,19 @@
 
   /** The spine; digits open its places in their order. */
   const places = [
+    { key: '1', label: 'Today', address: '/today' },
     { key: '2', label: 'People', address: '/people' },
     { key: '3', label: 'Deals', address: '/deals' },
     { key: '4', label: 'Templates', address: '/templates' },
     { key: '5', label: 'Materials', address: '/materials' },
   ];
+  /** Below the rule. */
+  const boxes = [
+    { key: '6', label: 'Outbox', address: '/outbox' },
+    ...(session.now?.demo ? [{ key: '7', label: 'Demo inboxes', address: '/demo-inboxes' }] : []),
+  ];
   let waiting = $state(0);
-  const at = $derived(route.pathname === '/' ? '/people' : `/${route.pathname.split('/')[1]}`);
+  const at = $derived(route.pathname === '/' ? '/today' : `/${route.pathname.split('/')[1]}`);
 
   async function countWaiting() {
     waiting = (await ask('get', '/api/outbox/count').catch(() => null))?.waiting ?? waiting;
@@ -28,7 +34,11 @@
   $effect(() => onChange((change) => change.what === 'outbox' && outboxChanged()));
   $effect(() =>
     shortcuts([
-      ...places.map((place) => ({ key: place.key, label: place.label, run: () => go(place.address) })),
+      ...[...places, ...boxes].map((place) => ({
+        key: place.key,
+        label: place.label,
+        run: () => go(place.address),
+      })),
       { key: '/', label: 'Find', run: () => document.querySelector<HTMLElement>('[data-finder]')?.focus() },
       { key: '?', label: 'Keyboard shortcuts', run: () => (keys.shown = !keys.shown) },
     ]),
@@ -50,16 +60,15 @@
       {/each}
     </ul>
     <ul class="post">
-      <li>
-        <a href="/outbox" aria-current={at === '/outbox' ? 'page' : undefined}>
-          Outbox{#if waiting}&nbsp;<b>{waiting}<span class="unseen"> waiting</span></b>{/if}
-        </a>
-      </li>
-      {#if session.now?.demo}
+      {#each boxes as place (place.address)}
         <li>
-          <a href="/demo-inboxes" aria-current={at === '/demo-inboxes' ? 'page' : undefined}>Demo inboxes</a>
+          <a href={place.address} aria-current={at === place.address ? 'page' : undefined}>
+            {place.label}{#if place.address === '/outbox' && waiting}&nbsp;<b
+                >{waiting}<span class="unseen"> waiting</span></b
+              >{/if}
+          </a>
         </li>
-      {/if}
+      {/each}
     </ul>
     <Me who={me()} here={at === '/profile' || at === '/team' || at === '/company'} />
     <div class="name" aria-hidden="true">Famulus</div>

@@ -1,9 +1,11 @@
 import { createRouter } from 'sv-router';
 import PeopleAndDeals from '../records/RecordList.svelte';
+import Today from '../today/Today.svelte';
 
 /** Every address of the interface. The heavier views are loaded when they are opened. */
 export const { navigate, route } = createRouter({
-  '/': PeopleAndDeals,
+  '/': Today,
+  '/today': Today,
   '/people': PeopleAndDeals,
   '/people/:kind': PeopleAndDeals,
   '/people/:kind/:id': () => import('../records/RecordPage.svelte'),
@@ -27,7 +29,7 @@ export const { navigate, route } = createRouter({
 });
 
 /** Goes to an address made from data. */
-export function go(address: string, options: { replace?: boolean } = {}): void {
+export function go(address: string, options: { replace?: boolean; search?: string } = {}): void {
   (navigate as (to: string, options: object) => Promise<unknown>)(address, options).catch((failure) => {
     // One that another navigation overtakes waits for itself, and says so; the other one shows its page.
     if (!(failure instanceof TypeError && failure.message.startsWith('Chaining cycle'))) throw failure;

@@ -5,12 +5,13 @@
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
+  import CompanyForm from './CompanyForm.svelte';
   import PlainTable from '../ui/PlainTable.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import { typeOptions } from './types';
 
-  /** What the house says of itself, each with the day it was last true. */
+  /** Details of our company, each with the day it was last true. */
   type Fact = Schemas['HouseFact'];
   const may = isEditor();
   const types = typeOptions(['TEXT', 'NUMBER', 'MONEY', 'DATE', 'LINK', 'PHONE', 'EMAIL']);
@@ -63,9 +64,11 @@
   }
 </script>
 
+<CompanyForm />
+<h2>More details for templates</h2>
 <p class="soft">
-  What templates can say of the house. Each fact has the day on which it was true, and a template can print
-  that day too.
+  A number of customers, an opening year, a link: each with the day it was last true, which a template can
+  print too.
   {#if !may}Editors and administrators change them.{/if}
 </p>
 {#if failed}<p role="alert">{failed}</p>{/if}
@@ -115,6 +118,11 @@
 {/if}
 
 <style>
+  h2 {
+    margin: 22px 0 4px;
+    font: 500 var(--large) / 1.3 var(--serif);
+  }
+
   .soft {
     color: var(--ink-soft);
   }

@@ -105,7 +105,7 @@
       const made = await proofOf(draft, null, { kind, id: person.id, deal: person.dealId ?? null });
       if (mine === run) proof = made;
     } catch {
-      // A house without people has nobody to show it for; the design can be begun all the same.
+      // The design can be started with all the same.
       if (mine === run) proof = null;
     }
   }
@@ -288,7 +288,7 @@
   }
 
   li button[aria-pressed='true'] {
-    border-color: var(--act);
+    border-color: var(--ink);
     background: var(--sheet);
   }
 

@@ -28,7 +28,7 @@
   async function read() {
     const mine = ++run;
     try {
-      // As many as were shown are refresh, so that nobody loses their place.
+      // As many as were shown are read anew, so that nobody loses their place.
       const wanted = lines && search === foundFor ? lines.length : 1;
       let found: Line[] = [];
       let page: Schemas['TemplatePage'];
@@ -148,7 +148,12 @@
     <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
   {:else if lines?.length === 0}
     <p class="said">
-      {search ? 'No template matches.' : 'No templates yet. Start with a message you write every week.'}
+      {#if search}
+        No template matches.
+      {:else}
+        No templates yet. Start with a message you write every week.
+        <Button quiet onclick={() => go('/templates/new')}>Choose a design</Button>
+      {/if}
     </p>
   {:else if lines}
     <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
@@ -210,7 +215,7 @@
   <Slip title={line.name} {anchor} placement="bottom-end" onclose={() => (more = null)}>
     <p class="ways">
       <Button onclick={() => void duplicate(line)}>Duplicate</Button>
-      {#if line.mayChange}<Button danger onclick={() => void remove(line)}>Delete template</Button>{/if}
+      {#if line.mayChange}<Button onclick={() => void remove(line)}>Delete template</Button>{/if}
     </p>
     <p class="remark">
       {line.mayChange
@@ -272,7 +277,7 @@
 
   tbody tr:hover,
   tbody tr:focus-within {
-    background: var(--act-tint);
+    background: var(--chosen);
   }
 
   .figures {

@@ -18,6 +18,13 @@
     organisation: { name: '' },
     deal: { name: '' },
   };
+  /** What belongs into a list that is empty. */
+  const absent = {
+    contact: 'No contacts yet. Contacts are the people you sell to and look after.',
+    lead: 'No leads yet. Leads are people who may become customers.',
+    organisation: 'No organisations yet. Organisations are the companies your contacts work for.',
+    deal: 'No deals yet. A deal is something a customer may buy: with a value, a stage and its people.',
+  };
   const people = [
     ['contact', 'Contacts', '/people/contacts'],
     ['lead', 'Leads', '/people/leads'],
@@ -145,7 +152,15 @@
       {sort}
       {descending}
       onsort={sortBy}
-    />
+    >
+      {#snippet empty()}
+        {#if search}
+          No {kind} matches “{search}”.
+        {:else}
+          {absent[kind]} <Button quiet onclick={begin}>Add the first {kind}</Button>
+        {/if}
+      {/snippet}
+    </Ledger>
   {/key}
 </Page>
 {#if adding}

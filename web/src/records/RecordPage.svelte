@@ -65,7 +65,7 @@
     page = null;
     used = [];
     after = null;
-    writing = hasDraft(draftKey(kind, id));
+    writing = hasDraft(draftKey(kind, id)) || new URLSearchParams(location.search).has('write');
     void read();
   });
 

@@ -1,20 +1,16 @@
 <script lang="ts">
-  import { ask, fieldsOf, sentence } from '../api/client';
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { readSession } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
-  import Choose from '../ui/Choose.svelte';
+  import ChooseTyped from '../ui/ChooseTyped.svelte';
 
-  const countries = ['AT', 'BE', 'CA', 'CH', 'DE', 'FR', 'GB', 'GR', 'IE', 'NL', 'PT', 'US'];
-  const names = new Intl.DisplayNames(['en'], { type: 'region' });
-  const zones = Intl.supportedValuesOf('timeZone');
-  const currencies = Intl.supportedValuesOf('currency');
-  const money = new Intl.DisplayNames('en', { type: 'currency' });
   const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  let choices = $state<Schemas['Choices'] | null>(null);
   let first = $state({
     houseName: '',
     country: 'GB',
-    timeZone: zones.includes(here) ? here : 'Europe/London',
+    timeZone: here || 'Europe/London',
     currency: 'GBP',
     firstName: '',
     lastName: '',
@@ -35,6 +31,10 @@
     }
   }
 
+  ask('get', '/api/choices')
+    .then((all) => (choices = all))
+    .catch((failure) => (said = sentence(failure)));
+
   $effect(() => {
     document.title = 'Welcome · Famulus';
   });
@@ -46,47 +46,51 @@
     Nobody has been set up yet. You will be the administrator: you keep people, fields and accounts, and can
     write like everybody else.
   </p>
-  <form onsubmit={submit}>
-    <h2>Your company</h2>
-    <Field label="Name" required bind:value={first.houseName} error={wrong.houseName} />
-    <div class="three">
-      <Choose
-        label="Country"
-        bind:value={first.country}
-        error={wrong.country}
-        options={countries.map((code) => [code, names.of(code) ?? code] as const)}
+  {#if choices}
+    <form onsubmit={submit}>
+      <h2>Your company</h2>
+      <Field label="Name" required bind:value={first.houseName} error={wrong.houseName} />
+      <div class="three">
+        <ChooseTyped
+          label="Country"
+          bind:value={first.country}
+          error={wrong.country}
+          options={choices.countries}
+        />
+        <ChooseTyped
+          label="Time zone"
+          bind:value={first.timeZone}
+          error={wrong.timeZone}
+          options={choices.timeZones}
+        />
+        <ChooseTyped
+          label="Currency"
+          bind:value={first.currency}
+          error={wrong.currency}
+          options={choices.currencies}
+        />
+      </div>
+      <h2>You</h2>
+      <div class="two">
+        <Field label="First name" required bind:value={first.firstName} error={wrong.firstName} />
+        <Field label="Surname" required bind:value={first.lastName} error={wrong.lastName} />
+      </div>
+      <Field label="E-mail" required bind:value={first.email} error={wrong.email} autocomplete="username" />
+      <Field
+        label="Password"
+        type="password"
+        required
+        bind:value={first.password}
+        error={wrong.password}
+        remark="At least 12 characters."
+        autocomplete="new-password"
       />
-      <Choose
-        label="Time zone"
-        bind:value={first.timeZone}
-        error={wrong.timeZone}
-        options={zones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
-      />
-      <Choose
-        label="Currency"
-        bind:value={first.currency}
-        error={wrong.currency}
-        options={currencies.map((code) => [code, `${code}, ${money.of(code) ?? code}`] as const)}
-      />
-    </div>
-    <h2>You</h2>
-    <div class="two">
-      <Field label="First name" required bind:value={first.firstName} error={wrong.firstName} />
-      <Field label="Surname" required bind:value={first.lastName} error={wrong.lastName} />
-    </div>
-    <Field label="E-mail" required bind:value={first.email} error={wrong.email} autocomplete="username" />
-    <Field
-      label="Password"
-      type="password"
-      required
-      bind:value={first.password}
-      error={wrong.password}
-      remark="At least 12 characters."
-      autocomplete="new-password"
-    />
-    {#if said}<p class="said" role="alert">{said}</p>{/if}
-    <Button main type="submit">Begin</Button>
-  </form>
+      {#if said}<p class="said" role="alert">{said}</p>{/if}
+      <Button main type="submit">Begin</Button>
+    </form>
+  {:else if said}
+    <p class="said" role="alert">{said}</p>
+  {/if}
 </main>
 
 <style>
@@ -113,7 +117,7 @@
   }
 
   .three {
-    grid-template-columns: 1fr 1fr 90px;
+    grid-template-columns: 1fr 1fr 1fr;
   }
 
   .said {

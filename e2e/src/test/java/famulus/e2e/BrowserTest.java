@@ -38,6 +38,11 @@ abstract class BrowserTest {
         return true;
     }
 
+    /** What else the application is started with. */
+    List<String> settings() {
+        return List.of();
+    }
+
     @BeforeAll
     void start() {
         List<String> arguments =
@@ -45,6 +50,7 @@ abstract class BrowserTest {
         if (demo()) {
             arguments.add("--famulus.now=2026-05-04T09:00:00Z");
         }
+        arguments.addAll(settings());
         application = SpringApplication.run(Famulus.class, arguments.toArray(String[]::new));
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));

@@ -55,7 +55,14 @@ create table house (
   language  varchar(5) not null,
   time_zone varchar(60) not null,
   currency  varchar(3) not null,
-  counts_reading boolean default false not null
+  counts_reading boolean default false not null,
+  -- Where readers of messages reach us; none as long as nobody has said so.
+  public_address varchar(200)
+);
+
+-- Steps of the first hour that are passed over.
+create table skipped_step (
+  step varchar(20) primary key
 );
 
 create table colleague (

@@ -103,7 +103,7 @@ class TemplateController {
     /** The templates that use a fact of the house, such as a saved link. */
     @GetMapping("/using-fact")
     List<UsingTemplate> using(Colleague asking, @RequestParam String name) {
-        return uses.using(RecordKind.HOUSE, name, asking);
+        return uses.using(RecordKind.OUR_COMPANY, name, asking);
     }
 
     @GetMapping("/{id}")

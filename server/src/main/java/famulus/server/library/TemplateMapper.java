@@ -92,6 +92,13 @@ interface TemplateMapper {
     /** Whose signature is which. */
     record ChosenSignature(String forWhom, UUID templateId) {}
 
+    /** Whether there is a template of any writer; leans on template_kind. */
+    @Select(
+            """
+            select exists (select 1 from template where kind = 'TEMPLATE' and deleted_at is null)
+            """)
+    boolean any();
+
     @Select("select for_whom, template_id from signature_choice")
     List<ChosenSignature> signatureChoices();
 

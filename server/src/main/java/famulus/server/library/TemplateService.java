@@ -62,6 +62,11 @@ public class TemplateService {
         this.events = events;
     }
 
+    /** Whether there is any template, whoever wrote it. */
+    public boolean any() {
+        return mapper.any();
+    }
+
     /** One template; refused when it is not there, has been deleted, or is not for whoever asks to see. */
     public Template get(UUID id, Colleague asking) {
         return rights.mustBeSeen(mapper.byId(id, false), asking);

@@ -12,6 +12,7 @@ import famulus.server.library.VariantService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
+import famulus.server.records.SampleRecords;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
@@ -59,6 +60,7 @@ public class MessageDraftService {
         if (!to.kind().isPerson()) {
             throw Refusal.because("no-person", "Choose the person to write to.");
         }
+        SampleRecords.refuse(to);
         Colleague sender = sender(senderId, asking);
         Optional<Template> template = Optional.ofNullable(templateId)
                 .map(id -> variants.forReader(id, proofs.language(to, sender), asking, sender))
@@ -71,6 +73,7 @@ public class MessageDraftService {
 
     /** Merges a template for a person as it would leave, to be looked at by colleagues; it goes out as whoever asks. */
     public MessageDraft test(UUID templateId, For to, Colleague asking) {
+        SampleRecords.refuse(to);
         Template template = templates.get(templateId, asking);
         Proof proof = proofs.proof(drafts.source(template), template.about(), to, asking, Given.NOTHING);
         return new MessageDraft(proof, Optional.of(template), template.about(), asking);

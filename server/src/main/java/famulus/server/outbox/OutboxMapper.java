@@ -221,6 +221,9 @@ interface OutboxMapper {
     @Select("select id from outgoing_message where state = 'WAITING' order by created_at limit 1000")
     List<UUID> waiting();
 
+    @Select("select exists (select 1 from outgoing_message where not test)")
+    boolean any();
+
     @Select(
             """
             select count(*) from outgoing_message

@@ -176,6 +176,11 @@ public class OutboxService {
         return new OutboxPage(open, more ? settled.subList(0, MOST_SHOWN) : settled, more);
     }
 
+    /** Whether anybody has been written to, tests aside. */
+    public boolean anySent() {
+        return mapper.any();
+    }
+
     /** How many wait. */
     int countWaiting(Colleague asking) {
         return mapper.countWaiting(asking, seesTests(asking));

@@ -9,6 +9,7 @@ class DeepLinks {
     @GetMapping({
         "/sign-in",
         "/welcome",
+        "/today",
         "/people/**",
         "/deals/**",
         "/templates/**",

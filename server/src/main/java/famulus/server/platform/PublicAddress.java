@@ -2,10 +2,15 @@ package famulus.server.platform;
 
 import java.net.URI;
 import java.util.Locale;
+import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
 
-/** Where those who were written to reach us: the beginning of the links that messages carry to our own pages. */
+/**
+ * Where those who were written to reach us: the beginning of the links that messages carry to our own pages. What the server
+ * was started with comes first, then what is typed in Company settings; the demo falls back on this machine.
+ */
 @Component
 public class PublicAddress {
     /** Stands for the reader's own key as long as a message is only looked at. */
@@ -16,15 +21,24 @@ public class PublicAddress {
 
     private final FamulusProperties properties;
     private final Environment environment;
+    private final ObjectProvider<KeptPublicAddress> typed;
 
-    PublicAddress(FamulusProperties properties, Environment environment) {
+    PublicAddress(FamulusProperties properties, Environment environment, ObjectProvider<KeptPublicAddress> typed) {
         this.properties = properties;
         this.environment = environment;
+        this.typed = typed;
         String given = properties.publicAddress();
         if (!given.isEmpty() && !isAddress(given)) {
             throw new IllegalStateException(
                     "famulus.public-address says “" + given + "”. It is to be like https://post.example.com");
         }
+    }
+
+    /** Why an address can't be one, in a sentence; nothing for one that can, e.g. {@code https://post.example.com}. */
+    public static Optional<String> refusal(String typed) {
+        return isAddress(typed)
+                ? Optional.empty()
+                : Optional.of("Write an address such as https://post.example.com, without anything behind a ? or #.");
     }
 
     private static boolean isAddress(String given) {
@@ -40,9 +54,14 @@ public class PublicAddress {
         }
     }
 
+    /** Whether the server was started with one, so that none can be typed. */
+    public boolean fixed() {
+        return !properties.publicAddress().isEmpty();
+    }
+
     /** Whether there is one; without it messages carry no links to us, and nothing is counted. */
     public boolean known() {
-        return properties.demo() || !properties.publicAddress().isEmpty();
+        return properties.demo() || given().isPresent();
     }
 
     /** What all links to our pages for readers begin with. */
@@ -60,12 +79,19 @@ public class PublicAddress {
         return pages() + key + "/unsubscribe";
     }
 
+    /** The address set for the server, or else the one that was typed. */
+    public Optional<String> given() {
+        return fixed()
+                ? Optional.of(properties.publicAddress())
+                : Optional.ofNullable(typed.getIfAvailable()).flatMap(KeptPublicAddress::kept);
+    }
+
     private String base() {
-        String given = properties.publicAddress();
-        if (!given.isEmpty()) {
-            return given.endsWith("/") ? given.substring(0, given.length() - 1) : given;
-        }
-        String port = environment.getProperty("local.server.port", environment.getProperty("server.port", "8080"));
-        return "http://localhost:" + port;
+        return given().map(given -> given.endsWith("/") ? given.substring(0, given.length() - 1) : given)
+                .orElseGet(() -> {
+                    String port = environment.getProperty(
+                            "local.server.port", environment.getProperty("server.port", "8080"));
+                    return "http://localhost:" + port;
+                });
     }
 }

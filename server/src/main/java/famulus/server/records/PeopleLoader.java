@@ -52,6 +52,7 @@ final class PeopleLoader {
     private final House house;
     private final Map<UUID, Colleague> team;
     private final Map<String, String> houseFacts;
+    private final UUID sender;
     private final Map<String, String> senderFacts;
     private final Map<String, String> messageFacts;
     private final Instant now;
@@ -94,16 +95,40 @@ final class PeopleLoader {
         this.house = team.house();
         this.team = team.all().stream().collect(Collectors.toMap(Colleague::id, Function.identity()));
         this.houseFacts = houseFacts(house, houseFacts);
+        this.sender = sender.id();
         this.senderFacts = colleague(sender);
         this.team.values().forEach(one -> teamFacts.put(one.id(), colleague(one)));
     }
 
     List<Person> people(List<For> wanted) {
-        read(wanted);
+        Map<Boolean, List<For>> madeUp =
+                wanted.stream().collect(Collectors.partitioningBy(one -> SampleRecords.is(one.id())));
+        read(madeUp.get(false));
+        madeUp.get(true).forEach(this::makeUp);
         return wanted.stream()
                 .filter(one -> people.containsKey(one.id()))
                 .map(this::person)
                 .toList();
+    }
+
+    /** Puts the made-up person in place with all that stands around them. */
+    private void makeUp(For to) {
+        LocalDate today = LocalDate.ofInstant(now, house.zone());
+        SampleRecords sample = new SampleRecords(catalogue, house, sender, today);
+        CrmRecord deal = sample.deal();
+        people.put(to.id(), sample.person(to.kind()));
+        organisations = with(organisations, sample.organisation());
+        deals = with(deals, deal);
+        dealsOf = new HashMap<>(dealsOf);
+        dealsOf.put(to.id(), List.of(new DealRow(to.id(), deal.id(), deal.name(), true)));
+        addresses = new HashMap<>(addresses);
+        addresses.put(to.id(), SampleRecords.addresses());
+    }
+
+    private static Map<UUID, CrmRecord> with(Map<UUID, CrmRecord> records, CrmRecord one) {
+        Map<UUID, CrmRecord> more = new HashMap<>(records);
+        more.put(one.id(), one);
+        return more;
     }
 
     private void read(List<For> wanted) {
@@ -131,7 +156,7 @@ final class PeopleLoader {
         if (needs.addresses()) {
             addresses = records.addresses(ids);
         }
-        if (needs.salutation()) {
+        if (needs.greeting()) {
             sharers = mapper.sharers(ids).stream().collect(Collectors.groupingBy(SharerRow::personId));
         }
         if (needs.history()) {
@@ -175,11 +200,11 @@ final class PeopleLoader {
                 "company",
                 to.kind() == CrmKind.CONTACT ? organisation.map(CrmRecord::name).orElse("") : person.text("company"));
         facts.put("email", theirs.isEmpty() ? "" : theirs.getFirst().address());
-        if (needs.salutation()) {
-            salutation(person, locale).ifPresent(greeting -> facts.put("salutation", greeting));
+        if (needs.greeting()) {
+            greeting(person, locale).ifPresent(greeting -> facts.put("greeting", greeting));
         }
         GatheredValues values = new GatheredValues(catalogue, this::related);
-        values.put(Root.HOUSE, houseFacts);
+        values.put(Root.OUR, houseFacts);
         values.put(Root.SENDER, senderFacts);
         values.put(Root.PERSON, facts);
         values.put(to.kind() == CrmKind.CONTACT ? Root.CONTACT : Root.LEAD, facts);
@@ -210,7 +235,7 @@ final class PeopleLoader {
                 values);
     }
 
-    private Optional<String> salutation(CrmRecord person, Locale locale) {
+    private Optional<String> greeting(CrmRecord person, Locale locale) {
         List<Greeted> greeted = new ArrayList<>();
         greeted.add(greeted(
                 person.text("title"), person.text("first_name"), person.text("last_name"), person.text("formality")));
@@ -294,7 +319,7 @@ final class PeopleLoader {
     private static Map<String, String> history(HistoryRow row) {
         Map<String, String> facts = new HashMap<>();
         facts.put("times_written", row == null ? "0" : String.valueOf(row.timesWritten()));
-        facts.put("answered", row != null && row.lastAnswer() != null ? "yes" : "no");
+        facts.put("replied", row != null && row.lastReply() != null ? "yes" : "no");
         facts.put("opened", row != null && row.lastOpened() != null ? "yes" : "no");
         facts.put("clicked", row != null && row.lastClicked() != null ? "yes" : "no");
         facts.put("unsubscribed", row != null && row.unsubscribed() ? "yes" : "no");
@@ -302,8 +327,8 @@ final class PeopleLoader {
             if (row.lastWritten() != null) {
                 facts.put("last_written", row.lastWritten().toString());
             }
-            if (row.lastAnswer() != null) {
-                facts.put("last_answer", row.lastAnswer().toString());
+            if (row.lastReply() != null) {
+                facts.put("last_reply", row.lastReply().toString());
             }
             if (row.lastCalled() != null) {
                 facts.put("last_called", row.lastCalled().toString());

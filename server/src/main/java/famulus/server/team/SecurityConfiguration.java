@@ -35,13 +35,13 @@ class SecurityConfiguration implements WebMvcConfigurer {
 
     @Bean
     SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
-        return http.authorizeHttpRequests(
-                        requests -> requests.requestMatchers("/api/session", "/api/session/*", "/api/first-run")
-                                .permitAll()
-                                .requestMatchers("/api/**")
-                                .authenticated()
-                                .anyRequest()
-                                .permitAll())
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/api/session", "/api/session/*", "/api/first-run", "/api/choices")
+                        .permitAll()
+                        .requestMatchers("/api/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
                 // Readers of messages are nobody we know; mail programs post there too (RFC 8058).
                 .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/m/**"))
                 .securityContext(context -> context.securityContextRepository(contexts))

@@ -87,6 +87,21 @@ interface TeamMapper {
             """)
     void insertHouse(House house);
 
+    @Update(
+            """
+            update house
+            set name = #{name}, domain = #{domain}, phone = #{phone}, website = #{website}, street = #{street},
+                postcode = #{postcode}, town = #{town}, country = #{country}, language = #{language},
+                time_zone = #{timeZone}, currency = #{currency}
+            """)
+    void updateHouse(House house);
+
+    @Select("select public_address from house where public_address is not null")
+    Optional<String> publicAddress();
+
+    @Update("update house set public_address = #{address}")
+    void keepPublicAddress(@Param("address") String address);
+
     @Insert("insert into failed_sign_in (email, source, at) values (#{email}, #{source}, #{at})")
     void failed(@Param("email") String email, @Param("source") String source, @Param("at") Instant at);
 

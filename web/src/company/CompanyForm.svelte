@@ -1,0 +1,122 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { isEditor } from '../app/session.svelte';
+  import Button from '../ui/Button.svelte';
+  import ChooseTyped from '../ui/ChooseTyped.svelte';
+  import Field from '../ui/Field.svelte';
+  import { notify } from '../ui/notices.svelte';
+
+  /** Our company's name, address and the like, and where readers reach us. */
+  let { onkept }: { onkept?: () => void } = $props();
+  const may = isEditor();
+  let details = $state<Schemas['CompanyDetails'] | null>(null);
+  let fixed = $state(false);
+  let choices = $state<Schemas['Choices'] | null>(null);
+  let wrong = $state<Record<string, string>>({});
+  let failed = $state('');
+
+  function take(company: Schemas['Company']) {
+    details = company.details;
+    fixed = company.addressFixed;
+  }
+
+  async function read() {
+    try {
+      const [company, all] = await Promise.all([ask('get', '/api/company'), ask('get', '/api/choices')]);
+      choices = all;
+      take(company);
+      failed = '';
+    } catch (failure) {
+      failed = sentence(failure);
+    }
+  }
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    if (!details) return;
+    try {
+      take(await ask('put', '/api/company', { body: $state.snapshot(details) }));
+      wrong = {};
+      notify('Saved.');
+      onkept?.();
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) notify(sentence(failure), { stop: true });
+    }
+  }
+
+  void read();
+</script>
+
+{#if failed}
+  <p role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
+{:else if details && choices}
+  <form onsubmit={keep} aria-label="Our company">
+    <fieldset disabled={!may}>
+      <Field label="Company name" required bind:value={details.name} error={wrong.name} />
+      <Field label="Phone" bind:value={details.phone} error={wrong.phone} />
+      <Field label="Website" bind:value={details.website} error={wrong.website} />
+      <Field label="Street" bind:value={details.street} error={wrong.street} />
+      <Field label="Postcode" bind:value={details.postcode} error={wrong.postcode} />
+      <Field label="Town" bind:value={details.town} error={wrong.town} />
+      <ChooseTyped
+        label="Country"
+        bind:value={details.country}
+        options={choices.countries}
+        error={wrong.country}
+      />
+      <ChooseTyped
+        label="Language"
+        bind:value={details.language}
+        options={choices.languages}
+        error={wrong.language}
+      />
+      <ChooseTyped
+        label="Time zone"
+        bind:value={details.timeZone}
+        options={choices.timeZones}
+        error={wrong.timeZone}
+      />
+      <ChooseTyped
+        label="Currency"
+        bind:value={details.currency}
+        options={choices.currencies}
+        error={wrong.currency}
+      />
+      <div class="readers">
+        <Field
+          label="Public address"
+          bind:value={details.publicAddress}
+          error={wrong.publicAddress}
+          disabled={fixed}
+          remark={fixed
+            ? 'Set where the server is started.'
+            : 'Where readers of your messages reach this server, such as https://post.example.com. Without it there are no unsubscribe links and no web copies, and opens and clicks are not counted.'}
+        />
+      </div>
+    </fieldset>
+    {#if may}<Button main type="submit">Save</Button>{/if}
+  </form>
+{/if}
+
+<style>
+  fieldset {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 0 14px;
+    max-width: 820px;
+    margin: 0;
+    padding: 0;
+    border: 0;
+  }
+
+  .readers {
+    grid-column: 1 / -1;
+  }
+
+  @media (width <= 700px) {
+    fieldset {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

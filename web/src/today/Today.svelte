@@ -1,0 +1,90 @@
+<script lang="ts">
+  import { ask, sentence, type Schemas } from '../api/client';
+  import { gathered, onChange } from '../app/changes';
+  import OutboxLine from '../outbox/OutboxLine.svelte';
+  import Button from '../ui/Button.svelte';
+  import Page from '../ui/Page.svelte';
+  import { serverNow } from '../ui/when';
+  import FirstHour from './FirstHour.svelte';
+
+  /** The first screen: what makes an empty company work, and the messages that wait for somebody. */
+  let lines = $state<Schemas['OutboxLine'][] | null>(null);
+  let firstHour = $state<Schemas['FirstHour'] | null>(null);
+  let failed = $state('');
+  const day = serverNow().toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
+
+  async function read() {
+    try {
+      const [outbox, steps] = await Promise.all([
+        ask('get', '/api/outbox'),
+        ask('get', '/api/today/first-hour'),
+      ]);
+      lines = outbox.lines.filter(({ state }) => state !== 'SENT' && state !== 'CANCELLED');
+      firstHour = steps;
+      failed = '';
+    } catch (failure) {
+      failed = sentence(failure);
+    }
+  }
+
+  const changed = gathered(read);
+  $effect(() => onChange(() => changed()));
+  void read();
+</script>
+
+<Page title={day}>
+  {#snippet foot()}
+    <span aria-live="polite"
+      >{lines
+        ? lines.length
+          ? `${lines.length} in the outbox to look after`
+          : 'no message waits'
+        : ''}</span
+    >
+    <span class="keys">digits open the places · ? keys</span>
+  {/snippet}
+  {#if failed}
+    <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
+  {:else if lines && firstHour}
+    {#if firstHour.steps.length}
+      <FirstHour hour={firstHour} onchanged={(hour) => (firstHour = hour)} onread={read} />
+    {/if}
+    <section aria-labelledby="waiting">
+      <h2 id="waiting">In the outbox</h2>
+      {#if lines.length}
+        <ul>
+          {#each lines as line (line.id)}<OutboxLine {line} onacted={read} />{/each}
+        </ul>
+      {:else}
+        <p class="said">
+          No message waits. Messages that wait to leave, were rejected, or may not have gone are listed here.
+        </p>
+      {/if}
+    </section>
+  {/if}
+</Page>
+
+<style>
+  section {
+    padding-top: 6px;
+  }
+
+  h2 {
+    padding: 10px 20px 6px;
+    border-bottom: 1px solid var(--rule-soft);
+    font: 500 var(--large) / 1.3 var(--serif);
+  }
+
+  ul {
+    list-style: none;
+  }
+
+  .said {
+    padding: 14px 20px;
+    color: var(--ink-soft);
+  }
+
+  .keys {
+    margin-left: auto;
+  }
+</style>
