@@ -6,11 +6,13 @@
   import CompanyDetails from './CompanyDetails.svelte';
   import Fields from './Fields.svelte';
   import Holidays from './Holidays.svelte';
+  import Pipeline from './Pipeline.svelte';
   import Salutations from './Salutations.svelte';
 
-  /** The house's rules: what it says of itself, how it greets, when nobody works, and the fields it adds. */
+  /** Our company: its details, pipeline, greetings, holidays, fields of its own, and tracking. */
   const parts = [
     ['details', 'Details', CompanyDetails],
+    ['pipeline', 'Pipeline', Pipeline],
     ['greetings', 'Greetings', Salutations],
     ['holidays', 'Holidays', Holidays],
     ['fields', 'Fields', Fields],

@@ -32,7 +32,7 @@
     typed = found ? structuredClone($state.snapshot(found)) : null;
   }
 
-  ask('get', '/api/company/salutations')
+  ask('get', '/api/company/greetings')
     .then((read) => {
       all = read;
       choose(read[0]?.language ?? '');
@@ -48,7 +48,7 @@
 
   async function greet(rules: Rules) {
     try {
-      examples = await ask('post', '/api/company/salutations/examples', { body: rules });
+      examples = await ask('post', '/api/company/greetings/examples', { body: rules });
       wrong = {};
     } catch (failure) {
       wrong = fieldsOf(failure);
@@ -59,7 +59,7 @@
     if (!typed) return;
     try {
       const { language } = typed;
-      all = await ask('put', '/api/company/salutations/{language}', { params: { language }, body: typed });
+      all = await ask('put', '/api/company/greetings/{language}', { params: { language }, body: typed });
       choose(language);
       notify(`The greetings in ${names.of(language)} are saved.`);
     } catch (failure) {
@@ -77,7 +77,7 @@
 </script>
 
 <p class="soft">
-  &#123;person.salutation&#125; greets by these rules: the first that fits, and finds all that it names, is
+  &#123;person.greeting&#125; greets by these rules: the first that fits, and finds all that it names, is
   taken. Whether somebody is addressed formally can be set on their own page; for everybody else the language
   decides.
   {#if !may}Editors and administrators change the rules.{/if}

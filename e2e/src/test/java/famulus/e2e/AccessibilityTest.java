@@ -43,6 +43,9 @@ class AccessibilityTest extends BrowserTest {
         page.getByText("Who are you").waitFor();
         scan(page, "sign-in");
         signIn(page, "Signe");
+        page.getByText("No message waits.").waitFor();
+        scan(page, "Today");
+        page.keyboard().press("2");
         page.locator("[data-at='5'] a").waitFor();
         scan(page, "People");
         find(page, "Ines Okafor-Brandt");
@@ -95,8 +98,11 @@ class AccessibilityTest extends BrowserTest {
         for (String part : new String[] {"details", "greetings", "holidays", "fields"}) {
             page.navigate(address("/company/" + part));
             page.getByRole(AriaRole.TABLE).waitFor();
-            scan(page, "the house's " + part);
+            scan(page, "our company's " + part);
         }
+        page.navigate(address("/company/pipeline"));
+        textbox(page, "stage 1").waitFor();
+        scan(page, "the pipeline");
         page.navigate(address("/company/tracking"));
         page.getByLabel("Track opens and clicks").waitFor();
         scan(page, "what is counted");

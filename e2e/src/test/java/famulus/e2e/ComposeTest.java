@@ -166,17 +166,17 @@ class ComposeTest extends BrowserTest {
         page.mouse().up();
         assertThat(draft(page).getByText("2 up")).isHidden();
         assertThat(handle(page, "Text 1")).isFocused();
-        assertThat(textbox(page, "Block 1, text")).containsText("What helps us");
-        assertThat(message(page).getByRole(AriaRole.HEADING).first()).hasText("What helps us");
+        assertThat(textbox(page, "Block 1, text")).containsText("Two things help us");
+        assertThat(message(page).getByRole(AriaRole.HEADING).first()).hasText("Two things help us");
 
         List<String> before = blocks(page);
         dragOver(page, handle(page, "Text 1"), 1100, 400);
         page.mouse().up();
-        assertThat(textbox(page, "Block 1, text")).containsText("What helps us");
+        assertThat(textbox(page, "Block 1, text")).containsText("Two things help us");
         assertThat(blocks(page)).isEqualTo(before);
 
         page.keyboard().press("Control+z");
-        assertThat(textbox(page, "Block 3, text")).containsText("What helps us");
+        assertThat(textbox(page, "Block 3, text")).containsText("Two things help us");
     }
 
     @Test
@@ -258,11 +258,11 @@ class ComposeTest extends BrowserTest {
         right = band.locator(".column").nth(1).boundingBox();
         dragOver(page, handle(page, "Text 3"), right.x + right.width / 2, right.y + 4);
         page.mouse().up();
-        assertThat(band.locator(".column").nth(1)).containsText("What helps us");
-        assertThat(message(page).getByText("What helps us")).isVisible();
+        assertThat(band.locator(".column").nth(1)).containsText("Two things help us");
+        assertThat(message(page).getByText("Two things help us")).isVisible();
         settled(page);
         page.reload();
-        assertThat(draft(page).locator(".column.split").nth(1)).containsText("What helps us");
+        assertThat(draft(page).locator(".column.split").nth(1)).containsText("Two things help us");
     }
 
     @Test
@@ -298,7 +298,7 @@ class ComposeTest extends BrowserTest {
         page.keyboard().press("Escape");
         assertThat(draft(page).getByText(Pattern.compile("^shown when .*less than 0")))
                 .isVisible();
-        assertThat(message(page).getByText("What helps us")).isHidden();
+        assertThat(message(page).getByText("Two things help us")).isHidden();
     }
 
     /** Takes an edge and moves it to the right, in pixels, without letting go. */
@@ -421,10 +421,10 @@ class ComposeTest extends BrowserTest {
     void draftAndProofPointAtEachOther() {
         Page page = beginFrom("Signe", "Delivery notice", "Pointing");
         draft(page).locator("[data-block]").nth(2).hover();
-        assertThat(message(page).locator("[data-pointed]")).containsText("What helps us");
-        message(page).getByText("What helps us").hover();
-        assertThat(draft(page).locator("[data-block].pointed")).containsText("What helps us");
-        message(page).getByText("a gate that is open").dblclick();
+        assertThat(message(page).locator("[data-pointed]")).containsText("Two things help us");
+        message(page).getByText("Two things help us").hover();
+        assertThat(draft(page).locator("[data-block].pointed")).containsText("Two things help us");
+        message(page).getByText("an open door").dblclick();
         assertThat(textbox(page, "Block 3, text")).isFocused();
         page.keyboard().type("wide ");
         assertThat(message(page).getByText(Pattern.compile("wide "))).isVisible();

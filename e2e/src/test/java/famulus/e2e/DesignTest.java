@@ -60,11 +60,22 @@ class DesignTest extends BrowserTest {
         Locator frame = page.locator("iframe[title='The message']");
         button(page, "phone").click();
         assertThat(frame).hasCSS("width", "390px");
+        Locator edge = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Width of the preview"));
+        edge.press("ArrowRight");
+        assertThat(frame).hasCSS("width", "400px");
+        var at = edge.boundingBox();
+        page.mouse().move(at.x + 4, at.y + 100);
+        page.mouse().down();
+        page.mouse().move(at.x + 100, at.y + 100);
+        // So near a tablet's width, it rests on it.
+        page.mouse().up();
+        assertThat(button(page, "tablet")).hasAttribute("aria-pressed", "true");
+        assertThat(frame).hasCSS("width", "600px");
         button(page, "no pictures").click();
         assertThat(message(page).locator("img[src]")).hasCount(0);
         assertThat(message(page).locator("img").first()).hasAttribute("alt", "Brindlewing Pollination Services");
         button(page, "plain").click();
-        assertThat(page.getByLabel("As plain text")).containsText("[A snow-covered hive between bare trees]");
+        assertThat(page.getByLabel("As plain text")).containsText("[A small house in the snow between bare trees]");
         page.getByRole(AriaRole.HEADING).first().click();
         page.keyboard().press("Escape");
         button(page, "wide").click();
@@ -93,7 +104,7 @@ class DesignTest extends BrowserTest {
         assertThat(arrived.locator("img").first()).hasAttribute("src", Pattern.compile("^data:image/png"));
         button(page, "text").click();
         assertThat(page.locator(".letter .text, .mail .text").first())
-                .containsText("[A snow-covered hive between bare trees]");
+                .containsText("[A small house in the snow between bare trees]");
     }
 
     @Test

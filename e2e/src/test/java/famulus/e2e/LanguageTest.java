@@ -8,7 +8,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
-/** Choices, ask places, reckoned days and what the data really hold, on the desk and in use. */
+/** Choices, blanks to write in, reckoned days and what the data really hold, on the desk and in use. */
 class LanguageTest extends BrowserTest {
     private Page newTemplate(String name, String about) {
         Page page = openAs("Signe", "/templates");
@@ -234,11 +234,11 @@ class LanguageTest extends BrowserTest {
         assertThat(textbox(page, "what I do next")).isFocused();
         Locator text = textbox(page, "Text of this message");
         page.keyboard().type("send the pl");
-        assertThat(text).containsText("I will send the pl by Thursday");
+        assertThat(text).containsText("I’ll send the pl by Thursday");
         page.keyboard().type("an");
         page.keyboard().press("Tab");
         assertThat(text).containsText("We agreed: 48 hives for East.");
-        assertThat(text).containsText("I will send the plan by Thursday, 7 May 2026");
+        assertThat(text).containsText("I’ll send the plan by Thursday, 7 May 2026");
         assertThat(text).containsText("Please remember that the bees need water");
 
         page.reload();
@@ -253,16 +253,34 @@ class LanguageTest extends BrowserTest {
     }
 
     @Test
-    void anAskPlaceIsPutInFromTheFinder() {
+    void aBlankToWriteInIsPutInFromTheFinder() {
         Page page = newTemplate("Asks", "CONTACT");
         textbox(page, "Text").focus();
-        page.keyboard().type("We said: {ask");
+        page.keyboard().type("We said: {write in");
         page.keyboard().press("Enter");
         assertThat(page.getByLabel("What to write in")).isFocused();
         page.getByLabel("What to write in").fill("what was said");
         page.getByLabel("What to write in").press("Enter");
 
-        assertThat(textbox(page, "Text").locator(".chip.ask")).hasText("what was said");
-        assertThat(mail(page).locator(".ask")).hasText("what was said");
+        assertThat(textbox(page, "Text").locator(".chip.blank")).hasText("what was said");
+        assertThat(mail(page).locator(".blank")).hasText("what was said");
+    }
+
+    @Test
+    void anOldNameIsAnErrorThatOffersTodaysAndHalfAFieldIsNoEmptyText() {
+        Page page = newTemplate("Old names", "CONTACT");
+        Locator text = textbox(page, "Text");
+        text.focus();
+        page.keyboard().type("{when");
+        assertThat(text.locator("xpath=..")).not().hasClass(Pattern.compile("\\bempty\\b"));
+        page.keyboard().press("Escape");
+        for (int i = 0; i < 5; i++) {
+            page.keyboard().press("Backspace");
+        }
+        page.keyboard().insertText("From {house.name}.");
+        assertThat(page.getByText("There is no field “house.name” any more")).isVisible();
+        button(page, "Use our.name").click();
+        assertThat(text).containsText("Company name");
+        assertThat(mail(page)).containsText("From Brindlewing Pollination Services.");
     }
 }

@@ -46,7 +46,7 @@ class VariantTest extends BrowserTest {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("English").setExact(true)))
                 .hasAttribute("aria-pressed", "true");
-        original.getByText("What helps us").dblclick();
+        original.getByText("Two things help us").dblclick();
         assertThat(textbox(page, "Block 3, text")).isFocused();
         button(page, "German, this one").click();
         assertThat(message(page).getByText("Wir kommen")).isVisible();
@@ -70,7 +70,7 @@ class VariantTest extends BrowserTest {
         assertThat(page.getByText(Pattern.compile("https://"))).not().hasCount(0);
         textbox(page, "Leads to").fill("https://brindlewing.example/season");
         button(page, "Save").click();
-        assertThat(row(page, "Season plan")).containsText("{house.season_plan}");
+        assertThat(row(page, "Season plan")).containsText("{our.season_plan}");
 
         Page desk = beginFrom("Oriel", "Invitation", "With the plan");
         desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Button \\d+$")))

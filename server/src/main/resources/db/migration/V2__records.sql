@@ -32,6 +32,8 @@ create table field_choice (
   position   integer not null,
   -- Of a deal's stage: whether deals in it are open, won or lost.
   outcome    varchar(4) check (outcome in ('OPEN', 'WON', 'LOST')),
+  -- Labels it had before, one a line: conditions that name one go on holding.
+  earlier    varchar(2000),
   primary key (kind, field_name, code),
   foreign key (kind, field_name) references field_definition (kind, name)
 );
@@ -217,7 +219,7 @@ create table person_summary (
   person_id     uuid primary key,
   times_written integer not null,
   last_written  timestamp(3) with time zone,
-  last_answer   timestamp(3) with time zone,
+  last_reply   timestamp(3) with time zone,
   last_called   timestamp(3) with time zone,
   last_opened   timestamp(3) with time zone,
   last_clicked  timestamp(3) with time zone,

@@ -102,6 +102,7 @@ public abstract class ServerTest {
                 "kept_source_content",
                 "kept_source",
                 "content",
+                "skipped_step",
                 "reply_address",
                 "test_inbox",
                 "delivery_event",

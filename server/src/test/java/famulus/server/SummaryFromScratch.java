@@ -14,7 +14,7 @@ public final class SummaryFromScratch {
                    (select max(m.created_at) from outgoing_message m where m.person_id = p.id and not m.test
                       and m.state not in ('REFUSED', 'CANCELLED')) as last_written,
                    (select max(h.at) from history_entry h
-                    where h.record_id = p.id and h.kind = 'ANSWERED_ELSEWHERE') as last_answer,
+                    where h.record_id = p.id and h.kind = 'ANSWERED_ELSEWHERE') as last_reply,
                    (select max(h.at) from history_entry h where h.record_id = p.id and h.kind = 'CALL') as last_called,
                    (select max(e.at) from delivery_event e
                     where e.person_id = p.id and e.kind = 'OPENED' and not e.by_machine) as last_opened,
@@ -42,7 +42,7 @@ public final class SummaryFromScratch {
     public static List<Map<String, Object>> keptPeople(JdbcTemplate sql) {
         return sql.queryForList(
                 """
-                select person_id, cast(times_written as bigint) as times_written, last_written, last_answer, last_called,
+                select person_id, cast(times_written as bigint) as times_written, last_written, last_reply, last_called,
                        last_opened, last_clicked, clicked_link, unsubscribed, open_deal_id
                 from person_summary order by person_id
                 """);
@@ -54,7 +54,7 @@ public final class SummaryFromScratch {
         sql.execute(
                 """
                 insert into person_summary
-                  (person_id, times_written, last_written, last_answer, last_called, last_opened, last_clicked,
+                  (person_id, times_written, last_written, last_reply, last_called, last_opened, last_clicked,
                    clicked_link, unsubscribed, open_deal_id)
                 """
                         + PEOPLE);

@@ -53,18 +53,18 @@ class CompanyController {
         return holidays(asking);
     }
 
-    @GetMapping("/salutations")
-    List<TypedRules> salutations(Colleague asking) {
+    @GetMapping("/greetings")
+    List<TypedRules> greetings(Colleague asking) {
         return salutations.all();
     }
 
-    @PutMapping("/salutations/{language}")
+    @PutMapping("/greetings/{language}")
     List<TypedRules> change(Colleague asking, @PathVariable String language, @RequestBody TypedRules rules) {
         asking.mustBe(KEEPERS_ONLY, Role.KEEPER, Role.ADMINISTRATOR);
         if (!language.equals(rules.language())) {
             throw Refusal.fields(Map.of("language", "These are the greetings of another language."));
         }
         salutations.change(rules);
-        return salutations(asking);
+        return greetings(asking);
     }
 }

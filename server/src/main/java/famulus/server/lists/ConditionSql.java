@@ -110,8 +110,8 @@ final class ConditionSql {
         return switch (comparison.verb()) {
             case IS_EMPTY -> subject.missing();
             case IS_FILLED -> subject.missing().wrapped("(not ", ")");
-            case IS, IS_ONE_OF -> anySame(subject, measures);
-            case IS_NOT, IS_NOT_ONE_OF -> anySame(subject, measures).wrapped("(not ", ")");
+            case IS, IS_ONE_OF -> anySame(subject, named(comparison));
+            case IS_NOT, IS_NOT_ONE_OF -> anySame(subject, named(comparison)).wrapped("(not ", ")");
             case CONTAINS -> contains(subject, comparison.subject(), measures.getFirst());
             case DOES_NOT_CONTAIN ->
                 contains(subject, comparison.subject(), measures.getFirst()).wrapped("(not ", ")");
@@ -126,6 +126,19 @@ final class ConditionSql {
                         ordered(subject, ">=", measures.getFirst()), ordered(subject, "<=", measures.getLast()));
             default -> near(subject, comparison.verb(), measures.getFirst());
         };
+    }
+
+    /** What is compared with, and for labels that a choice had before those it has today. */
+    private List<Measure> named(Condition.Comparison comparison) {
+        List<Measure> named = new ArrayList<>(comparison.values());
+        for (FieldOption choice : people.options(comparison.subject().path())) {
+            comparison.values().stream()
+                    .filter(Measure.Text.class::isInstance)
+                    .map(measure -> TextKey.of(((Measure.Text) measure).text()))
+                    .filter(asked -> choice.earlier().stream().map(TextKey::of).anyMatch(asked::equals))
+                    .forEach(asked -> named.add(new Measure.Text(choice.label())));
+        }
+        return named;
     }
 
     private Sql anySame(SqlValue subject, List<Measure> measures) {

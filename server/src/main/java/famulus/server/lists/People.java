@@ -130,7 +130,7 @@ final class People {
         if (root.isEmpty() || catalogue.resolve(path, about).isEmpty()) {
             return Optional.empty();
         }
-        if (root.get() == Root.SENDER || root.get() == Root.HOUSE) {
+        if (root.get() == Root.SENDER || root.get() == Root.OUR) {
             return constants.apply(path).filter(value -> !value.missing()).flatMap(People::constant);
         }
         List<String> rest = path.words().subList(1, path.words().size());
@@ -145,7 +145,7 @@ final class People {
             }
             case DOCUMENT -> kind == CrmKind.LEAD ? Optional.empty() : document(rest);
             case HISTORY -> rest.size() == 1 ? history(rest.getFirst()) : Optional.empty();
-            case SENDER, HOUSE, MESSAGE -> Optional.empty();
+            case SENDER, OUR, MESSAGE -> Optional.empty();
         };
     }
 
@@ -340,10 +340,10 @@ final class People {
         return Optional.ofNullable(
                 switch (field) {
                     case "times_written" -> SqlValue.of(Sort.NUMBER, Sql.of("s.times_written"));
-                    case "last_written", "last_answer", "last_called", "last_opened", "last_clicked" ->
+                    case "last_written", "last_reply", "last_called", "last_opened", "last_clicked" ->
                         SqlValue.of(Sort.MOMENT, Sql.of("s." + field));
                     case "clicked_link" -> text(Sql.of("s.clicked_link"));
-                    case "answered" -> whether("s.last_answer is not null");
+                    case "replied" -> whether("s.last_reply is not null");
                     case "opened" -> whether("s.last_opened is not null");
                     case "clicked" -> whether("s.last_clicked is not null");
                     case "unsubscribed" -> whether("s.unsubscribed");
@@ -379,11 +379,20 @@ final class People {
                 });
     }
 
-    /** The choices of the field a path ends at. */
+    /** What any number can be chosen of in the field a path ends at; none for other fields. */
     List<FieldOption> choices(Path path) {
+        return choices(path, FieldType.CHOICES);
+    }
+
+    /** What one can be chosen of in the field a path ends at; none for other fields. */
+    List<FieldOption> options(Path path) {
+        return choices(path, FieldType.CHOICE);
+    }
+
+    private List<FieldOption> choices(Path path, FieldType type) {
         return catalogue
                 .resolve(path, about)
-                .filter(field -> field.type() == FieldType.CHOICES)
+                .filter(field -> field.type() == type)
                 .map(FieldDefinition::choices)
                 .orElse(List.of());
     }

@@ -32,7 +32,18 @@ interface CatalogueMapper {
             String kind, String name, String label, String type, String section, boolean inList, Instant retiredAt) {}
 
     /** A choice; {@code outcome} is null but for stages of deals. */
-    record ChoiceRow(String kind, String fieldName, String code, String label, int position, String outcome) {}
+    record ChoiceRow(
+            String kind, String fieldName, String code, String label, int position, String outcome, String earlier) {
+        /** Labels as they are kept; null for none. */
+        static String lines(List<String> labels) {
+            return labels.isEmpty() ? null : String.join("\n", labels);
+        }
+
+        /** The labels it had before. */
+        List<String> earlierLabels() {
+            return earlier == null ? List.of() : earlier.lines().toList();
+        }
+    }
 
     @Select("select revision from field_catalogue")
     int revision();
@@ -87,14 +98,14 @@ interface CatalogueMapper {
 
     @Select(
             """
-            select kind, field_name, code, label, position, outcome
+            select kind, field_name, code, label, position, outcome, earlier
             from field_choice order by kind, field_name, position, code
             """)
     List<ChoiceRow> choices();
 
     @Select(
             """
-            select kind, field_name, code, label, position, outcome
+            select kind, field_name, code, label, position, outcome, earlier
             from field_choice where kind = #{kind} and field_name = #{name} order by position, code
             """)
     List<ChoiceRow> choicesOf(@Param("kind") String kind, @Param("name") String name);
@@ -110,8 +121,8 @@ interface CatalogueMapper {
 
     @Insert(
             """
-            insert into field_choice (kind, field_name, code, label, position, outcome)
-            values (#{kind}, #{fieldName}, #{code}, #{label}, #{position}, #{outcome})
+            insert into field_choice (kind, field_name, code, label, position, outcome, earlier)
+            values (#{kind}, #{fieldName}, #{code}, #{label}, #{position}, #{outcome}, #{earlier})
             """)
     void insertChoice(ChoiceRow choice);
 }

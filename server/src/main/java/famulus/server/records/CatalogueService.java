@@ -122,7 +122,8 @@ public class CatalogueService {
     private void choices(RecordKind kind, String name, List<FieldDefinition.FieldOption> choices) {
         int at = 1;
         for (FieldDefinition.FieldOption choice : choices) {
-            mapper.insertChoice(new ChoiceRow(kind.word(), name, choice.code(), choice.label(), at++, null));
+            mapper.insertChoice(new ChoiceRow(
+                    kind.word(), name, choice.code(), choice.label(), at++, null, ChoiceRow.lines(choice.earlier())));
         }
     }
 
@@ -143,7 +144,7 @@ public class CatalogueService {
     /** The choices of a field, in use or retired. */
     List<FieldDefinition.FieldOption> choices(String kind, String name) {
         return mapper.choicesOf(kind, name).stream()
-                .map(choice -> new FieldDefinition.FieldOption(choice.code(), choice.label()))
+                .map(choice -> new FieldDefinition.FieldOption(choice.code(), choice.label(), choice.earlierLabels()))
                 .toList();
     }
 
@@ -181,7 +182,8 @@ public class CatalogueService {
                 row.label(),
                 FieldType.valueOf(row.type()),
                 choices.stream()
-                        .map(choice -> new FieldDefinition.FieldOption(choice.code(), choice.label()))
+                        .map(choice ->
+                                new FieldDefinition.FieldOption(choice.code(), choice.label(), choice.earlierLabels()))
                         .toList(),
                 Optional.ofNullable(row.relation()).map(CatalogueService::kind));
         return new StoredField(

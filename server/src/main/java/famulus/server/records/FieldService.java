@@ -71,7 +71,7 @@ public class FieldService {
     /** Every field of the house's own, by kind. */
     public List<OwnField> own() {
         return catalogue.own().stream()
-                .filter(row -> !row.kind().equals(RecordKind.HOUSE.word()))
+                .filter(row -> !row.kind().equals(RecordKind.OUR_COMPANY.word()))
                 .map(row -> new OwnField(
                         CrmKind.of(row.kind()),
                         row.name(),

@@ -60,7 +60,7 @@ class HouseFactController {
     }
 
     /** How rules, kept or not, greet the people there are. */
-    @PostMapping("/salutations/examples")
+    @PostMapping("/greetings/examples")
     List<Example> examples(Colleague asking, @RequestBody TypedRules rules) {
         return examples.of(rules.language(), salutations.read(rules));
     }

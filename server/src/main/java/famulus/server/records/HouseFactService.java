@@ -4,6 +4,7 @@ import famulus.core.field.FieldDefinition;
 import famulus.core.field.FieldNames;
 import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
+import famulus.core.field.Root;
 import famulus.core.record.FieldInput;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Refusal;
@@ -27,8 +28,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What the house says of itself in templates, and since when it has been so: {@code house.customers} and
- * {@code house.customers_as_of}.
+ * Details of our company for templates, each with the day it was last true: {@code our.customers} and
+ * {@code our.customers_as_of}.
  */
 @Service
 public class HouseFactService {
@@ -88,10 +89,10 @@ public class HouseFactService {
     /** Every fact, by name. */
     public List<HouseFact> all() {
         return mapper.all().stream()
-                .flatMap(row -> catalogue.catalogue().field(RecordKind.HOUSE, row.name()).stream()
+                .flatMap(row -> catalogue.catalogue().field(RecordKind.OUR_COMPANY, row.name()).stream()
                         .map(field -> new HouseFact(
                                 row.name(),
-                                "house." + row.name(),
+                                Root.OUR.word() + "." + row.name(),
                                 field.label(),
                                 field.type(),
                                 row.said(),
@@ -117,7 +118,7 @@ public class HouseFactService {
         if (!TYPES.contains(typed.type())) {
             wrong.put("type", "A detail of the company can’t be of this type.");
         }
-        boolean taken = catalogue.catalogue().of(RecordKind.HOUSE).stream()
+        boolean taken = catalogue.catalogue().of(RecordKind.OUR_COMPANY).stream()
                 .anyMatch(field -> field.label().equalsIgnoreCase(typed.label().strip()));
         if (taken) {
             wrong.put("label", "Another link or company detail has this name already.");
@@ -126,13 +127,13 @@ public class HouseFactService {
             throw Refusal.fields(wrong);
         }
         String label = typed.label().strip();
-        String name = FieldNames.of(label, catalogue.names(RecordKind.HOUSE));
-        FieldDefinition field = FieldDefinition.plain(RecordKind.HOUSE, name, label, typed.type());
+        String name = FieldNames.of(label, catalogue.names(RecordKind.OUR_COMPANY));
+        FieldDefinition field = FieldDefinition.plain(RecordKind.OUR_COMPANY, name, label, typed.type());
         HouseFactMapper.FactRow row = read(field, typed);
-        int position = catalogue.lastPosition(RecordKind.HOUSE) + 1;
+        int position = catalogue.lastPosition(RecordKind.OUR_COMPANY) + 1;
         catalogue.add(field, SECTION, position, 1000, true, false);
         catalogue.add(
-                FieldDefinition.plain(RecordKind.HOUSE, name + AS_OF, label + ", as of", FieldType.DATE),
+                FieldDefinition.plain(RecordKind.OUR_COMPANY, name + AS_OF, label + ", as of", FieldType.DATE),
                 SECTION,
                 position + 1,
                 10,
@@ -147,7 +148,7 @@ public class HouseFactService {
     public void change(String name, TypedFact typed) {
         FieldDefinition field = catalogue
                 .catalogue()
-                .field(RecordKind.HOUSE, name)
+                .field(RecordKind.OUR_COMPANY, name)
                 .filter(any -> stored().containsKey(name))
                 .orElseThrow(() -> Refusal.missing("This detail"));
         mapper.update(read(field, typed));
@@ -159,8 +160,8 @@ public class HouseFactService {
         if (mapper.delete(name) == 0) {
             throw Refusal.missing("This detail");
         }
-        catalogue.remove(RecordKind.HOUSE, name);
-        catalogue.remove(RecordKind.HOUSE, name + AS_OF);
+        catalogue.remove(RecordKind.OUR_COMPANY, name);
+        catalogue.remove(RecordKind.OUR_COMPANY, name + AS_OF);
     }
 
     private HouseFactMapper.FactRow read(FieldDefinition field, TypedFact typed) {

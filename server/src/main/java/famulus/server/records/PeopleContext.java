@@ -142,7 +142,7 @@ public class PeopleContext {
     /** The values that are the same whoever is written to: of the house and the sender. */
     public MergeContext sameForAll(Colleague sender, FieldCatalogue catalogue) {
         GatheredValues values = new GatheredValues(catalogue, (kind, id) -> Map.of());
-        values.put(Root.HOUSE, PeopleLoader.houseFacts(team.house(), facts.stored()));
+        values.put(Root.OUR, PeopleLoader.houseFacts(team.house(), facts.stored()));
         values.put(Root.SENDER, PeopleLoader.colleague(sender));
         return values;
     }

@@ -7,7 +7,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** Roles on deals, and whether an option is in use. Names of tables and columns never come from a request. */
+/** Roles on deals, and how many records have an option. Names of tables and columns never come from a request. */
 @Mapper
 interface PipelineMapper {
     @Select("select label from contact_role order by position, label")
@@ -19,6 +19,6 @@ interface PipelineMapper {
     @Insert("insert into contact_role (label, position) values (#{label}, #{position})")
     void role(@Param("label") String label, @Param("position") int position);
 
-    @Select("select exists (select 1 from ${table} where ${column} = #{code})")
-    boolean used(@Param("table") String table, @Param("column") String column, @Param("code") String code);
+    @Select("select count(*) from ${table} where ${column} = #{code}")
+    int used(@Param("table") String table, @Param("column") String column, @Param("code") String code);
 }

@@ -11,8 +11,11 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,6 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class PipelineService {
     private static final int MOST = 40;
     private static final int LONGEST_LABEL = 60;
+    private static final int MOST_EARLIER = 20;
 
     private final CatalogueMapper mapper;
     private final PipelineMapper pipeline;
@@ -53,6 +57,13 @@ public class PipelineService {
      */
     public record Option(String code, String label) {}
 
+    /**
+     * All lists that an administrator keeps.
+     *
+     * @param roles what contacts can be on a deal
+     */
+    public record Pipeline(List<Stage> stages, List<Option> leadStates, List<Option> leadSources, List<String> roles) {}
+
     /** Lists of options that are not stages. */
     public enum OptionList {
         LEAD_STATES("lead", "state", CrmKind.LEAD),
@@ -66,6 +77,39 @@ public class PipelineService {
             this.kind = kind;
             this.field = field;
             this.table = table;
+        }
+    }
+
+    /** All lists, each in order. */
+    public Pipeline all() {
+        return new Pipeline(stages(), options(OptionList.LEAD_STATES), options(OptionList.LEAD_SOURCES), roles());
+    }
+
+    /**
+     * Takes the place of the lists that are not as before; all of them, or none where one is refused.
+     *
+     * @param before what whoever asks has seen; refused when somebody has changed a list since
+     */
+    @Transactional
+    public void change(Pipeline before, Pipeline after, Colleague by) {
+        by.mustBe("Only an administrator changes the pipeline.", Role.ADMINISTRATOR);
+        // Whoever comes second waits here, and then finds what the first has done.
+        mapper.newRevision();
+        Pipeline now = all();
+        if (!now.equals(before)) {
+            throw Refusal.changedMeanwhile("Somebody else changed the pipeline meanwhile. Look at it as it is now.");
+        }
+        if (!after.stages().equals(now.stages())) {
+            keepStages(after.stages());
+        }
+        if (!after.leadStates().equals(now.leadStates())) {
+            keepOptions(OptionList.LEAD_STATES, after.leadStates());
+        }
+        if (!after.leadSources().equals(now.leadSources())) {
+            keepOptions(OptionList.LEAD_SOURCES, after.leadSources());
+        }
+        if (!after.roles().equals(now.roles())) {
+            keepRoles(after.roles());
         }
     }
 
@@ -166,28 +210,56 @@ public class PipelineService {
         });
         String kept = code == null || code.isBlank() ? FieldNames.of(label, List.copyOf(codes)) : code;
         codes.add(kept);
-        return new ChoiceRow(kind, field, kept, label.strip(), position, outcome == null ? null : outcome.name());
+        return new ChoiceRow(kind, field, kept, label.strip(), position, outcome == null ? null : outcome.name(), null);
+    }
+
+    /** A row that knows the labels its choice had before; one that another choice has now belongs to that one. */
+    private static ChoiceRow remembering(ChoiceRow row, List<ChoiceRow> before, Set<String> labels) {
+        Optional<ChoiceRow> same =
+                before.stream().filter(one -> one.code().equals(row.code())).findFirst();
+        if (same.isEmpty()) {
+            return row;
+        }
+        List<String> earlier = Stream.concat(Stream.of(same.get().label()), same.get().earlierLabels().stream())
+                .distinct()
+                .filter(label -> !labels.contains(label.toLowerCase(Locale.ROOT)))
+                .limit(MOST_EARLIER)
+                .toList();
+        return new ChoiceRow(
+                row.kind(),
+                row.fieldName(),
+                row.code(),
+                row.label(),
+                row.position(),
+                row.outcome(),
+                ChoiceRow.lines(earlier));
     }
 
     private void replace(String kind, String field, CrmKind table, List<ChoiceRow> rows) {
         if (rows.isEmpty() || rows.size() > MOST) {
             throw Refusal.field("options", "Give from one to " + MOST + ".");
         }
+        List<ChoiceRow> before = mapper.choicesOf(kind, field);
         Set<String> labels = new HashSet<>();
         Set<String> stay = new HashSet<>();
         for (ChoiceRow row : rows) {
-            if (!labels.add(row.label().toLowerCase(java.util.Locale.ROOT)) || !stay.add(row.code())) {
+            if (!labels.add(row.label().toLowerCase(Locale.ROOT)) || !stay.add(row.code())) {
                 throw Refusal.field("options", "“" + row.label() + "” is here twice.");
             }
         }
-        for (ChoiceRow before : mapper.choicesOf(kind, field)) {
-            if (!stay.contains(before.code()) && pipeline.used(table.word(), field, before.code())) {
-                throw Refusal.field("options", "“" + before.label() + "” is in use. Change those records first.");
+        for (ChoiceRow one : before) {
+            int users = stay.contains(one.code()) ? 0 : pipeline.used(table.word(), field, one.code());
+            if (users > 0) {
+                throw Refusal.field(
+                        "options",
+                        "“" + one.label() + "” is the " + field + " of "
+                                + (users == 1 ? "one " : users + " ") + table.word() + (users == 1 ? "" : "s")
+                                + ". Change " + (users == 1 ? "it" : "them") + " first, or keep it.");
             }
         }
         mapper.newRevision();
         mapper.clearChoices(kind, field);
-        rows.forEach(mapper::insertChoice);
+        rows.forEach(row -> mapper.insertChoice(remembering(row, before, labels)));
         renewals.renew(table, Cause.KIND, null);
     }
 }

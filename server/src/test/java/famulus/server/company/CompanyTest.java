@@ -68,17 +68,17 @@ class CompanyTest extends ServerTest {
     @Test
     void greetsByTheHousesRules() throws Exception {
         UUID ines = contact("Ines", "Okafor", "");
-        assertThat(merged(ines, "{person.salutation},")).isEqualTo("Dear Ines,");
+        assertThat(merged(ines, "{person.greeting},")).isEqualTo("Dear Ines,");
 
-        JsonNode before = done("GET", "/api/company/salutations", null, signe).get(0);
+        JsonNode before = done("GET", "/api/company/greetings", null, signe).get(0);
         done(
                 "PUT",
-                "/api/company/salutations/en",
+                "/api/company/greetings/en",
                 rules("en", "FAMILIAR", List.of(rule("FAMILIAR", "", "Hello", "{person.first_name}"))),
                 oriel);
-        assertThat(merged(ines, "{person.salutation},")).isEqualTo("Hello Ines,");
-        done("PUT", "/api/company/salutations/en", before, oriel);
-        assertThat(merged(ines, "{person.salutation},")).isEqualTo("Dear Ines,");
+        assertThat(merged(ines, "{person.greeting},")).isEqualTo("Hello Ines,");
+        done("PUT", "/api/company/greetings/en", before, oriel);
+        assertThat(merged(ines, "{person.greeting},")).isEqualTo("Dear Ines,");
     }
 
     @Test
@@ -90,7 +90,7 @@ class CompanyTest extends ServerTest {
                 Map.of("version", 1, "values", Map.of("title", "Ms", "formality", "formal")),
                 signe);
 
-        assertThat(merged(ines, "{person.salutation},")).isEqualTo("Dear Ms Okafor,");
+        assertThat(merged(ines, "{person.greeting},")).isEqualTo("Dear Ms Okafor,");
     }
 
     @Test
@@ -98,7 +98,7 @@ class CompanyTest extends ServerTest {
         UUID ines = contact("Ines", "Okafor", "farm@larkfield.example");
         contact("Tobias", "Lindqvist", "farm@larkfield.example");
 
-        assertThat(merged(ines, "{person.salutation}")).isEqualTo("Dear Ines and Tobias");
+        assertThat(merged(ines, "{person.greeting}")).isEqualTo("Dear Ines and Tobias");
     }
 
     @Test
@@ -106,14 +106,14 @@ class CompanyTest extends ServerTest {
         contact("Ines", "Okafor", "");
         JsonNode examples = done(
                 "POST",
-                "/api/company/salutations/examples",
+                "/api/company/greetings/examples",
                 rules("en", "FAMILIAR", List.of(rule("FAMILIAR", "", "Hey", "{person.first_name}"))),
                 signe);
 
         assertThat(examples.get(0).get("salutation").asString()).isEqualTo("Hey Ines");
         JsonNode refused = done(
                 "POST",
-                "/api/company/salutations/examples",
+                "/api/company/greetings/examples",
                 rules("en", "FAMILIAR", List.of(rule("FAMILIAR", "", "", "{deal.name}"))),
                 signe);
         assertThat(refused.get("fields").propertyNames())
@@ -125,12 +125,12 @@ class CompanyTest extends ServerTest {
         UUID ines = contact("Ines", "Okafor", "");
         done("POST", "/api/company/facts", fact("Hives kept", "NUMBER", "2400", "2026-01-15"), oriel);
 
-        assertThat(merged(ines, "{house.hives_kept as whole} as of {house.hives_kept_as_of as month and year}"))
+        assertThat(merged(ines, "{our.hives_kept as whole} as of {our.hives_kept_as_of as month and year}"))
                 .isEqualTo("2,400 as of January 2026");
         done("PUT", "/api/company/facts/hives_kept", fact("Hives kept", "NUMBER", "2500", "2026-04-01"), oriel);
-        assertThat(merged(ines, "{house.hives_kept as whole}")).isEqualTo("2,500");
+        assertThat(merged(ines, "{our.hives_kept as whole}")).isEqualTo("2,500");
         done("DELETE", "/api/company/facts/hives_kept", null, oriel);
-        assertThat(merged(ines, "{house.hives_kept else \"gone\"}")).isEqualTo("gone");
+        assertThat(merged(ines, "{our.hives_kept else \"gone\"}")).isEqualTo("gone");
     }
 
     private static Map<String, String> fact(String label, String type, String value, String asOf) {

@@ -116,7 +116,7 @@ class AnalysisTest extends ServerTest {
         assertThat(filled.get("of").asInt()).isEqualTo(2);
         assertThat(filled.get("byPath").get("person.first_name").asInt()).isEqualTo(1);
         assertThat(filled.get("byPath").get("person.title").asInt()).isZero();
-        assertThat(filled.get("byPath").has("person.salutation")).isFalse();
+        assertThat(filled.get("byPath").has("person.greeting")).isFalse();
         done("PUT", "/api/records/contact/" + contact("A", "B", "") + "/fields/title", Map.of("value", "Ms"), signe);
         JsonNode later = done("GET", "/api/desk/filled?about=CONTACT", null, signe);
         assertThat(later.get("of").asInt()).isEqualTo(3);
@@ -173,7 +173,7 @@ class AnalysisTest extends ServerTest {
                         .isEqualTo(filled.get("byPath").get(path).asInt());
             }
         }
-        assertThat(profile("person.salutation").get("counted").asBoolean()).isFalse();
+        assertThat(profile("person.greeting").get("counted").asBoolean()).isFalse();
         assertThat(profile("person.nothing").get("code").asString()).isEqualTo("missing");
     }
 
@@ -198,7 +198,7 @@ class AnalysisTest extends ServerTest {
     @ValueSource(
             strings = {
                 "person.first_name is \"Ines\"",
-                "person.first_name is \"Ines\" and not (person.salutation is empty)",
+                "person.first_name is \"Ines\" and not (person.greeting is empty)",
                 "person.first_name is \"Ines\" and today plus 2 working days is after today"
             })
     void everybodyIsCountedOnRequest(String written) throws Exception {

@@ -47,7 +47,7 @@ class ChipsTest {
                 "'{deal.placement_date minus 2 days else 12}'            | FIELD | Placement date minus 2 days | deal | 12",
                 "'{deal.placement_date else today plus 1 week}'          | FIELD | Placement date         | deal    | Today plus 1 week",
                 "'{today plus 5 working days}'                           | FIELD | Today plus 5 working days | date | ''",
-                "'{ask \"what we agreed\"}'                              | ASK   | what we agreed         | ask     | ''"
+                "'{write in \"what we agreed\"}'                              | WRITE_IN | what we agreed      | blank   | ''"
             })
     void saysWhatAFieldIsAndWhatStandsInForIt(String written, Role role, String label, String source, String fallback) {
         Chip chip = chip("Dear " + written.strip() + ",");

@@ -17,7 +17,7 @@ class DeskTest extends ServerTest {
         JsonNode proof = proof(
                 ines,
                 "For {person.first_name as name}",
-                "On {today as long date}: {sender.first_name}, {house.name}, {person.email}");
+                "On {today as long date}: {sender.first_name}, {our.name}, {person.email}");
 
         assertThat(text(proof.get("subject"))).isEqualTo("For Ines");
         assertThat(text(proof.get("body"))).isEqualTo("On 4 May 2026: Signe, Brindlewing, ines@larkfield.example");
@@ -78,11 +78,10 @@ class DeskTest extends ServerTest {
     }
 
     @Test
-    void saysSoWhenThereIsNobody() throws Exception {
-        assertThat(done("GET", "/api/desk/people/step?about=DEAL", null, signe)
-                        .get("code")
-                        .asString())
-                .isEqualTo("nobody");
+    void somebodyMadeUpStandsInWhenThereIsNobody() throws Exception {
+        JsonNode stepped = done("GET", "/api/desk/people/step?about=DEAL", null, signe);
+        assertThat(stepped.get("total").asInt()).isZero();
+        assertThat(stepped.get("person").get("name").asString()).isEqualTo("Robin Sample");
     }
 
     @Test

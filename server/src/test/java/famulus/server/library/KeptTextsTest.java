@@ -182,7 +182,7 @@ class KeptTextsTest extends ServerTest {
         String plain = read(letter, signe);
         assertThat(plain).isNotBlank();
         UUID mine = add(TemplateKind.SIGNATURE, "Mine", blocks(text("Warmly, {sender.first_name}")), signe);
-        UUID team = add(TemplateKind.SIGNATURE, "Ours", blocks(text("{house.name} greets you")), oriel);
+        UUID team = add(TemplateKind.SIGNATURE, "Ours", blocks(text("{our.name} greets you")), oriel);
         assertThat(choose(mine, false, signe).get("code").asString()).isEqualTo("not-ready");
         ready(mine, 1, signe);
         ready(team, 1, oriel);

@@ -107,7 +107,8 @@ class ConditionSqlTest extends ServerTest {
 
     private void choices(RecordKind kind, String name, FieldType type) {
         List<FieldDefinition.FieldOption> choices = List.of(
-                new FieldDefinition.FieldOption("app", "Apples"), new FieldDefinition.FieldOption("pe", "pears"));
+                new FieldDefinition.FieldOption("app", "Apples", List.of("Pommes")),
+                new FieldDefinition.FieldOption("pe", "pears"));
         catalogue.add(
                 new FieldDefinition(kind, name, name, type, choices, Optional.empty()),
                 "Details",
@@ -155,7 +156,7 @@ class ConditionSqlTest extends ServerTest {
     private void deal(UUID contact, List<UUID> organisations) {
         Map<String, String> stored = new HashMap<>();
         stored.put("name", one(TEXTS));
-        stored.put("stage", one(List.of("enquiry", "quoted", "won", "placed", "lost")));
+        stored.put("stage", one(List.of("new", "quoted", "won", "placed", "lost")));
         sometimes(stored, "value", one(List.of("5000.00 GBP", "5000.00 EUR", "1.50 GBP")));
         sometimes(stored, "deposit", one(List.of("100.00 GBP", "100.00 EUR")));
         sometimes(stored, "closes_on", one(DAYS));
@@ -248,11 +249,11 @@ class ConditionSqlTest extends ServerTest {
                 "person.email",
                 "owner.first_name",
                 "sender.first_name",
-                "house.name",
-                "house.website",
+                "our.name",
+                "our.website",
                 "history.last_called",
-                "history.last_answer",
-                "history.answered",
+                "history.last_reply",
+                "history.replied",
                 "history.times_written",
                 "history.opened",
                 "history.last_opened",
@@ -299,7 +300,7 @@ class ConditionSqlTest extends ServerTest {
     }
 
     private String fitting(String path) {
-        if (path.matches(".*(blossom|closes_on|state_on|last_called|last_answer|last_opened|last_clicked|today).*")) {
+        if (path.matches(".*(blossom|closes_on|state_on|last_called|last_reply|last_opened|last_clicked|today).*")) {
             String day =
                     one(List.of("today", "\"" + one(DAYS) + "\"", "today plus 1 day", "today minus 2 weeks", "now"));
             return path
@@ -325,7 +326,7 @@ class ConditionSqlTest extends ServerTest {
             return path + one(List.of(" is yes", " is no", " is not yes", " is empty"));
         }
         String text = path.endsWith("crops")
-                ? one(List.of("Apples", "pears", "GONE", "app"))
+                ? one(List.of("Apples", "pears", "GONE", "app", "pommes"))
                 : path.endsWith("stage")
                         ? one(List.of("Won", "quoted", "placed"))
                         : path.contains("language") || path.contains("country")
@@ -343,6 +344,7 @@ class ConditionSqlTest extends ServerTest {
                 "\"" + one(TEXTS).replace("\t", " ") + "\"",
                 "\"" + one(DAYS) + "\"",
                 "\"Apples\"",
+                "\"Pommes\"",
                 "\"APP\"",
                 "\"gone\"",
                 "\"German\"",

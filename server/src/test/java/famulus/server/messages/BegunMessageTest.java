@@ -94,23 +94,23 @@ class BegunMessageTest extends ServerTest {
 
     @Test
     void whatTheSenderAnswersStandsInTheMessageAndWhatIsLeftOpenIsAskedFor() throws Exception {
-        UUID template = template("CONTACT", "Hives", "I saw {ask \"what you saw\"} on {ask \"when\"}.");
+        UUID template = template("CONTACT", "Hives", "I saw {write in \"what you saw\"} on {write in \"when\"}.");
         JsonNode open = begin(template, signe);
-        assertThat(open.at("/proof/asks").valueStream().map(one -> one.get("hint")
+        assertThat(open.at("/proof/blanks").valueStream().map(one -> one.get("hint")
                         .asString()))
                 .containsExactly("what you saw", "when");
 
         JsonNode answered =
                 begin(template, Map.of("answers", Map.of("what you saw", "{contact.first_name}’s bees")), signe);
         assertThat(body(answered)).contains("I saw {contact.first_name}’s bees on ");
-        assertThat(answered.at("/proof/asks").valueStream().map(one -> one.path("answer")
+        assertThat(answered.at("/proof/blanks").valueStream().map(one -> one.path("answer")
                         .asString("")))
                 .containsExactly("{contact.first_name}’s bees", "");
     }
 
     @Test
     void anAnswerThatIsNothingIsRefusedAtItsPlace() throws Exception {
-        UUID template = template("CONTACT", "Hives", "I saw {ask \"what you saw\"}.");
+        UUID template = template("CONTACT", "Hives", "I saw {write in \"what you saw\"}.");
         Map<String, Object> nothing = new HashMap<>();
         nothing.put("what you saw", null);
         JsonNode refused = begin(template, Map.of("answers", nothing), signe);

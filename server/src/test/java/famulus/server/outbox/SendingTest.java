@@ -88,7 +88,7 @@ class SendingTest extends ServerTest {
         template = template(
                 "CONTACT",
                 "x",
-                "We agreed {ask \"what we agreed\"}. {when person.title is empty}So be it. {end}Kind regards");
+                "We agreed {write in \"what we agreed\"}. {when person.title is empty}So be it. {end}Kind regards");
         UUID id = UUID.randomUUID();
         Map<String, Object> message = message(id);
         message.put("answers", Map.of("what we agreed", "48 hives"));
@@ -97,7 +97,7 @@ class SendingTest extends ServerTest {
                 "body",
                 List.of(
                         run("We agreed ", ""),
-                        run("48 hives", "{ask \"what we agreed\"}"),
+                        run("48 hives", "{write in \"what we agreed\"}"),
                         run(". So be it. Kind regards", "")));
         send(message, signe);
         reaches(id, "SENT");

@@ -213,7 +213,7 @@ class SummariesTest extends ServerTest {
             deals.add(UUID.fromString(done(
                             "POST",
                             "/api/records/deal",
-                            Map.of("values", Map.of("name", "D", "stage", "enquiry"), "email", ""),
+                            Map.of("values", Map.of("name", "D", "stage", "new"), "email", ""),
                             signe)
                     .get("id")
                     .asString()));
@@ -232,7 +232,7 @@ class SummariesTest extends ServerTest {
                 int version = done("GET", "/api/records/deal/" + deal, null, signe)
                         .get("version")
                         .asInt();
-                String stage = one(List.of("enquiry", "lost", "talking", "won")).orElseThrow();
+                String stage = one(List.of("new", "lost", "talking", "won")).orElseThrow();
                 done(
                         "PATCH",
                         "/api/records/deal/" + deal,

@@ -22,7 +22,8 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 /** Walks every endpoint of the API as nobody and in every role. */
 class EveryEndpointTest extends ServerTest {
     /** What a visitor may ask before signing in. */
-    private static final Set<String> OPEN = Set.of("/api/session", "/api/session/demo", "/api/first-run");
+    private static final Set<String> OPEN =
+            Set.of("/api/session", "/api/session/demo", "/api/first-run", "/api/choices");
     /** What only administrators may do; the password is one's own or an administrator's business. */
     private static final Set<String> ADMINISTRATORS = Set.of(
             "POST /api/team",
@@ -30,6 +31,7 @@ class EveryEndpointTest extends ServerTest {
             "PUT /api/team/{id}/password",
             "POST /api/materials/feeds/addresses",
             "PUT /api/company/counting",
+            "PUT /api/company/pipeline",
             "POST /api/fields",
             "PUT /api/fields/{kind}/{name}",
             "POST /api/fields/{kind}/{name}/retire",
@@ -37,9 +39,12 @@ class EveryEndpointTest extends ServerTest {
     /** What only editors and administrators may do. */
     private static final Set<String> KEEPERS = Set.of(
             "PUT /api/check-inboxes",
+            "PUT /api/company",
+            "PUT /api/today/first-hour/{step}/skipped",
+            "DELETE /api/today/first-hour/{step}/skipped",
             "PUT /api/company/holidays/{country}",
             "DELETE /api/company/holidays/{country}",
-            "PUT /api/company/salutations/{language}",
+            "PUT /api/company/greetings/{language}",
             "POST /api/company/facts",
             "PUT /api/company/facts/{name}",
             "DELETE /api/company/facts/{name}",
@@ -98,18 +103,33 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("PUT /api/materials/house-styles/{id}", "{\"version\": 1, \"look\": \"\"}"),
             Map.entry("POST /api/materials/house-styles", "{\"look\": \"\"}"),
             Map.entry("PUT /api/materials/house-styles/{id}/named", "{\"named\": []}"),
+            Map.entry(
+                    "PUT /api/company",
+                    """
+                    {"name": "L", "phone": "", "website": "", "street": "", "postcode": "", "town": "", "country": "GB",
+                     "language": "en", "timeZone": "Europe/London", "currency": "GBP", "publicAddress": ""}
+                    """),
             Map.entry("PUT /api/check-inboxes", "{\"addresses\": []}"),
+            Map.entry(
+                    "PUT /api/company/pipeline",
+                    """
+                    {"before": {"stages": [], "leadStates": [], "leadSources": [], "roles": []},
+                     "after": {"stages": [], "leadStates": [], "leadSources": [], "roles": []}}
+                    """),
             Map.entry("PUT /api/company/counting", "{\"counts\": true}"),
             Map.entry("PUT /api/company/holidays/{country}", "[]"),
             Map.entry(
-                    "PUT /api/company/salutations/{language}",
+                    "PUT /api/company/greetings/{language}",
                     "{\"language\": \"x\", \"usual\": \"FORMAL\", \"rules\": []}"),
             Map.entry("POST /api/materials/feeds/addresses", "{\"address\": \"http://localhost/\"}"),
             Map.entry("POST /api/company/facts", FACT),
             Map.entry("PUT /api/company/facts/{name}", FACT));
 
     private static MockHttpServletRequestBuilder request(Endpoint endpoint) {
-        String path = endpoint.path().replace("{kind}", "contact").replaceAll("\\{[a-z]+}", new UUID(4, 2).toString());
+        String path = endpoint.path()
+                .replace("{kind}", "contact")
+                .replace("{step}", "COMPANY")
+                .replaceAll("\\{[a-z]+}", new UUID(4, 2).toString());
         return MockMvcRequestBuilders.request(HttpMethod.valueOf(endpoint.method()), path)
                 .contentType(MediaType.APPLICATION_JSON)
                 .content(GOOD_BODIES.getOrDefault(endpoint.toString(), "{}"));

@@ -99,6 +99,97 @@ class PipelineTest extends ServerTest {
         assertThat(pipeline.stages()).isEqualTo(usual);
     }
 
+    private Map<String, Object> changed(JsonNode before, Object stages) {
+        Map<String, Object> after = new java.util.HashMap<>(json.convertValue(before, Map.class));
+        after.put("stages", stages);
+        return Map.of("before", before, "after", after);
+    }
+
+    @Test
+    void aStageIsRenamedAndAnotherAddedAtOnceAndSomebodyElsesChangeIsSeenFirst() throws Exception {
+        UUID deal = deal(Map.of("name", "East", "stage", "quoted"));
+        JsonNode before = done("GET", "/api/company/pipeline", null, dov);
+        List<Map<String, String>> stages = List.of(
+                Map.of("code", "new", "label", "fresh", "outcome", "OPEN"),
+                Map.of("code", "talking", "label", "talking", "outcome", "OPEN"),
+                Map.of("code", "quoted", "label", "offer out", "outcome", "OPEN"),
+                Map.of("code", "", "label", "Signed", "outcome", "WON"),
+                Map.of("code", "lost", "label", "lost", "outcome", "LOST"));
+
+        JsonNode after = done("PUT", "/api/company/pipeline", changed(before, stages), amos);
+
+        assertThat(after.at("/stages/3/code").asString()).isEqualTo("signed");
+        assertThat(stage(deal)).isEqualTo("quoted");
+        assertThat(done("GET", "/api/records/deal?search=offer", null, signe)
+                        .get("total")
+                        .asInt())
+                .isEqualTo(1);
+        assertThat(done("PUT", "/api/company/pipeline", changed(before, stages), amos)
+                        .get("code")
+                        .asString())
+                .isEqualTo("changed-meanwhile");
+        assertThat(done("PUT", "/api/company/pipeline", changed(after, stages), oriel)
+                        .get("code")
+                        .asString())
+                .isEqualTo("forbidden");
+        assertThat(done("GET", "/api/company/pipeline", null, signe)).isEqualTo(after);
+    }
+
+    /** Conditions were written when the stage had another name, and go on holding for the same deals. */
+    @Test
+    void conditionsOutliveANewName() throws Exception {
+        UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        UUID deal = deal(Map.of("name", "East", "stage", "quoted"));
+        done("PUT", "/api/records/deal/" + deal + "/contacts/" + ines, Map.of("role", "decides", "main", true), signe);
+        String body = "{when deal.stage is \"quoted\"}yes{otherwise}no{end}";
+        assertThat(merged(ines, body)).isEqualTo("yes");
+        JsonNode before = done("GET", "/api/company/pipeline", null, amos);
+        List<Map<String, String>> stages = new ArrayList<>();
+        before.get("stages")
+                .forEach(stage -> stages.add(Map.of(
+                        "code", stage.get("code").asString(),
+                        "label",
+                                stage.get("code").asString().equals("quoted")
+                                        ? "Offer out"
+                                        : stage.get("label").asString(),
+                        "outcome", stage.get("outcome").asString())));
+        JsonNode renamed = done("PUT", "/api/company/pipeline", changed(before, stages), amos);
+
+        assertThat(merged(ines, body)).isEqualTo("yes");
+        assertThat(merged(ines, "{when deal.stage is \"offer out\"}{deal.stage}{end}"))
+                .isEqualTo("Offer out");
+        JsonNode proof = proof(ines, "x", body);
+        assertThat(proof.get("notes").valueStream().map(note -> note.get("code").asString()))
+                .doesNotContain("field-broken");
+        assertThat(proof.at("/body/chips/0/label").asString()).isEqualTo("Stage is Offer out");
+        Map<String, Object> condition = Map.of("about", "CONTACT", "written", "deal.stage is \"quoted\"");
+        assertThat(done("POST", "/api/desk/condition", condition, signe)
+                        .get("holds")
+                        .asInt())
+                .isEqualTo(1);
+
+        // The old name given to another stage is that one's from then on.
+        stages.replaceAll(stage ->
+                stage.get("code").equals("new") ? Map.of("code", "new", "label", "quoted", "outcome", "OPEN") : stage);
+        done("PUT", "/api/company/pipeline", changed(renamed, stages), amos);
+        assertThat(merged(ines, body)).isEqualTo("no");
+    }
+
+    @Test
+    void aRefusalSaysHowManyWouldBeLeftWithoutAndNothingIsChanged() throws Exception {
+        deal(Map.of("name", "East", "stage", "quoted"));
+        deal(Map.of("name", "West", "stage", "quoted"));
+        JsonNode before = done("GET", "/api/company/pipeline", null, amos);
+        Map<String, Object> wanted =
+                changed(before, List.of(Map.of("code", "new", "label", "fresh", "outcome", "OPEN")));
+
+        assertThat(done("PUT", "/api/company/pipeline", wanted, amos)
+                        .at("/fields/options")
+                        .asString())
+                .isEqualTo("“quoted” is the stage of 2 deals. Change them first, or keep it.");
+        assertThat(done("GET", "/api/company/pipeline", null, amos)).isEqualTo(before);
+    }
+
     @Test
     void leadsAndRolesAreRowsToo() throws Exception {
         pipeline.options(OptionList.LEAD_STATES, List.of(new Option("", "fresh"), new Option("new", "known")), amos);

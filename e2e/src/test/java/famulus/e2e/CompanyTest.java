@@ -118,7 +118,7 @@ class CompanyTest extends BrowserTest {
     }
 
     @Test
-    void aFactOfTheHouseIsKeptWithItsDay() {
+    void aDetailOfOurCompanyIsKeptWithItsDay() {
         Page page = openAs("Oriel", "/company");
         assertThat(row(page, "Hives kept")).containsText("2400");
         button(page, "Add a detail").click();
@@ -126,15 +126,67 @@ class CompanyTest extends BrowserTest {
         page.getByLabel("Type").selectOption("NUMBER");
         textbox(page, "Value").fill("a few");
         page.getByLabel("As of").fill("2026-04-01");
-        button(page, "Save").click();
+        page.getByRole(AriaRole.DIALOG)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Save"))
+                .click();
         assertThat(textbox(page, "Value")).hasAttribute("aria-invalid", "true");
         textbox(page, "Value").fill("300");
-        button(page, "Save").click();
+        page.getByRole(AriaRole.DIALOG)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Save"))
+                .click();
         assertThat(row(page, "Queens raised")).containsText("2026-04-01");
         row(page, "Queens raised").getByText("remove").click();
         assertThat(row(page, "Queens raised")).hasCount(0);
         button(page, "Undo").click();
         assertThat(row(page, "Queens raised")).hasCount(1);
+    }
+
+    @Test
+    void aStageIsRenamedAndTemplatesThatNamedItGoOn() {
+        Page page = openAs("Amos", "/company/pipeline");
+        textbox(page, "stage 3").fill("offer out");
+        page.getByLabel("Remove lost").click();
+        button(page, "Save").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("“lost” is the stage of");
+        button(page, "Cancel").click();
+        assertThat(textbox(page, "stage 3")).hasValue("quoted");
+
+        textbox(page, "stage 3").fill("offer out");
+        button(page, "Add a stage").click();
+        page.keyboard().type("on hold");
+        page.keyboard().press("Alt+ArrowUp");
+        button(page, "Save").click();
+        assertThat(page.getByText("Saved.")).isVisible();
+        page.reload();
+        assertThat(textbox(page, "stage 3")).hasValue("offer out");
+        page.navigate(address("/deals"));
+        assertThat(page.getByText("offer out").first()).isVisible();
+
+        page.navigate(address("/company/pipeline"));
+        textbox(page, "stage 3").fill("quoted");
+        page.getByLabel("Remove on hold").click();
+        button(page, "Save").click();
+        assertThat(page.getByText("Saved.")).isVisible();
+    }
+
+    @Test
+    void ourCompanysDetailsAreCheckedWhereTheyAreTyped() {
+        Page page = openAs("Amos", "/company");
+        page.getByLabel("Public address").fill("post.example.com");
+        page.getByLabel("Country").fill("Atlantis");
+        page.getByLabel("Country").blur();
+        assertThat(page.getByText("Nothing here is called “Atlantis”.")).isVisible();
+        page.getByLabel("Country").fill("fr");
+        page.getByLabel("Country").blur();
+        assertThat(page.getByLabel("Country")).hasValue("France");
+        page.getByLabel("Country").fill("United Kingdom");
+        page.getByLabel("Country").blur();
+        button(page, "Save").click();
+        assertThat(page.getByText("Write an address such as https://post.example.com"))
+                .isVisible();
+        page.getByLabel("Public address").fill("");
+        button(page, "Save").click();
+        assertThat(page.getByText("Saved.")).isVisible();
     }
 
     @Test

@@ -1,0 +1,117 @@
+<script lang="ts" generics="T extends { label: string }">
+  import type { Snippet } from 'svelte';
+  import Button from '../ui/Button.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
+
+  /** An ordered list of options: renamed in place, moved up and down, removed, added to. */
+  let {
+    title,
+    about,
+    word,
+    lines = $bindable(),
+    editable,
+    fresh,
+    more,
+  }: {
+    title: string;
+    about: string;
+    /** What one of them is called. */
+    word: string;
+    lines: T[];
+    editable: boolean;
+    fresh: () => T;
+    /** What a line has beside its name. */
+    more?: Snippet<[T, number]>;
+  } = $props();
+
+  let list = $state<HTMLElement>();
+
+  function move(at: number, by: number) {
+    const to = at + by;
+    if (to < 0 || to >= lines.length) return;
+    [lines[at], lines[to]] = [lines[to], lines[at]];
+  }
+
+  function add() {
+    lines.push(fresh());
+    requestAnimationFrame(() => list?.querySelector<HTMLElement>('li:last-of-type input')?.focus());
+  }
+</script>
+
+<section aria-label={title}>
+  <h2>{title}</h2>
+  <p>{about}</p>
+  <ol bind:this={list}>
+    {#each lines as line, i (i)}
+      <li>
+        <input
+          aria-label="{word} {i + 1}"
+          maxlength="60"
+          disabled={!editable}
+          bind:value={line.label}
+          onkeydown={(event) => {
+            const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+            if (!by || !event.altKey) return;
+            event.preventDefault();
+            move(i, by);
+          }}
+        />
+        {@render more?.(line, i)}
+        {#if editable}
+          <InlineButton soft aria-label="Move {line.label} up" disabled={i === 0} onclick={() => move(i, -1)}
+            >↑</InlineButton
+          >
+          <InlineButton
+            soft
+            aria-label="Move {line.label} down"
+            disabled={i === lines.length - 1}
+            onclick={() => move(i, 1)}>↓</InlineButton
+          >
+          <InlineButton
+            soft
+            aria-label="Remove {line.label}"
+            onclick={() => (lines = lines.filter((_, at) => at !== i))}>remove</InlineButton
+          >
+        {/if}
+      </li>
+    {/each}
+  </ol>
+  {#if editable}<Button onclick={add}>Add a {word}</Button>{/if}
+</section>
+
+<style>
+  h2 {
+    font: 500 var(--large) / 1.3 var(--serif);
+  }
+
+  p {
+    margin: 2px 0 8px;
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  ol {
+    margin-bottom: 10px;
+    padding: 0;
+    list-style: none;
+  }
+
+  li {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    padding: 4px 0;
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  input {
+    flex: 1;
+    min-width: 0;
+    padding: 5px 8px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: var(--base) / 1.3 var(--sans);
+  }
+</style>
