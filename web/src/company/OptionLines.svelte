@@ -58,10 +58,15 @@
         />
         {@render more?.(line, i)}
         {#if editable}
-          <InlineButton soft aria-label="Move {line.label} up" disabled={i === 0} onclick={() => move(i, -1)}
-            >↑</InlineButton
+          <InlineButton
+            sign
+            soft
+            aria-label="Move {line.label} up"
+            disabled={i === 0}
+            onclick={() => move(i, -1)}>↑</InlineButton
           >
           <InlineButton
+            sign
             soft
             aria-label="Move {line.label} down"
             disabled={i === lines.length - 1}

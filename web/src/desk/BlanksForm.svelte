@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
 
-  /** What a template blanks of its sender, in order; filled in before anything else, one after another with Tab. */
+  /** The blanks that a template leaves to its sender, in order; filled in before anything else, one after another with Tab. */
   let {
     blanks,
     answers,

@@ -95,7 +95,7 @@
           </label>
         {/each}
         <span class="out">
-          <InlineButton aria-label="Remove line {i + 1}" onclick={() => (typed = typed!.toSpliced(i, 1))}
+          <InlineButton sign aria-label="Remove line {i + 1}" onclick={() => (typed = typed!.toSpliced(i, 1))}
             >×</InlineButton
           >
         </span>

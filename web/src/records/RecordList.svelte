@@ -59,6 +59,9 @@
     timer = setTimeout(look, 150);
   }
 
+  // A search that was typed and left is not looked up on the page that comes next.
+  $effect(() => () => clearTimeout(timer));
+
   function look() {
     if (typed) searchParams.set('find', typed);
     else searchParams.delete('find');

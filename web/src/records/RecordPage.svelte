@@ -25,6 +25,9 @@
   let page = $state<RecordPage | null>(null);
   let failed = $state('');
   let writing = $state(false);
+  /** Read while the page is looked at, so that what is typed right after w is not lost. */
+  let Write = $state.raw<(typeof import('../desk/Write.svelte'))['default'] | null>(null);
+  void import('../desk/Write.svelte').then((loaded) => (Write = loaded.default));
   /** The message that the one being written follows. */
   let after = $state<{ id: string; subject: string } | null>(null);
   /** The fields the message being written takes its values from. */
@@ -107,21 +110,19 @@
   {:else if page}
     <div class="columns">
       <section class="said" aria-label="Correspondence">
-        {#if writing && canWrite}
-          {#await import('../desk/Write.svelte') then { default: Write }}
-            {#key after?.id}<Write
-                {page}
-                {contacts}
-                {after}
-                onclose={stopWriting}
-                onsent={() => {
-                  stopWriting();
-                  void read();
-                }}
-                onused={(paths) => (used = paths)}
-                onfilled={() => void read()}
-              />{/key}
-          {/await}
+        {#if writing && canWrite && Write}
+          {#key after?.id}<Write
+              {page}
+              {contacts}
+              {after}
+              onclose={stopWriting}
+              onsent={() => {
+                stopWriting();
+                void read();
+              }}
+              onused={(paths) => (used = paths)}
+              onfilled={() => void read()}
+            />{/key}
         {/if}
         {#if page.wantsNoRounds}
           <p class="rounds">Unsubscribed from mailings. A personal message may still be sent.</p>

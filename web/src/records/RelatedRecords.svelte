@@ -79,6 +79,7 @@
             <span class="remark">{line.remark}</span>
             {#if page.kind === 'deal'}
               <InlineButton
+                sign
                 soft
                 aria-label="Remove {line.name} from this deal"
                 onclick={() => void remove(line.id, line.name, line.remark)}>×</InlineButton

@@ -124,6 +124,7 @@
   <Measure {measure} {field} {fields} inDays={verb?.takes === 'DAYS'} onchange={(next) => put(i, next)} />
   {#if verb?.takes === 'SEVERAL' && comparison.measures.length > 1}
     <InlineButton
+      sign
       soft
       aria-label="Remove this one"
       onclick={() => onchange({ ...comparison, measures: comparison.measures.filter((_, at) => at !== i) })}

@@ -67,6 +67,7 @@
       </SmallSelect>
       {#if editable}
         <InlineButton
+          sign
           soft
           aria-label="Remove this step"
           onclick={() => onchange(steps.filter((_, at) => at !== i))}>×</InlineButton

@@ -2,16 +2,25 @@
   import type { Snippet } from 'svelte';
   import type { HTMLButtonAttributes } from 'svelte/elements';
 
-  /** A small button within a line of text or a heading; `soft` where it must not call for attention. */
+  /**
+   * A small button within a line of text or a heading; `soft` where it must not call for attention, `sign`
+   * where it shows a sign and no word.
+   */
   let {
     soft = false,
+    sign = false,
     children,
     element = $bindable(),
     ...rest
-  }: HTMLButtonAttributes & { soft?: boolean; children: Snippet; element?: HTMLButtonElement } = $props();
+  }: HTMLButtonAttributes & {
+    soft?: boolean;
+    sign?: boolean;
+    children: Snippet;
+    element?: HTMLButtonElement;
+  } = $props();
 </script>
 
-<button type="button" bind:this={element} class:soft {...rest}>{@render children()}</button>
+<button type="button" bind:this={element} class:soft class:sign {...rest}>{@render children()}</button>
 
 <style>
   button {
@@ -25,6 +34,10 @@
     cursor: pointer;
     text-decoration: underline 1px;
     text-underline-offset: 3px;
+  }
+
+  .sign {
+    text-decoration: none;
   }
 
   .soft {

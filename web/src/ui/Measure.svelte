@@ -155,6 +155,7 @@
 
 {#if either}
   <InlineButton
+    sign
     soft
     aria-label={measure.kind === 'field' ? 'Compare with something given' : 'Compare with another field'}
     title={measure.kind === 'field' ? 'Compare with something given' : 'Compare with another field'}

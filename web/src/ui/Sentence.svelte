@@ -85,6 +85,7 @@
         <Comparison comparison={part} {fields} {verbs} onchange={(next) => change(i, next)} />
         {#if !inner}
           <InlineButton
+            sign
             soft
             aria-label="Bracket this part"
             title="Bracket this part"
@@ -115,6 +116,7 @@
       {/if}
       {#if parts.length > 1}
         <InlineButton
+          sign
           soft
           aria-label="Remove part {i + 1}"
           onclick={() => put(parts.filter((_, at) => at !== i))}>×</InlineButton

@@ -115,6 +115,7 @@ public final class ScaleBench {
                 "an organisation’s page",
                 () -> "/api/records/organisation/" + organisations.get(random.nextInt(organisations.size())));
 
+        ask("the first steps on Today", () -> "/api/today/first-hour");
         ask("templates: first page", () -> "/api/templates");
         String afterSome = lastId(get("/api/templates"));
         ask("templates: a page further on", () -> "/api/templates?after=" + afterSome);

@@ -278,7 +278,7 @@ class LanguageTest extends BrowserTest {
             page.keyboard().press("Backspace");
         }
         page.keyboard().insertText("From {house.name}.");
-        assertThat(page.getByText("There is no field “house.name” any more")).isVisible();
+        assertThat(page.getByText("“house.name” is an old name")).isVisible();
         button(page, "Use our.name").click();
         assertThat(text).containsText("Company name");
         assertThat(mail(page)).containsText("From Brindlewing Pollination Services.");

@@ -68,6 +68,7 @@ class VersionTest extends BrowserTest {
 
         find(dov, "Ines Okafor-Brandt");
         dov.keyboard().press("w");
+        assertThat(dov.getByRole(AriaRole.COMBOBOX)).isFocused();
         dov.keyboard().type("Marked notice");
         offered.filter(new Locator.FilterOptions().setHasText("Marked notice")).click();
         assertThat(message(dov).getByText("Please note the day")).isVisible();

@@ -58,7 +58,7 @@ public final class PathReading {
         return new Problem(
                         Problem.Code.FIELD_UNKNOWN,
                         span,
-                        "There is no field “" + old + "” any more. It is called “" + today + "” now.",
+                        "“" + old + "” is an old name. The field is called “" + today + "” now.",
                         List.of())
                 .mendedBy(new Problem.Fix("Use " + today, span, today.toString()));
     }

@@ -50,7 +50,7 @@ public record Program(String source, List<Node> nodes) {
                 .toList();
     }
 
-    /** The hints of its blanks to write in in the order they stand, each once. */
+    /** The hints of its blanks to write in, each once and in the order they stand. */
     public List<String> blanks() {
         return fields().stream()
                 .flatMap(field -> field.expression().terms().stream())

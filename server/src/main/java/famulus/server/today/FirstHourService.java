@@ -9,6 +9,7 @@ import famulus.server.team.CompanyDetailsService;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -69,7 +70,7 @@ class FirstHourService {
                 yield Stream.of(details.phone(), details.website(), details.street(), details.town())
                         .anyMatch(one -> !one.isEmpty());
             }
-            case PEOPLE -> records.count(PEOPLE, false) > 0;
+            case PEOPLE -> records.next(PEOPLE, Optional.empty(), true, false).isPresent();
             case TEMPLATE -> templates.any();
             case MESSAGE -> outbox.anySent();
         };
