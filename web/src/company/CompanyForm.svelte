@@ -5,10 +5,19 @@
   import ChooseTyped from '../ui/ChooseTyped.svelte';
   import Field from '../ui/Field.svelte';
   import { notify } from '../ui/notices.svelte';
+  import PlaceFields from './PlaceFields.svelte';
 
   /** Our company's name, address and the like, and where readers reach us. */
   let { onkept }: { onkept?: () => void } = $props();
   const may = isEditor();
+  const lines = [
+    ['name', 'Company name'],
+    ['phone', 'Phone'],
+    ['website', 'Website'],
+    ['street', 'Street'],
+    ['postcode', 'Postcode'],
+    ['town', 'Town'],
+  ] as const;
   let details = $state<Schemas['CompanyDetails'] | null>(null);
   let fixed = $state(false);
   let choices = $state<Schemas['Choices'] | null>(null);
@@ -53,35 +62,15 @@
 {:else if details && choices}
   <form onsubmit={keep} aria-label="Our company">
     <fieldset disabled={!may}>
-      <Field label="Company name" required bind:value={details.name} error={wrong.name} />
-      <Field label="Phone" bind:value={details.phone} error={wrong.phone} />
-      <Field label="Website" bind:value={details.website} error={wrong.website} />
-      <Field label="Street" bind:value={details.street} error={wrong.street} />
-      <Field label="Postcode" bind:value={details.postcode} error={wrong.postcode} />
-      <Field label="Town" bind:value={details.town} error={wrong.town} />
-      <ChooseTyped
-        label="Country"
-        bind:value={details.country}
-        options={choices.countries}
-        error={wrong.country}
-      />
+      {#each lines as [name, label] (name)}
+        <Field {label} required={name === 'name'} bind:value={details[name]} error={wrong[name]} />
+      {/each}
+      <PlaceFields bind:place={details} {choices} {wrong} />
       <ChooseTyped
         label="Language"
         bind:value={details.language}
         options={choices.languages}
         error={wrong.language}
-      />
-      <ChooseTyped
-        label="Time zone"
-        bind:value={details.timeZone}
-        options={choices.timeZones}
-        error={wrong.timeZone}
-      />
-      <ChooseTyped
-        label="Currency"
-        bind:value={details.currency}
-        options={choices.currencies}
-        error={wrong.currency}
       />
       <div class="readers">
         <Field

@@ -7,7 +7,7 @@
   import PlainTable from '../ui/PlainTable.svelte';
   import { notify } from '../ui/notices.svelte';
 
-  /** The days on which nobody works, a country at a time; working days are reckoned with them. */
+  /** The days on which nobody works, a country at a time; calculated working days leave them out. */
   type Holiday = Schemas['Holiday'];
   const may = isEditor();
   const names = new Intl.DisplayNames(['en'], { type: 'region' });
@@ -107,7 +107,7 @@
             <InlineButton
               soft
               aria-label="Remove {holiday.name}"
-              onclick={() => (typed = typed.filter((_, at) => at !== i))}>take out</InlineButton
+              onclick={() => (typed = typed.filter((_, at) => at !== i))}>remove</InlineButton
             >
           {/if}
         </td>

@@ -1,5 +1,5 @@
 <script lang="ts" generics="T extends { label: string }">
-  import type { Snippet } from 'svelte';
+  import { tick, type Snippet } from 'svelte';
   import Button from '../ui/Button.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
 
@@ -26,10 +26,16 @@
 
   let list = $state<HTMLElement>();
 
-  function move(at: number, by: number) {
+  /** Moves a line; the focus goes along, so that the next press moves the same one. */
+  async function move(at: number, by: number, event: Event) {
     const to = at + by;
     if (to < 0 || to >= lines.length) return;
     [lines[at], lines[to]] = [lines[to], lines[at]];
+    const rows = [...list!.children];
+    const pressed = [...rows[at].children].indexOf(event.currentTarget as Element);
+    await tick();
+    const same = rows[to].children[pressed] as HTMLButtonElement | HTMLInputElement;
+    (same.disabled ? rows[to].querySelector('input')! : same).focus();
   }
 
   function add() {
@@ -53,7 +59,7 @@
             const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
             if (!by || !event.altKey) return;
             event.preventDefault();
-            move(i, by);
+            void move(i, by, event);
           }}
         />
         {@render more?.(line, i)}
@@ -63,14 +69,14 @@
             soft
             aria-label="Move {line.label} up"
             disabled={i === 0}
-            onclick={() => move(i, -1)}>↑</InlineButton
+            onclick={(event) => void move(i, -1, event)}>↑</InlineButton
           >
           <InlineButton
             sign
             soft
             aria-label="Move {line.label} down"
             disabled={i === lines.length - 1}
-            onclick={() => move(i, 1)}>↓</InlineButton
+            onclick={(event) => void move(i, 1, event)}>↓</InlineButton
           >
           <InlineButton
             soft

@@ -5,7 +5,7 @@
   import Slip from '../ui/Slip.svelte';
   import type { DeskState } from './deskState.svelte';
 
-  /** The files that go along with a template's messages. */
+  /** The files that are attached to a template's messages. */
   let { desk }: { desk: DeskState } = $props();
 
   let all = $state<Schemas['KeptFile'][]>([]);

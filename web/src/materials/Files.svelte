@@ -7,7 +7,7 @@
   import { day } from '../ui/when';
   import BringIn from './BringIn.svelte';
 
-  /** The files that can go along with messages. */
+  /** The files that can be attached to messages. */
   let files = $state<Schemas['KeptFile'][] | null>(null);
   let failed = $state('');
   const mayDelete = $derived(isEditor());

@@ -7,7 +7,7 @@
   import { day, dayAndTime } from '../ui/when';
   import SentMessage from '../outbox/SentMessage.svelte';
 
-  /** What was said, newest first, and the ways to note what was said elsewhere. */
+  /** The history, newest first, and the ways to log a call, a note or a reply. */
   let {
     page,
     onchanged,
@@ -25,6 +25,11 @@
     CALL: 'Log a call',
     NOTE: 'Add a note',
     ANSWERED_ELSEWHERE: 'Log a reply',
+  };
+  const labels: Record<Kind, string> = {
+    CALL: 'About the call',
+    NOTE: 'Note',
+    ANSWERED_ELSEWHERE: 'Their reply, and how it came',
   };
   let noting = $state<{ kind: Kind; anchor: HTMLElement } | null>(null);
   let words = $state('');
@@ -189,12 +194,7 @@
       {#if noting.kind === 'CALL'}
         <Field label="Minutes" inputmode="numeric" bind:value={minutes} error={wrong.minutes} />
       {/if}
-      <Field
-        label={noting.kind === 'ANSWERED_ELSEWHERE' ? 'How, and what they said' : 'What was said'}
-        lines={4}
-        bind:value={words}
-        error={wrong.words}
-      />
+      <Field label={labels[noting.kind]} lines={4} bind:value={words} error={wrong.words} />
       <Button main type="submit">Save</Button>
     </form>
   </Slip>

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { readSession } from '../app/session.svelte';
+  import PlaceFields from '../company/PlaceFields.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
-  import ChooseTyped from '../ui/ChooseTyped.svelte';
 
   const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
   let choices = $state<Schemas['Choices'] | null>(null);
@@ -51,24 +51,7 @@
       <h2>Your company</h2>
       <Field label="Name" required bind:value={first.houseName} error={wrong.houseName} />
       <div class="three">
-        <ChooseTyped
-          label="Country"
-          bind:value={first.country}
-          error={wrong.country}
-          options={choices.countries}
-        />
-        <ChooseTyped
-          label="Time zone"
-          bind:value={first.timeZone}
-          error={wrong.timeZone}
-          options={choices.timeZones}
-        />
-        <ChooseTyped
-          label="Currency"
-          bind:value={first.currency}
-          error={wrong.currency}
-          options={choices.currencies}
-        />
+        <PlaceFields bind:place={first} {choices} {wrong} />
       </div>
       <h2>You</h2>
       <div class="two">

@@ -15,11 +15,11 @@
 
   async function read() {
     try {
-      const [outbox, steps] = await Promise.all([
-        ask('get', '/api/outbox'),
+      const [open, steps] = await Promise.all([
+        ask('get', '/api/outbox/open'),
         ask('get', '/api/today/first-hour'),
       ]);
-      lines = outbox.lines.filter(({ state }) => state !== 'SENT' && state !== 'CANCELLED');
+      lines = open;
       firstHour = steps;
       failed = '';
     } catch (failure) {
@@ -28,7 +28,9 @@
   }
 
   const changed = gathered(read);
-  $effect(() => onChange(() => changed()));
+  /** What the messages that wait and the first steps depend on. */
+  const told = new Set(['hello', 'outbox', 'record', 'template']);
+  $effect(() => onChange((change) => told.has(change.what) && changed()));
   void read();
 </script>
 

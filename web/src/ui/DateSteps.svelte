@@ -4,7 +4,7 @@
   import type { Schemas } from '../api/client';
   import InlineButton from './InlineButton.svelte';
 
-  /** What is reckoned from a day: so many units on or back, one step after another. */
+  /** A date calculated from a day: so many units on or back, one step after another. */
   let {
     steps,
     editable = true,

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { edge } from './edge';
+  import { arrowStep, edge } from './edge';
   import { NARROWEST, rested, stepped, stopAt, STOPS, WIDEST } from './previewWidth';
 
   /** The edge of a preview: dragged, or moved with the arrow keys, it shows the message wider or narrower. */
@@ -15,7 +15,7 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
-    const by = { ArrowLeft: -STEP, ArrowDown: -STEP, ArrowRight: STEP, ArrowUp: STEP }[event.key];
+    const by = arrowStep(event, STEP);
     const to = { Home: NARROWEST, End: WIDEST }[event.key] ?? (by ? stepped(width, by) : null);
     if (to === null || event.altKey) return;
     event.preventDefault();

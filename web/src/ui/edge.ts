@@ -1,3 +1,8 @@
+/** How far an arrow key moves an edge: on with → and ↑, back with ← and ↓; nothing for another key. */
+export function arrowStep(event: KeyboardEvent, step: number): number | undefined {
+  return { ArrowLeft: -step, ArrowDown: -step, ArrowRight: step, ArrowUp: step }[event.key];
+}
+
 /** What is done while an edge is dragged. */
 export interface Dragging {
   /** It is taken. */

@@ -6,7 +6,7 @@
   import Button from '../../ui/Button.svelte';
   import { says } from '../../materials/pictureWords';
 
-  /** The pictures of the cupboard to choose from; new ones are chosen from files, dropped or pasted here. */
+  /** The pictures in Materials to choose from; new ones are chosen from files, dropped or pasted here. */
   let {
     chosen,
     file,

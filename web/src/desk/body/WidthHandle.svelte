@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { edge } from '../../ui/edge';
+  import { arrowStep, edge } from '../../ui/edge';
   import type { Align } from './body';
   import { atWidth, NARROWEST, WIDEST } from './pictureWidth';
 
@@ -37,7 +37,7 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
-    const way = { ArrowLeft: -STEP, ArrowDown: -STEP, ArrowRight: STEP, ArrowUp: STEP }[event.key];
+    const way = arrowStep(event, STEP);
     if (!way || event.altKey) return;
     event.preventDefault();
     onsized(atWidth(width, way, 'start'));

@@ -155,6 +155,11 @@ class CompanyTest extends BrowserTest {
         button(page, "Add a stage").click();
         page.keyboard().type("on hold");
         page.keyboard().press("Alt+ArrowUp");
+        page.keyboard().press("Alt+ArrowUp");
+        assertThat(textbox(page, "stage 5")).isFocused();
+        assertThat(textbox(page, "stage 5")).hasValue("on hold");
+        button(page, "Move on hold down").press("Enter");
+        assertThat(button(page, "Move on hold down")).isFocused();
         button(page, "Save").click();
         assertThat(page.getByText("Saved.")).isVisible();
         page.reload();

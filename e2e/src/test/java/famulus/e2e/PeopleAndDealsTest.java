@@ -93,7 +93,7 @@ class PeopleAndDealsTest extends BrowserTest {
 
         button(page, "Log a call").click();
         textbox(page, "Minutes").fill("7");
-        textbox(page, "What was said").fill("Prefers <b>Thursdays</b>.");
+        textbox(page, "About the call").fill("Prefers <b>Thursdays</b>.");
         button(page, "Save").click();
         assertThat(page.getByText("Prefers <b>Thursdays</b>.")).isVisible();
 

@@ -37,7 +37,7 @@ create table template_words (
   design       varchar(2000000) not null
 );
 
--- What a template names: fields (as kind.name), passages, pictures and feeds in its design, files that go along (by
+-- What a template names: fields (as kind.name), passages, pictures and feeds in its design, attached files (by
 -- identifier).
 create table template_names (
   template_id uuid not null references template (id) on delete cascade,

@@ -49,7 +49,7 @@ class ProofPeopleService {
 
     private static ProofPerson madeUp(About about) {
         For sample = SampleRecords.person(about == About.LEAD ? CrmKind.LEAD : CrmKind.CONTACT, about == About.DEAL);
-        return new ProofPerson(sample.kind().word(), sample.id(), sample.deal(), "Robin Sample", "made up");
+        return new ProofPerson(sample.kind().word(), sample.id(), sample.deal(), SampleRecords.name(), "made up");
     }
 
     List<ProofPerson> find(About about, String search) {

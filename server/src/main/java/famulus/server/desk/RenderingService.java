@@ -83,7 +83,7 @@ public class RenderingService {
                 proof.merged().previewText().text(),
                 person.deal().map(deals::items).orElse(DealLines.NONE),
                 pictures,
-                address.known() ? address.webCopy(PublicAddress.PROOF) : "",
+                address.pages().map(pages -> pages.webCopy(PublicAddress.PROOF)).orElse(""),
                 marks));
     }
 }

@@ -9,7 +9,7 @@ import java.util.Map;
  * @param html a whole document
  * @param text its plain twin
  * @param bytes how large the HTML is
- * @param attached the names of the files that go along
+ * @param attached the names of the attached files
  * @param slots the strings of the body that are written here
  * @param conditions of blocks and bands, by identifier, as sentences
  * @param inside of passages, feeds and designed signatures, by block: what they say

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
-/** Tells the cupboard which templates use what is in it. */
+/** Tells Materials which templates use what is in it. */
 @Component
 class MaterialUses implements UsedIn {
     private final TemplateMapper mapper;

@@ -10,7 +10,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** Files that go along with messages. */
+/** Files that are attached to messages. */
 @Mapper
 interface FileMapper {
     List<FileService.KeptFile> all();

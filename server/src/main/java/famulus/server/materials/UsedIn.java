@@ -5,7 +5,7 @@ import famulus.server.team.Colleague;
 import java.util.List;
 import java.util.UUID;
 
-/** Where things of the cupboard are used; answered by the library, which knows its templates. */
+/** Where materials are used; answered by the library, which knows its templates. */
 public interface UsedIn {
     /** The names of all templates that show a picture or feed, or have it somewhere in their design. */
     List<String> designs(UUID id);

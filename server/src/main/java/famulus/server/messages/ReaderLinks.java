@@ -3,6 +3,8 @@ package famulus.server.messages;
 import famulus.core.delivery.CountedLinks;
 import famulus.server.platform.Ids;
 import famulus.server.platform.PublicAddress;
+import famulus.server.platform.PublicAddress.Pages;
+import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.RecordService;
 import famulus.server.team.TeamService;
@@ -11,11 +13,19 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 
 /** Gives a message that is about to leave the links to its reader's own pages, counted where company and person let it. */
 @Component
 class ReaderLinks {
+    /** How a link of the preview begins, wherever it leads: our public address may have been another one then. */
+    private static final Pattern OF_PREVIEW = Pattern.compile(
+            "https?://[^\\s\"'<>()]*?" + Pattern.quote(PublicAddress.PAGES + PublicAddress.PROOF) + "(?![\\w-])");
+
+    private static final String TO_UNSUBSCRIBE = PublicAddress.PAGES + PublicAddress.PROOF + PublicAddress.UNSUBSCRIBE;
+
     private final PublicAddress address;
     private final Ids ids;
     private final RecordService records;
@@ -40,21 +50,26 @@ class ReaderLinks {
      */
     LinkedContent put(MessageContent content, CrmKind kind, UUID person, UUID secret) {
         String key = key(secret);
-        if (!address.known()) {
+        String begun = content.text() + "\n" + content.html();
+        Optional<Pages> reached = address.pages();
+        if (reached.isEmpty()) {
+            if (OF_PREVIEW.matcher(begun).find()) {
+                throw Refusal.because(
+                        "no-public-address",
+                        "This message has a link to our pages, and our company has no public address now. Remove the link.");
+            }
             return new LinkedContent(key, content, false, List.of(), Optional.empty());
         }
-        boolean asks = (content.text() + content.html()).contains(address.unsubscribe(PublicAddress.PROOF));
-        Optional<String> unsubscribe = asks ? Optional.of(address.unsubscribe(key)) : Optional.empty();
-        String text = own(content.text(), key);
-        String html = own(content.html(), key);
+        Pages pages = reached.get();
+        Optional<String> unsubscribe =
+                begun.contains(TO_UNSUBSCRIBE) ? Optional.of(pages.unsubscribe(key)) : Optional.empty();
+        String text = own(content.text(), pages, key);
+        String html = own(content.html(), pages, key);
         if (html.isEmpty() || !team.countsReading() || !mayBeCounted(kind, person)) {
             return new LinkedContent(key, content.saying(text, html), false, List.of(), unsubscribe);
         }
         CountedLinks links = CountedLinks.of(
-                html,
-                address.pages(),
-                number -> address.webCopy(key) + "/" + number,
-                address.webCopy(key) + "/seen.gif");
+                html, pages.begin(), number -> pages.webCopy(key) + "/" + number, pages.webCopy(key) + "/seen.gif");
         return new LinkedContent(key, content.saying(text, links.html()), true, links.addresses(), unsubscribe);
     }
 
@@ -64,11 +79,11 @@ class ReaderLinks {
 
     /** A text that leaves with a message, with the links of its reader. */
     String own(String text, LinkedContent content) {
-        return address.known() ? own(text, content.key()) : text;
+        return address.pages().map(pages -> own(text, pages, content.key())).orElse(text);
     }
 
-    private String own(String text, String key) {
-        return text.replace(address.webCopy(PublicAddress.PROOF), address.webCopy(key));
+    private static String own(String text, Pages pages, String key) {
+        return OF_PREVIEW.matcher(text).replaceAll(Matcher.quoteReplacement(pages.webCopy(key)));
     }
 
     private static String key(UUID id) {

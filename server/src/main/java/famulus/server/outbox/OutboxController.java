@@ -116,6 +116,12 @@ class OutboxController {
                 page.more());
     }
 
+    /** The messages that somebody has to look after, or that are on their way. */
+    @GetMapping("/api/outbox/open")
+    List<OutboxLine> open(Colleague asking) {
+        return outbox.open(asking).stream().map(row -> line(row, asking)).toList();
+    }
+
     @GetMapping("/api/outbox/count")
     OutboxCount count(Colleague asking) {
         return new OutboxCount(outbox.countWaiting(asking), outbox.countNotSure(asking));

@@ -169,7 +169,7 @@ public class OutboxService {
     OutboxPage page(UUID before, Colleague asking) {
         boolean all = seesTests(asking);
         Optional<OutgoingMessage> last = Optional.ofNullable(before).map(id -> get(id, asking));
-        List<OutboxRow> open = before == null ? mapper.newest(OPEN, null, null, MOST_OPEN, asking, all) : List.of();
+        List<OutboxRow> open = before == null ? open(asking) : List.of();
         List<OutboxRow> settled = mapper.newest(
                 SETTLED, last.map(OutgoingMessage::createdAt).orElse(null), before, MOST_SHOWN + 1, asking, all);
         boolean more = settled.size() > MOST_SHOWN;
@@ -179,6 +179,11 @@ public class OutboxService {
     /** Whether anybody has been written to, tests aside. */
     public boolean anySent() {
         return mapper.any();
+    }
+
+    /** What waits, is in doubt or was refused, the newest first. */
+    List<OutboxRow> open(Colleague asking) {
+        return mapper.newest(OPEN, null, null, MOST_OPEN, asking, seesTests(asking));
     }
 
     /** How many wait. */

@@ -19,6 +19,9 @@ public class PublicAddress {
     /** The path under which our pages for readers are. */
     public static final String PAGES = "/m/";
 
+    /** What the link to the page for unsubscribing ends with. */
+    public static final String UNSUBSCRIBE = "/unsubscribe";
+
     private final FamulusProperties properties;
     private final Environment environment;
     private final ObjectProvider<KeptPublicAddress> typed;
@@ -59,24 +62,28 @@ public class PublicAddress {
         return !properties.publicAddress().isEmpty();
     }
 
-    /** Whether there is one; without it messages carry no links to us, and nothing is counted. */
-    public boolean known() {
-        return properties.demo() || given().isPresent();
+    /**
+     * Our pages for readers, as they are linked from messages.
+     *
+     * @param begin what all links to them begin with, such as {@code https://post.example.com/m/}
+     */
+    public record Pages(String begin) {
+        /** The page that shows a message. */
+        public String webCopy(String key) {
+            return begin + key;
+        }
+
+        /** The page on which a reader says that they want no mailings. */
+        public String unsubscribe(String key) {
+            return webCopy(key) + UNSUBSCRIBE;
+        }
     }
 
-    /** What all links to our pages for readers begin with. */
-    public String pages() {
-        return base() + PAGES;
-    }
-
-    /** The page that shows a message. */
-    public String webCopy(String key) {
-        return pages() + key;
-    }
-
-    /** The page on which a reader says that they want no rounds. */
-    public String unsubscribe(String key) {
-        return pages() + key + "/unsubscribe";
+    /** Our pages for readers; empty where nobody can reach them, and messages carry no links to us and nothing is counted. */
+    public Optional<Pages> pages() {
+        return given().map(given -> given.endsWith("/") ? given.substring(0, given.length() - 1) : given)
+                .or(this::thisMachine)
+                .map(base -> new Pages(base + PAGES));
     }
 
     /** The address set for the server, or else the one that was typed. */
@@ -86,12 +93,8 @@ public class PublicAddress {
                 : Optional.ofNullable(typed.getIfAvailable()).flatMap(KeptPublicAddress::kept);
     }
 
-    private String base() {
-        return given().map(given -> given.endsWith("/") ? given.substring(0, given.length() - 1) : given)
-                .orElseGet(() -> {
-                    String port = environment.getProperty(
-                            "local.server.port", environment.getProperty("server.port", "8080"));
-                    return "http://localhost:" + port;
-                });
+    private Optional<String> thisMachine() {
+        String port = environment.getProperty("local.server.port", environment.getProperty("server.port", "8080"));
+        return properties.demo() ? Optional.of("http://localhost:" + port) : Optional.empty();
     }
 }

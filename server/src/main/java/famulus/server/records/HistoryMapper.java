@@ -14,7 +14,7 @@ import org.apache.ibatis.annotations.Select;
 /** Calls, notes and answers noted by hand, with the messages that went out between them. */
 @Mapper
 interface HistoryMapper {
-    /** What was said; for a message {@code kind} is MESSAGE and {@code words} its subject. */
+    /** An entry; for a message {@code kind} is MESSAGE and {@code words} its subject. */
     record EntryRow(
             UUID id,
             String kind,
@@ -42,7 +42,7 @@ interface HistoryMapper {
             String words) {}
 
     /**
-     * What was said, the newest first.
+     * The history, newest first.
      *
      * @param before only what is older than an entry; null for the newest of all
      */

@@ -18,7 +18,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What was said to a record: messages, calls, notes, and answers that came another way. */
+/** A record’s history: messages, calls, notes, and replies that came another way. */
 @Service
 public class HistoryService {
     private static final int MOST_ENTRIES = 100;
@@ -45,7 +45,7 @@ public class HistoryService {
     }
 
     /**
-     * One thing that was said.
+     * One entry of a history.
      *
      * @param kind MESSAGE, or one of {@link EntryKind}
      * @param words a message's subject, or what was noted
@@ -73,14 +73,14 @@ public class HistoryService {
             boolean mine) {}
 
     /**
-     * A portion of what was said, newest first.
+     * A portion of a history, newest first.
      *
      * @param more whether there is more, which is older
      */
     public record HistoryPortion(List<HistoryEntry> said, boolean more) {}
 
     /**
-     * What was said to a record, newest first, in portions.
+     * A record’s history, newest first, in portions.
      *
      * @param before the moment and identifier of the last entry of the portion before; null for the newest
      */

@@ -10,7 +10,7 @@ import java.util.Set;
  * What will be asked of people who are gathered; the rest takes time for many, is left out, and counts as missing.
  *
  * @param greeting whether people are greeted
- * @param history whether what was said to them is asked
+ * @param history whether their history is asked for
  * @param documents whether their deals' documents are
  * @param addresses whether all their addresses are
  * @param fields the names of the fields of any record; empty for every field there is
@@ -20,7 +20,7 @@ public record NeededData(
     /** Everything. */
     public static final NeededData ALL = new NeededData(true, true, true, true, Optional.empty());
 
-    /** What a person is named, greeted and reckoned with, whatever is asked. */
+    /** Names, greeting and place of a person, which are always read. */
     private static final Set<String> ALWAYS = Set.of(
             "title",
             "first_name",

@@ -149,11 +149,11 @@ public class PeopleContext {
 
     /** What a message says of itself, as long as it is only looked at. */
     private Map<String, String> messageFacts() {
-        return address.known()
-                ? Map.of(
-                        "unsubscribe_link", address.unsubscribe(PublicAddress.PROOF),
-                        "web_copy_link", address.webCopy(PublicAddress.PROOF))
-                : Map.of();
+        return address.pages()
+                .map(pages -> Map.of(
+                        "unsubscribe_link", pages.unsubscribe(PublicAddress.PROOF),
+                        "web_copy_link", pages.webCopy(PublicAddress.PROOF)))
+                .orElse(Map.of());
     }
 
     /** The people of a deal, the main contact first. */

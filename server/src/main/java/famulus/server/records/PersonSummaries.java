@@ -9,7 +9,7 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /**
- * What was said to and heard from each person, in a row of their own: read by lists, fields and conditions in place of
+ * The history of each person in sum, in a row of their own: read by lists, fields and conditions in place of
  * counting messages. Each method is called in the transaction that changes what is summed up.
  */
 @Service

@@ -121,13 +121,6 @@ public class PipelineService {
     }
 
     /** Takes the place of all stages. Refused when a deal is in one that would go, or none is left that is open. */
-    @Transactional
-    public void stages(List<Stage> stages, Colleague by) {
-        by.mustBe("Only an administrator changes the stages of deals.", Role.ADMINISTRATOR);
-        keepStages(stages);
-    }
-
-    /** The same for the demo's data. */
     public void keepStages(List<Stage> stages) {
         if (stages.stream().noneMatch(stage -> stage.outcome() == Outcome.OPEN)) {
             throw Refusal.field("stages", "At least one stage has to be open: new deals begin there.");
@@ -149,13 +142,6 @@ public class PipelineService {
     }
 
     /** Takes the place of all options of a list. Refused when a record has one that would go. */
-    @Transactional
-    public void options(OptionList list, List<Option> options, Colleague by) {
-        by.mustBe("Only an administrator changes these.", Role.ADMINISTRATOR);
-        keepOptions(list, options);
-    }
-
-    /** The same for the demo's data. */
     public void keepOptions(OptionList list, List<Option> options) {
         List<ChoiceRow> rows = new ArrayList<>();
         Set<String> codes = codes(list.kind, list.field);
@@ -171,13 +157,6 @@ public class PipelineService {
     }
 
     /** Takes the place of all roles; what contacts are on deals stays as it is. */
-    @Transactional
-    public void roles(List<String> roles, Colleague by) {
-        by.mustBe("Only an administrator changes the roles on deals.", Role.ADMINISTRATOR);
-        keepRoles(roles);
-    }
-
-    /** The same for the demo's data. */
     public void keepRoles(List<String> roles) {
         Map<String, String> wrong = new LinkedHashMap<>();
         roles.forEach(role ->

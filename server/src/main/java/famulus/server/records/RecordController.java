@@ -112,7 +112,7 @@ class RecordController {
         return pages.page(kind, id, asking);
     }
 
-    /** What was said before an entry, the newest first. */
+    /** The history before an entry, newest first. */
     @GetMapping("/{kind}/{id}/history")
     HistoryPortion said(
             Colleague asking,

@@ -70,7 +70,7 @@ public class RecordPageService {
      * @param lines a deal's first lines
      * @param moreLines how many more it has
      * @param linesTotal the sum of all, in the deal's currency
-     * @param moreSaid whether more was said, which is older
+     * @param moreSaid whether the history goes on, with older entries
      * @param linesWithTax the same with taxes; empty when there are none
      */
     public record RecordPage(

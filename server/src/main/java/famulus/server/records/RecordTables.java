@@ -14,7 +14,7 @@ import famulus.server.team.ColleagueTable;
  * </pre>
  */
 public final class RecordTables {
-    /** What was said to and heard from a person, and which of a contact's open deals is the newest. */
+    /** The summary of a person’s history, and which of a contact's open deals is the newest. */
     public static final String SUMMARY = "left join person_summary s on s.person_id = p.id";
 
     /** A contact's newest open deal; leans on {@link #SUMMARY}. */

@@ -16,6 +16,8 @@ import java.util.UUID;
  * never stored, and can't be written to.
  */
 public final class SampleRecords {
+    private static final String FIRST_NAME = "Robin";
+    private static final String LAST_NAME = "Sample";
     private static final UUID PERSON = new UUID(0, 1);
     private static final UUID ORGANISATION = new UUID(0, 2);
     private static final UUID DEAL = new UUID(0, 3);
@@ -38,6 +40,11 @@ public final class SampleRecords {
         this.today = today;
     }
 
+    /** What the made-up person is called. */
+    public static String name() {
+        return FIRST_NAME + " " + LAST_NAME;
+    }
+
     /** The made-up person as a contact or lead; with the made-up deal where {@code withDeal}. */
     public static For person(CrmKind kind, boolean withDeal) {
         return new For(kind, PERSON, withDeal ? DEAL : null);
@@ -58,7 +65,7 @@ public final class SampleRecords {
 
     CrmRecord person(CrmKind kind) {
         Map<String, String> values = filled(kind);
-        values.putAll(Map.of("title", "Ms", "first_name", "Robin", "last_name", "Sample", "job_title", "Buyer"));
+        values.putAll(Map.of("title", "Ms", "first_name", FIRST_NAME, "last_name", LAST_NAME, "job_title", "Buyer"));
         if (kind == CrmKind.CONTACT) {
             values.put("organisation", ORGANISATION.toString());
         } else {

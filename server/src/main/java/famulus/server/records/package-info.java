@@ -1,5 +1,5 @@
 /**
- * Contacts, leads, deals and organisations: what the catalogue says they hold, their lists and pages, what was said to
- * them, and the values that templates take from them.
+ * Contacts, leads, deals and organisations: what the catalogue says they hold, their lists and pages, their
+ * history, and the values that templates take from them.
  */
 package famulus.server.records;

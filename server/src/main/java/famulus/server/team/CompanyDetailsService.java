@@ -9,6 +9,7 @@ import famulus.server.platform.CldrNames;
 import famulus.server.platform.KeptPublicAddress;
 import famulus.server.platform.PublicAddress;
 import famulus.server.platform.Refusal;
+import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -103,7 +104,8 @@ public class CompanyDetailsService implements KeptPublicAddress {
     static Map<String, String> wrongPlace(String country, String timeZone, String currency) {
         Map<String, String> wrong = new LinkedHashMap<>();
         check(wrong, "country", country, CldrNames.countries().keySet(), "Choose a country.");
-        check(wrong, "timeZone", timeZone, CldrNames.zones().keySet(), "Choose a time zone.");
+        // Browsers name zones by older names too, and some places have none but UTC.
+        check(wrong, "timeZone", timeZone, ZoneId.getAvailableZoneIds(), "Choose a time zone.");
         check(wrong, "currency", currency, CldrNames.currencies().keySet(), "Choose a currency.");
         return wrong;
     }

@@ -28,7 +28,7 @@ public record House(
         return Locale.of(language, country);
     }
 
-    /** Time zone that days are reckoned in. */
+    /** Time zone that days are calculated in. */
     public ZoneId zone() {
         return ZoneId.of(timeZone);
     }

@@ -9,7 +9,9 @@ import famulus.server.platform.Refusal;
 import famulus.server.records.PipelineService.Option;
 import famulus.server.records.PipelineService.OptionList;
 import famulus.server.records.PipelineService.Outcome;
+import famulus.server.records.PipelineService.Pipeline;
 import famulus.server.records.PipelineService.Stage;
+import famulus.server.team.Colleague;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -44,6 +46,11 @@ class PipelineTest extends ServerTest {
         pipeline.keepOptions(OptionList.LEAD_STATES, states);
     }
 
+    private void stages(List<Stage> stages, Colleague by) {
+        Pipeline before = pipeline.all();
+        pipeline.change(before, new Pipeline(stages, before.leadStates(), before.leadSources(), before.roles()), by);
+    }
+
     private UUID deal(Map<String, String> values) throws Exception {
         JsonNode made = done("POST", "/api/records/deal", Map.of("values", values, "email", ""), signe);
         return UUID.fromString(made.get("id").asString());
@@ -55,7 +62,7 @@ class PipelineTest extends ServerTest {
 
     @Test
     void aDealBeginsInTheFirstStage() throws Exception {
-        pipeline.stages(List.of(new Stage("", "Brief", Outcome.OPEN), new Stage("won", "Signed", Outcome.WON)), amos);
+        stages(List.of(new Stage("", "Brief", Outcome.OPEN), new Stage("won", "Signed", Outcome.WON)), amos);
 
         assertThat(stage(deal(Map.of("name", "East")))).isEqualTo("brief");
         assertThat(pipeline.stages()).extracting(Stage::code).containsExactly("brief", "won");
@@ -70,7 +77,7 @@ class PipelineTest extends ServerTest {
         assertThat(SummaryFromScratch.keptPeople(sql).getFirst().get("open_deal_id"))
                 .isNull();
 
-        pipeline.stages(List.of(new Stage("won", "to be delivered", Outcome.OPEN)), amos);
+        stages(List.of(new Stage("won", "to be delivered", Outcome.OPEN)), amos);
 
         assertThat(SummaryFromScratch.keptPeople(sql).getFirst().get("open_deal_id"))
                 .isEqualTo(deal);
@@ -85,17 +92,17 @@ class PipelineTest extends ServerTest {
     void aStageInUseStaysAndOneHasToBeOpen() throws Exception {
         deal(Map.of("name", "East", "stage", "quoted"));
 
-        assertThatThrownBy(() -> pipeline.stages(List.of(new Stage("won", "won", Outcome.OPEN)), amos))
+        assertThatThrownBy(() -> stages(List.of(new Stage("won", "won", Outcome.OPEN)), amos))
                 .isInstanceOf(Refusal.class)
                 .extracting(refusal -> ((Refusal) refusal).fields().get("options"))
                 .asString()
                 .contains("quoted");
-        assertThatThrownBy(() -> pipeline.stages(List.of(new Stage("won", "won", Outcome.WON)), amos))
+        assertThatThrownBy(() -> stages(List.of(new Stage("won", "won", Outcome.WON)), amos))
                 .isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> pipeline.stages(
-                        List.of(new Stage("", "A", Outcome.OPEN), new Stage("", " a", Outcome.OPEN)), amos))
+        assertThatThrownBy(() ->
+                        stages(List.of(new Stage("", "A", Outcome.OPEN), new Stage("", " a", Outcome.OPEN)), amos))
                 .isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> pipeline.stages(usual, signe)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> stages(usual, signe)).isInstanceOf(Refusal.class);
         assertThat(pipeline.stages()).isEqualTo(usual);
     }
 
@@ -192,7 +199,13 @@ class PipelineTest extends ServerTest {
 
     @Test
     void leadsAndRolesAreRowsToo() throws Exception {
-        pipeline.options(OptionList.LEAD_STATES, List.of(new Option("", "fresh"), new Option("new", "known")), amos);
+        Pipeline before = pipeline.all();
+        Pipeline after = new Pipeline(
+                before.stages(),
+                List.of(new Option("", "fresh"), new Option("new", "known")),
+                before.leadSources(),
+                List.of("signs", "signs ", "tests"));
+        pipeline.change(before, after, amos);
         JsonNode lead =
                 done("POST", "/api/records/lead", Map.of("values", Map.of("last_name", "Wren"), "email", ""), signe);
         assertThat(sql.queryForObject(
@@ -201,13 +214,11 @@ class PipelineTest extends ServerTest {
                         UUID.fromString(lead.get("id").asString())))
                 .isEqualTo("fresh");
 
-        List<String> before = pipeline.roles();
-        pipeline.roles(List.of("signs", "signs ", "tests"), amos);
         assertThat(done("GET", "/api/records/deal/roles", null, dov)
                         .valueStream()
                         .map(JsonNode::asString))
                 .containsExactly("signs", "tests");
-        pipeline.roles(before, amos);
+        pipeline.keepRoles(before.roles());
     }
 
     /** Every zone is one that Java knows, every language one that messages can be written in, and each is called something. */

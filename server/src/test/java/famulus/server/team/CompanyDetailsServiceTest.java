@@ -51,6 +51,14 @@ class CompanyDetailsServiceTest {
     }
 
     @ParameterizedTest
+    @ValueSource(strings = {"UTC", "Asia/Calcutta", "Europe/Lisbon"})
+    void isInWhateverZoneABrowserNames(String zone) {
+        house();
+        service.keep(new CompanyDetails("Ours", "", "", "", "", "", "PT", "pt", zone, "EUR", ""));
+        verify(mapper).updateHouse(any());
+    }
+
+    @ParameterizedTest
     @ValueSource(
             strings = {"post.ours.example", "ftp://ours.example", "https://", "https://ours.example/?a", "https://a b"})
     void thatCanBeNoneIsRefusedAndNothingIsKept(String typed) {
