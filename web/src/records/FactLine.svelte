@@ -52,9 +52,12 @@
     }
   }
 
+  /** The focus comes back to the line, unless a quick hand has gone on to another one meanwhile. */
   function close() {
     editing = false;
-    requestAnimationFrame(() => opener?.focus());
+    requestAnimationFrame(() => {
+      if (document.activeElement === document.body) opener?.focus();
+    });
   }
 
   function onkeydown(event: KeyboardEvent) {
