@@ -121,10 +121,11 @@ export async function* lines(
   path: keyof paths,
   body: unknown,
   signal?: AbortSignal,
+  params: Record<string, string> = {},
 ): AsyncGenerator<unknown> {
   let response: Response;
   try {
-    response = await fetch(path, {
+    response = await fetch(address(path, { params }), {
       method: 'POST',
       signal,
       headers: { 'X-XSRF-TOKEN': token(), 'Content-Type': 'application/json' },

@@ -9,6 +9,7 @@
   import Find from '../ui/Find.svelte';
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
+  import Interchange from './Interchange.svelte';
   import RecordFinder from './RecordFinder.svelte';
 
   /** What a new record of each kind begins with. */
@@ -132,6 +133,7 @@
   {/snippet}
   {#snippet actions()}
     <Find label="Find in this list" bind:value={typed} onfind={find} oninto={goInto} />
+    <Interchange {kind} />
     <Button bind:element={opener} onclick={begin}>New {kind}</Button>
   {/snippet}
   {#snippet foot()}
@@ -160,7 +162,9 @@
         {#if search}
           No {kind} matches “{search}”.
         {:else}
-          {absent[kind]} <Button quiet onclick={begin}>Add the first {kind}</Button>
+          {absent[kind]}
+          <Button quiet onclick={begin}>Add the first {kind}</Button> or
+          <a href="{kind === 'deal' ? '/deals' : `/people/${kind}s`}/import">import {kind}s</a>.
         {/if}
       {/snippet}
     </Ledger>

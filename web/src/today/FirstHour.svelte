@@ -26,8 +26,8 @@
     },
     PEOPLE: {
       title: 'People to write to',
-      about: 'A first contact, with the address that messages go to.',
-      act: 'Add a contact',
+      about: 'Import them from a CSV or vCard file, or add a first contact by hand.',
+      act: 'Add people',
     },
     TEMPLATE: {
       title: 'A first template',
@@ -111,6 +111,9 @@
             {#if step === 'COMPANY'}
               <CompanyForm onkept={() => void done()} />
             {:else if step === 'PEOPLE'}
+              <p class="file">
+                <a href="/people/contacts/import">Import contacts from a file</a>, or add one here:
+              </p>
               <AddPerson onadded={() => void done()} />
             {/if}
           </div>
@@ -159,6 +162,14 @@
   p {
     color: var(--ink-soft);
     font-size: 13px;
+  }
+
+  .file {
+    padding-bottom: 8px;
+  }
+
+  .file a {
+    color: var(--ink);
   }
 
   .mark {

@@ -97,7 +97,7 @@ class FirstRunTest extends BrowserTest {
         assertThat(page.getByText("No contacts yet.")).isVisible();
 
         link(page, "Today").click();
-        within(step(page, "People to write to"), "Add a contact").click();
+        within(step(page, "People to write to"), "Add people").click();
         textbox(page, "First name").fill("Jago");
         textbox(page, "Surname").fill("Wren");
         textbox(page, "E-mail").fill("jago@larkfield.example");

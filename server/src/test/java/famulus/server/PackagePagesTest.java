@@ -57,6 +57,7 @@ class PackagePagesTest {
             Map.entry("famulus.core.salutation", "Salutations salutations, Greeted tobias"),
             Map.entry("famulus.core.syntax", "List<String> known"),
             Map.entry("famulus.server.contents", "WireSources sources, java.util.UUID id, byte[] bytes"),
+            Map.entry("famulus.core.table", ""),
             Map.entry("famulus.server.search", "SearchIndex index, java.util.UUID id"),
             Map.entry(
                     "famulus.server.messages",

@@ -82,7 +82,7 @@ public final class CellReader {
      */
     public FieldInput read(FieldDefinition field, int most, String cell) {
         String text = text(cell);
-        if (SpreadsheetCell.isFormula(text)) {
+        if (SpreadsheetCell.isFormula(cell.strip())) {
             return refused("There is a formula in this cell. Save the file with the results in place of formulas.");
         }
         if (text.isEmpty()) {

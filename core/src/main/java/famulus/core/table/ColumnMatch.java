@@ -15,6 +15,7 @@ import java.util.regex.Pattern;
 /** Finds out where columns go: by what was chosen for their headings before, by their headings, then by what they hold. */
 public final class ColumnMatch {
     private static final Pattern PHONE = Pattern.compile("\\+?[0-9(][0-9 ()/.-]{5,20}[0-9]");
+    private static final Pattern DATE = Pattern.compile("[0-9]{1,4}([./-])[0-9]{1,2}\\1[0-9]{1,4}");
     private static final int MOST_HEADING_ROWS = 5;
 
     private final List<Target> targets;
@@ -148,10 +149,7 @@ public final class ColumnMatch {
             Optional<Target> found = Optional.empty();
             if (mostly(samples, cell -> EmailAddress.refusal(cell).isEmpty())) {
                 found = first(target -> target == Target.Other.EMAIL);
-            } else if (mostly(
-                    samples,
-                    cell -> PHONE.matcher(cell).matches()
-                            && cell.chars().filter(Character::isDigit).count() > 7)) {
+            } else if (mostly(samples, ColumnMatch::isPhone)) {
                 found = first(target -> ofType(target, FieldType.PHONE) && free(target, taken));
             } else if (mostly(samples, cell -> cell.startsWith("https://") || cell.startsWith("www."))) {
                 found = first(target -> ofType(target, FieldType.LINK) && free(target, taken));
@@ -159,6 +157,12 @@ public final class ColumnMatch {
             found.ifPresent(taken::add);
             match.set(i, found);
         }
+    }
+
+    private static boolean isPhone(String cell) {
+        return PHONE.matcher(cell).matches()
+                && !DATE.matcher(cell).matches()
+                && cell.chars().filter(Character::isDigit).count() > 7;
     }
 
     private Optional<Target> first(Predicate<Target> fits) {

@@ -7,7 +7,7 @@
  * is then read into the stored forms of fields, or it says which cell can't be ({@link famulus.core.table.RowReader}).
  *
  * <pre>{@code
- * CsvTable table = new CsvTable(new StringReader("Surname;Since\nWren;21.05.2026\n"), ';');
+ * CsvTable table = new CsvTable(new java.io.StringReader("Surname;Since\nWren;21.05.2026\n"), ';');
  * table.next().cells();  // Surname, Since
  * TableStyle.of(List.of("21.05.2026"), ';', "GB").dates();  // DAY_FIRST
  * }</pre>

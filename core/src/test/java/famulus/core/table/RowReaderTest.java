@@ -66,8 +66,9 @@ class RowReaderTest {
         List<TableColumn> columns = List.of(
                 new TableColumn("A", List.of("ines@lane.example", "bo@lane.example"), Optional.empty()),
                 new TableColumn("B", List.of("+44 1632 960187", "01632 960112"), Optional.empty()),
-                new TableColumn("C", List.of("green", "red"), Optional.empty()));
-        assertThat(words(new ColumnMatch(TARGETS, Map.of()).match(columns))).containsExactly("email", "phone", "");
+                new TableColumn("C", List.of("green", "red"), Optional.empty()),
+                new TableColumn("D", List.of("03.04.2020", "21.05.2020"), Optional.empty()));
+        assertThat(words(new ColumnMatch(TARGETS, Map.of()).match(columns))).containsExactly("email", "phone", "", "");
     }
 
     @Test

@@ -111,9 +111,8 @@ public class DealService {
         return currency == null ? team.house().currency() : currency;
     }
 
-    /** Takes the place of all of a deal's lines. */
-    @Transactional
-    public void lines(UUID deal, List<DealLine> lines) {
+    /** What is wrong with lines, by the line's turn and its part, such as {@code lines.0.price}; empty when nothing is. */
+    public Map<String, String> check(List<DealLine> lines) {
         Map<String, String> wrong = new LinkedHashMap<>();
         if (lines.size() > MOST_LINES) {
             wrong.put("lines", "A deal has at most 5,000 lines.");
@@ -121,6 +120,13 @@ public class DealService {
         for (int i = 0; i < lines.size(); i++) {
             check(lines.get(i), "lines." + i + ".", wrong);
         }
+        return wrong;
+    }
+
+    /** Takes the place of all of a deal's lines. */
+    @Transactional
+    public void lines(UUID deal, List<DealLine> lines) {
+        Map<String, String> wrong = check(lines);
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
         }

@@ -27,6 +27,11 @@ public class PersonSummaries {
         mapper.begin(person);
     }
 
+    /** Makes the rows of people who have just been added. */
+    void begin(Collection<UUID> people) {
+        mapper.beginAll(people);
+    }
+
     /** Keeps that somebody was written to. */
     public void wrote(CrmKind kind, UUID person, Instant at) {
         mapper.wrote(person, at);

@@ -17,6 +17,14 @@ interface PersonSummaryMapper {
     @Insert("insert into person_summary (person_id, times_written, unsubscribed) values (#{person}, 0, false)")
     void begin(UUID person);
 
+    @Insert(
+            """
+            insert into person_summary (person_id, times_written, unsubscribed)
+            select t.id, 0, false
+            from unnest(#{people,typeHandler=famulus.server.platform.IdentifiersTypeHandler}) as t(id)
+            """)
+    void beginAll(@Param("people") Collection<UUID> people);
+
     /** Until the transaction ends nobody else changes the row of a person. */
     @Select("select person_id from person_summary where person_id = #{person} for update")
     UUID hold(UUID person);

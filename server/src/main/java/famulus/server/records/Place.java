@@ -46,6 +46,11 @@ final class Place {
         return begin + cut(name, LONGEST_NAME) + "\t" + id;
     }
 
+    /** With this begin the places, sorted by name, of all records of a name, made by {@link #text}. */
+    static String ofName(String name) {
+        return SOMETHING + cut(name, LONGEST_KEY) + "\t" + cut(name, LONGEST_NAME) + "\t";
+    }
+
     /** The place of the same record with another key. */
     static String with(String place, String key) {
         int end = place.lastIndexOf('\t');

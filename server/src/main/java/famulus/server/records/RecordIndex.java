@@ -73,6 +73,24 @@ class RecordIndex {
             }
         }
         before.forEach(row -> mapper.delete(kind.word(), row));
+        insert(kind, come);
+    }
+
+    /** Makes words and places of records that have just come, and have none. */
+    void add(CrmKind kind, Collection<Listed> records) {
+        List<Column> columns = columns(kind);
+        Map<UUID, Set<String>> words = new HashMap<>();
+        List<PlaceRow> come = new ArrayList<>();
+        for (Listed one : records) {
+            UUID id = one.record().id();
+            words.put(id, SearchText.words(texts(one)));
+            columns.forEach(column -> come.add(new PlaceRow(column.name(), column.place(one), id)));
+        }
+        search.add(kind.word(), words);
+        insert(kind, come);
+    }
+
+    private void insert(CrmKind kind, List<PlaceRow> come) {
         if (!come.isEmpty()) {
             mapper.insert(
                     kind.word(),

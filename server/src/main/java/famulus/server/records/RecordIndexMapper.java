@@ -79,6 +79,19 @@ interface RecordIndexMapper {
     /** The places of some records in one list, in no order. */
     List<PlaceRow> placesOf(@Param("column") String column, @Param("ids") Collection<UUID> ids);
 
+    /** A record of a name that was looked for. */
+    record NamedRow(String name, UUID recordId) {}
+
+    /**
+     * The records of some names.
+     *
+     * @param places with what the places of each name begin, in the same order
+     */
+    List<NamedRow> named(
+            @Param("kind") String kind,
+            @Param("names") Collection<String> names,
+            @Param("places") Collection<String> places);
+
     /** How many places a part of a list has. */
     int countPlaces(@Param("kind") String kind, @Param("column") String column, @Param("range") PlaceRange range);
 

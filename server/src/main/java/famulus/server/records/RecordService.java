@@ -148,7 +148,7 @@ public class RecordService {
     }
 
     /** A record begins with the first of the choices of what has to be chosen: a deal in the first stage. */
-    private void begin(CrmKind kind, Map<StoredField, String> stored) {
+    void begin(CrmKind kind, Map<StoredField, String> stored) {
         for (StoredField field : catalogue.fields(kind)) {
             List<FieldOption> choices = field.definition().choices();
             if (field.required() && !choices.isEmpty()) {
@@ -179,7 +179,7 @@ public class RecordService {
     }
 
     /** Puts right what is kept of other records because of this one. */
-    private void follow(CrmRecord before, CrmRecord now) {
+    void follow(CrmRecord before, CrmRecord now) {
         switch (now.kind()) {
             case CONTACT -> moved(before.relation("organisation"), now.relation("organisation"));
             case DEAL -> {

@@ -10,13 +10,17 @@ import java.math.BigDecimal;
 import java.sql.Date;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
@@ -107,6 +111,50 @@ class RecordStore {
         fields.forEach((field, text) -> field.column().ifPresent(column -> toColumn(field, column, text, columns)));
         mapper.insert(kind.word(), columns);
         values(kind, id, fields);
+    }
+
+    /** A record to be put in place, with its fields as they are stored. */
+    record NewRow(UUID id, Map<StoredField, String> fields) {}
+
+    /** Puts many records in place at once. */
+    void insert(CrmKind kind, Instant at, List<NewRow> rows) {
+        List<Map<String, Object>> all = new ArrayList<>();
+        Set<String> columns = new LinkedHashSet<>(List.of("id", "created_at", "version"));
+        List<ValueRow> values = new ArrayList<>();
+        for (NewRow row : rows) {
+            Map<String, Object> made = new HashMap<>(Map.of("id", row.id(), "created_at", at, "version", 1));
+            row.fields().forEach((field, text) -> {
+                if (field.column().isPresent()) {
+                    toColumn(field, field.column().get(), text, made);
+                } else if (!text.isEmpty()) {
+                    values.add(toValue(
+                            row.id(),
+                            field.definition().name(),
+                            field.definition().type(),
+                            text));
+                }
+            });
+            made.values().removeIf(Objects::isNull);
+            columns.addAll(made.keySet());
+            all.add(made);
+        }
+        mapper.insertAll(kind.word(), List.copyOf(columns), all);
+        if (!values.isEmpty()) {
+            mapper.insertValues(kind.word(), values);
+        }
+    }
+
+    /** Gives many people who have none their addresses, by person. */
+    void addAddresses(CrmKind kind, Map<UUID, List<String>> addresses) {
+        List<AddressRow> rows = new ArrayList<>();
+        addresses.forEach((person, all) -> {
+            for (int i = 0; i < all.size(); i++) {
+                rows.add(new AddressRow(ids.next(), kind.word(), person, all.get(i), "", i));
+            }
+        });
+        if (!rows.isEmpty()) {
+            mapper.insertAddresses(rows);
+        }
     }
 
     List<AddressRow> addresses(UUID personId) {

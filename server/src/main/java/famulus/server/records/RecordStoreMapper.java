@@ -34,6 +34,16 @@ interface RecordStoreMapper {
 
     void insert(@Param("table") String table, @Param("columns") Map<String, Object> columns);
 
+    /** Many records at once; a column that one of them does not have takes what the table gives it. */
+    void insertAll(
+            @Param("table") String table,
+            @Param("columns") List<String> columns,
+            @Param("rows") List<Map<String, Object>> rows);
+
+    void insertValues(@Param("kind") String kind, @Param("values") List<ValueRow> values);
+
+    void insertAddresses(@Param("addresses") List<AddressRow> addresses);
+
     @Delete("delete from field_value where record_id = #{id} and field_name = #{field}")
     void clearValue(@Param("id") UUID id, @Param("field") String field);
 

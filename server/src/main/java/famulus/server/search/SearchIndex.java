@@ -52,6 +52,43 @@ public class SearchIndex {
         }
     }
 
+    /** Keeps the words of things that have none yet, many at once. */
+    public void add(String scope, Map<UUID, Set<String>> words) {
+        List<UUID> ids = new ArrayList<>();
+        List<String> all = new ArrayList<>();
+        words.forEach((id, has) -> has.forEach(word -> {
+            ids.add(id);
+            all.add(word);
+        }));
+        if (!ids.isEmpty()) {
+            mapper.insert(scope, ids, all);
+        }
+    }
+
+    /** The form in which an e-mail address, or a text of one word, is kept. */
+    public static String word(String text) {
+        return SearchText.words(List.of(text)).stream().findFirst().orElse("");
+    }
+
+    /**
+     * The things that have some words, by the words in the form of {@link #word}. Long words are kept cut: whoever has to be
+     * sure looks at what was found.
+     */
+    public Map<String, Set<UUID>> exactly(String scope, Collection<String> texts) {
+        List<String> wanted = texts.stream()
+                .map(SearchIndex::word)
+                .filter(word -> !word.isEmpty())
+                .distinct()
+                .toList();
+        Map<String, Set<UUID>> found = new HashMap<>();
+        if (!wanted.isEmpty()) {
+            for (WordRow row : mapper.exactly(scope, wanted)) {
+                found.computeIfAbsent(row.word(), any -> new HashSet<>()).add(row.id());
+            }
+        }
+        return found;
+    }
+
     /**
      * Looks for what was typed.
      *

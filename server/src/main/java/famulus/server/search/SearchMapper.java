@@ -21,6 +21,9 @@ interface SearchMapper {
     @Delete("delete from search_word where scope = #{scope} and word = #{word} and id = #{id}")
     void delete(@Param("scope") String scope, @Param("word") String word, @Param("id") UUID id);
 
+    /** The things that have one of some words. */
+    List<WordRow> exactly(@Param("scope") String scope, @Param("words") Collection<String> words);
+
     /** How many words begin so, but no more than {@code most}. */
     int count(@Param("scope") String scope, @Param("word") SearchWord word, @Param("most") int most);
 

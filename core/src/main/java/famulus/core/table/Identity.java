@@ -1,0 +1,48 @@
+package famulus.core.table;
+
+import famulus.core.record.SearchText;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * What a record is known by when it comes again.
+ *
+ * @param name a person's surname and first name, else what the record is called; without case and accents
+ * @param belongsTo what it is part of, in the same form: an organisation, of organisations nothing
+ * @param addresses a person's e-mail addresses, in small letters
+ */
+public record Identity(String name, String belongsTo, List<String> addresses) {
+    public Identity {
+        addresses = List.copyOf(addresses);
+    }
+
+    /** Why two records are taken for one. */
+    public enum Sameness {
+        ADDRESS,
+        NAME
+    }
+
+    /** An identity of texts as they come. */
+    public static Identity of(String name, String belongsTo, List<String> addresses) {
+        return new Identity(
+                SearchText.folded(name),
+                SearchText.folded(belongsTo),
+                addresses.stream().map(one -> one.toLowerCase(Locale.ROOT)).toList());
+    }
+
+    /**
+     * Whether another one is the same: by an address first, then by the name within the same organisation. Two people of one
+     * name who belong nowhere are the same only where one of them has no address: a name alone says little.
+     *
+     * <p>E.g.: Ines Wren of Mill Lane with one address is Ines Wren of Mill Lane with another.
+     */
+    public Optional<Sameness> sameAs(Identity other) {
+        if (addresses.stream().anyMatch(other.addresses::contains)) {
+            return Optional.of(Sameness.ADDRESS);
+        }
+        boolean named = !name.isEmpty() && name.equals(other.name) && belongsTo.equals(other.belongsTo);
+        boolean telling = !belongsTo.isEmpty() || addresses.isEmpty() || other.addresses.isEmpty();
+        return named && telling ? Optional.of(Sameness.NAME) : Optional.empty();
+    }
+}

@@ -1,0 +1,207 @@
+package famulus.server.interchange;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldDefinition.FieldOption;
+import famulus.core.field.FieldType;
+import famulus.core.table.Card;
+import famulus.core.table.CardWriter;
+import famulus.core.table.SpreadsheetCell;
+import famulus.server.records.CatalogueService.StoredField;
+import famulus.server.records.CrmKind;
+import famulus.server.records.CrmRecord;
+import famulus.server.records.DealService;
+import famulus.server.records.DealService.DealLine;
+import famulus.server.records.RecordIntake;
+import famulus.server.records.RecordPortions;
+import famulus.server.team.Colleague;
+import famulus.server.team.TeamService;
+import java.io.IOException;
+import java.io.Writer;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+
+/** Takes records out into files, a portion at a time: however many there are, little of them is held. */
+@Service
+class ExportService {
+    private static final Logger LOG = LoggerFactory.getLogger(ExportService.class);
+    private static final List<String> LINE =
+            List.of("Line", "Quantity", "Unit", "Price", "Discount", "Tax", "Line note");
+
+    private final RecordPortions portions;
+    private final RecordIntake intake;
+    private final DealService deals;
+    private final TeamService team;
+
+    ExportService(RecordPortions portions, RecordIntake intake, DealService deals, TeamService team) {
+        this.portions = portions;
+        this.intake = intake;
+        this.deals = deals;
+        this.team = team;
+    }
+
+    /**
+     * Writes all records of a kind as CSV (RFC 4180): what can be imported again, and opened in a spreadsheet without anything
+     * in it being worked out. Dates are written by ISO 8601, choices by their labels. A deal has a row for each of its lines.
+     */
+    void csv(CrmKind kind, Writer to, Colleague asking) throws IOException {
+        List<StoredField> fields = intake.open(kind);
+        List<String> headings = new ArrayList<>(
+                fields.stream().map(field -> field.definition().label()).toList());
+        if (kind.isPerson()) {
+            headings.add("E-mail");
+        }
+        if (kind == CrmKind.DEAL) {
+            headings.add("Contact");
+            headings.addAll(LINE);
+        }
+        CsvWriter writer = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(to);
+        writer.writeRecord(headings.stream().map(SpreadsheetCell::safe).toList());
+        Map<UUID, String> owners = team.all().stream().collect(Collectors.toMap(Colleague::id, Colleague::name));
+        int count = 0;
+        for (List<UUID> ids : portions.of(kind)) {
+            Map<UUID, CrmRecord> records = portions.read(kind, ids);
+            Map<UUID, List<String>> addresses = portions.addresses(kind, ids);
+            Map<UUID, String> organisations = portions.organisations(records.values());
+            for (UUID id : ids) {
+                CrmRecord record = records.get(id);
+                if (record == null) {
+                    continue;
+                }
+                count++;
+                List<String> cells = new ArrayList<>();
+                for (StoredField field : fields) {
+                    cells.add(cell(field.definition(), record, organisations, owners));
+                }
+                rows(kind, id, cells, addresses.getOrDefault(id, List.of()), writer);
+            }
+        }
+        writer.flush();
+        LOG.info("{} exported {} {}s as CSV", asking.name(), count, kind.word());
+    }
+
+    private void rows(CrmKind kind, UUID id, List<String> cells, List<String> addresses, CsvWriter writer) {
+        if (kind.isPerson()) {
+            cells.add(String.join("; ", addresses));
+        }
+        if (kind != CrmKind.DEAL) {
+            write(cells, writer);
+            return;
+        }
+        cells.add(addresses.stream().findFirst().orElse(""));
+        List<DealLine> lines = deals.lines(id);
+        if (lines.isEmpty()) {
+            LINE.forEach(any -> cells.add(""));
+            write(cells, writer);
+        }
+        for (DealLine line : lines) {
+            List<String> row = new ArrayList<>(cells);
+            row.addAll(List.of(
+                    line.description(),
+                    plain(line.quantity()),
+                    line.unit(),
+                    line.price().toPlainString(),
+                    plain(line.discount()),
+                    plain(line.tax()),
+                    line.note()));
+            write(row, writer);
+        }
+    }
+
+    private static void write(List<String> cells, CsvWriter writer) {
+        writer.writeRecord(cells.stream().map(SpreadsheetCell::safe).toList());
+    }
+
+    private static String plain(BigDecimal number) {
+        return number.stripTrailingZeros().toPlainString();
+    }
+
+    private static String cell(
+            FieldDefinition field, CrmRecord record, Map<UUID, String> organisations, Map<UUID, String> owners) {
+        String stored = record.text(field.name());
+        if (stored.isEmpty()) {
+            return "";
+        }
+        return switch (field.type()) {
+            case RELATION, USER -> {
+                UUID id = UUID.fromString(stored);
+                yield organisations.getOrDefault(id, owners.getOrDefault(id, ""));
+            }
+            case CHOICE, CHOICES ->
+                Arrays.stream(stored.split("\n"))
+                        .map(code -> label(field.choices(), code))
+                        .collect(Collectors.joining("; "));
+            default -> stored;
+        };
+    }
+
+    private static String label(Collection<FieldOption> choices, String code) {
+        return choices.stream()
+                .filter(choice -> choice.code().equals(code))
+                .map(FieldOption::label)
+                .findFirst()
+                .orElse(code);
+    }
+
+    /**
+     * Writes people or organisations as cards, see {@link CardWriter}.
+     *
+     * @param one the one record; null for all of the kind
+     */
+    void cards(CrmKind kind, UUID one, boolean newest, Writer to, Colleague asking) throws IOException {
+        CardWriter writer = new CardWriter(to, newest);
+        Map<String, FieldDefinition> fields = new HashMap<>();
+        intake.open(kind).forEach(field -> fields.put(field.definition().name(), field.definition()));
+        int count = 0;
+        for (List<UUID> ids : one == null ? portions.of(kind) : List.of(List.of(one))) {
+            Map<UUID, CrmRecord> records = portions.read(kind, ids);
+            Map<UUID, List<String>> addresses = portions.addresses(kind, ids);
+            Map<UUID, String> organisations = portions.organisations(records.values());
+            for (UUID id : ids) {
+                CrmRecord record = records.get(id);
+                if (record != null) {
+                    count++;
+                    String organisation = record.relation("organisation")
+                            .map(organisations::get)
+                            .orElse(record.text(kind == CrmKind.ORGANISATION ? "name" : "company"));
+                    writer.write(card(record, organisation, addresses.getOrDefault(id, List.of()), fields));
+                }
+            }
+        }
+        to.flush();
+        LOG.info("{} exported {} {}s as vCard", asking.name(), count, kind.word());
+    }
+
+    private static Card card(
+            CrmRecord record, String organisation, List<String> addresses, Map<String, FieldDefinition> fields) {
+        FieldDefinition country = fields.get("country");
+        return new Card(
+                record.text("title"),
+                record.text("first_name"),
+                record.text("last_name"),
+                organisation,
+                record.text("job_title"),
+                addresses,
+                record.text("phone"),
+                record.text("mobile"),
+                record.text("website"),
+                record.text("street"),
+                record.text("postcode"),
+                record.text("town"),
+                country == null || country.type() != FieldType.CHOICE
+                        ? ""
+                        : label(country.choices(), record.text("country")),
+                record.text("language"));
+    }
+}

@@ -1,0 +1,30 @@
+package famulus.server.interchange;
+
+import java.util.Map;
+
+/**
+ * What is done with records that are here already.
+ *
+ * @param all with each of them
+ * @param some with those of some lines, in place of {@code all}
+ */
+record ImportChoices(Choice all, Map<Long, Choice> some) {
+    /** What can be done with one. */
+    enum Choice {
+        /** It is added all the same. */
+        ADD,
+        /** What its row says is written into the record that is here; blank cells change nothing. */
+        UPDATE,
+        /** It stays as it is. */
+        SKIP
+    }
+
+    ImportChoices {
+        all = all == null ? Choice.SKIP : all;
+        some = some == null ? Map.of() : Map.copyOf(some);
+    }
+
+    Choice of(long line) {
+        return some.getOrDefault(line, all);
+    }
+}

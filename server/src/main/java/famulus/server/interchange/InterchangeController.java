@@ -1,0 +1,203 @@
+package famulus.server.interchange;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import famulus.core.table.SpreadsheetCell;
+import famulus.server.interchange.ImportShown.ImportSettings;
+import famulus.server.platform.ProgressLines;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CrmKind;
+import famulus.server.records.RecordService;
+import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.IntConsumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Brings records in and takes them out. Whoever is signed in may read and change records, and so do this. */
+@RestController
+@RequestMapping("/api")
+class InterchangeController {
+    private static final Logger LOG = LoggerFactory.getLogger(InterchangeController.class);
+    private static final String WHY = "Why it was not imported";
+
+    private final ImportService imports;
+    private final ExportService exports;
+    private final RecordService records;
+    private final JsonMapper json;
+
+    InterchangeController(ImportService imports, ExportService exports, RecordService records, JsonMapper json) {
+        this.imports = imports;
+        this.exports = exports;
+        this.records = records;
+        this.json = json;
+    }
+
+    /** A line of an answer: how many rows have been read, at the end what it came to, or why it failed. */
+    record ImportLine(int read, @Schema(nullable = true) ImportResult result, @Schema(nullable = true) String failed) {}
+
+    /** Takes a file, CSV or vCard. */
+    @PostMapping(path = "/imports/{kind}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    ImportShown begin(
+            Colleague asking, @PathVariable CrmKind kind, @RequestParam String name, HttpServletRequest request)
+            throws IOException {
+        return imports.begin(kind, name, request.getInputStream(), asking);
+    }
+
+    @GetMapping("/imports/{id}")
+    ImportShown show(Colleague asking, @PathVariable UUID id) throws IOException {
+        return imports.show(id, asking);
+    }
+
+    @PutMapping("/imports/{id}")
+    ImportShown change(Colleague asking, @PathVariable UUID id, @RequestBody ImportSettings settings)
+            throws IOException {
+        return imports.change(id, settings, asking);
+    }
+
+    @DeleteMapping("/imports/{id}")
+    void remove(Colleague asking, @PathVariable UUID id) {
+        imports.remove(id, asking);
+    }
+
+    /** Says what an import would do; a line now and then says how far it is. */
+    @PostMapping("/imports/{id}/check")
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = ImportLine.class)))
+    void check(
+            Colleague asking, @PathVariable UUID id, @RequestBody ImportChoices choices, HttpServletResponse response)
+            throws IOException {
+        answer(response, lines -> imports.check(id, choices, asking, lines));
+    }
+
+    /** Imports; whoever breaks the answer off before its end has nothing imported. */
+    @PostMapping("/imports/{id}/run")
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = ImportLine.class)))
+    void run(Colleague asking, @PathVariable UUID id, @RequestBody ImportChoices choices, HttpServletResponse response)
+            throws IOException {
+        answer(response, lines -> imports.run(id, choices, asking, lines));
+    }
+
+    private interface Work {
+        ImportResult with(IntConsumer progress) throws IOException;
+    }
+
+    /** Work that takes long is done in the thread of its request, so that it ends with it. */
+    private void answer(HttpServletResponse response, Work work) throws IOException {
+        ProgressLines lines = new ProgressLines(response, json);
+        ImportLine last;
+        try {
+            last = new ImportLine(0, work.with(read -> lines.line(new ImportLine(read, null, null))), null);
+        } catch (Refusal refusal) {
+            if (!lines.begun()) {
+                throw refusal;
+            }
+            last = new ImportLine(0, null, refusal.getMessage());
+        } catch (DataAccessException failed) {
+            if (!lines.begun()) {
+                throw failed;
+            }
+            LOG.error("An import failed", failed);
+            last = new ImportLine(0, null, "Something went wrong on the server. Nothing was imported.");
+        }
+        lines.line(last);
+    }
+
+    /** The rows that could not be imported, with the reason in a column of its own, to be mended and imported again. */
+    @GetMapping(path = "/imports/{id}/faults.csv", produces = "text/csv")
+    void faults(Colleague asking, @PathVariable UUID id, HttpServletResponse response) throws IOException {
+        imports.show(id, asking);
+        Writer to = file(response, "not imported.csv", "text/csv");
+        to.write('\ufeff');
+        CsvWriter writer = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(to);
+        imports.faults(id, asking, (row, why) -> {
+            List<String> cells = new ArrayList<>(row.cells());
+            cells.add(why.isEmpty() ? WHY : why);
+            writer.writeRecord(cells.stream().map(SpreadsheetCell::safe).toList());
+        });
+        writer.flush();
+        to.flush();
+    }
+
+    /** All records of a kind as CSV. */
+    @GetMapping(path = "/exports/{kind}.csv", produces = "text/csv")
+    void csv(Colleague asking, @PathVariable CrmKind kind, HttpServletResponse response) throws IOException {
+        Writer to = file(response, kind.word() + "s.csv", "text/csv");
+        // Spreadsheet programs take a file for Unicode only with this mark.
+        to.write('\ufeff');
+        exports.csv(kind, to, asking);
+    }
+
+    /** All people or organisations as cards, of version 4.0 or, for older programs, 3.0. */
+    @GetMapping(path = "/exports/{kind}.vcf", produces = "text/vcard")
+    void cards(
+            Colleague asking,
+            @PathVariable CrmKind kind,
+            @RequestParam(defaultValue = "4") int version,
+            HttpServletResponse response)
+            throws IOException {
+        exports.cards(kind, null, newest(kind, version), file(response, kind.word() + "s.vcf", "text/vcard"), asking);
+    }
+
+    /** One of them as a card. */
+    @GetMapping(path = "/exports/{kind}/{id}.vcf", produces = "text/vcard")
+    void card(
+            Colleague asking,
+            @PathVariable CrmKind kind,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "4") int version,
+            HttpServletResponse response)
+            throws IOException {
+        boolean newest = newest(kind, version);
+        String name = records.get(kind, id).name();
+        exports.cards(kind, id, newest, file(response, name + ".vcf", "text/vcard"), asking);
+    }
+
+    private static boolean newest(CrmKind kind, int version) {
+        if (kind == CrmKind.DEAL) {
+            throw Refusal.because("no-card", "A deal can’t be a card. Export deals as CSV.");
+        }
+        if (version != 3 && version != 4) {
+            throw Refusal.because("no-version", "Cards are of version 3 or 4.");
+        }
+        return version == 4;
+    }
+
+    private static Writer file(HttpServletResponse response, String name, String type) throws IOException {
+        response.setContentType(type + ";charset=UTF-8");
+        response.setHeader(
+                "Content-Disposition",
+                ContentDisposition.attachment()
+                        .filename(name, StandardCharsets.UTF_8)
+                        .build()
+                        .toString());
+        return new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8);
+    }
+}
