@@ -128,6 +128,8 @@
             A deal can have several rows, one for each of its lines: repeat its name, or leave the name blank.
           </p>
         {/if}
+      {:else if shown.done}
+        <p><b>{shown.name}</b> had {many(shown.rows, shown.cards ? 'card' : 'row')}.</p>
       {:else}
         <ImportReading {shown} {wrong} onchange={(settings) => void change(settings)} />
       {/if}
@@ -218,6 +220,11 @@
 
   .ways a {
     color: var(--ink);
+  }
+
+  /* A quiet button's own edge is not seen: its words stand where the others begin. */
+  .ways :global(button.quiet) {
+    margin-left: -6px;
   }
 
   .wrong {

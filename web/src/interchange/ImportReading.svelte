@@ -15,7 +15,6 @@
     onchange: (settings: Partial<Shown['settings']>) => void;
   } = $props();
   const settings = $derived(shown.settings);
-  const locked = $derived(Boolean(shown.done));
   const error = $derived(wrong.encoding ?? wrong.delimiter ?? wrong.headings ?? wrong.decimal ?? '');
 </script>
 
@@ -24,7 +23,6 @@
   <SmallSelect
     word
     aria-label="Encoding"
-    disabled={locked}
     value={settings.encoding}
     onchange={(event) => onchange({ encoding: event.currentTarget.value })}
   >
@@ -33,7 +31,6 @@
     <SmallSelect
       word
       aria-label="What separates the columns"
-      disabled={locked}
       value={settings.delimiter}
       onchange={(event) => onchange({ delimiter: event.currentTarget.value })}
     >
@@ -42,7 +39,6 @@
     <SmallSelect
       word
       aria-label="Where the headings are"
-      disabled={locked}
       value={String(settings.headings)}
       onchange={(event) => onchange({ headings: Number(event.currentTarget.value) })}
     >
@@ -52,7 +48,6 @@
     <SmallSelect
       word
       aria-label="How dates are written"
-      disabled={locked}
       value={settings.dates}
       onchange={(event) => onchange({ dates: event.currentTarget.value as Shown['settings']['dates'] })}
     >
@@ -62,7 +57,6 @@
     <SmallSelect
       word
       aria-label="The decimal mark"
-      disabled={locked}
       value={settings.decimal}
       onchange={(event) => onchange({ decimal: event.currentTarget.value })}
     >

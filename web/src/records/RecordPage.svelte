@@ -95,6 +95,9 @@
 
 <Page title={page?.name ?? '…'} crumb={page?.crumb}>
   {#snippet actions()}
+    {#if page && kind !== 'deal'}
+      <a class="card" href="/api/exports/{kind}/{page.id}.vcf" download>Export as vCard</a>
+    {/if}
     {#if canWrite}
       <Button main onclick={() => (writing = !writing)} aria-expanded={writing}
         >Write <span class="key">w</span></Button
@@ -144,6 +147,12 @@
   .rounds {
     margin-bottom: 8px;
     color: var(--query);
+  }
+
+  .card {
+    color: var(--ink);
+    font-size: 13.5px;
+    text-underline-offset: 3px;
   }
 
   .key {

@@ -66,9 +66,19 @@ final class DemoClient {
         throw new IllegalStateException("No line of " + path + " has " + word);
     }
 
+    /** Sends a file as it is, and returns the answer. */
+    String upload(String path, String text) throws IOException, InterruptedException {
+        return http.send(request("POST", path, text, "application/octet-stream"), HttpResponse.BodyHandlers.ofString())
+                .body();
+    }
+
     private HttpRequest request(String method, String path, String body) {
+        return request(method, path, body, "application/json");
+    }
+
+    private HttpRequest request(String method, String path, String body, String type) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
-                .header("Content-Type", "application/json")
+                .header("Content-Type", type)
                 .method(method, HttpRequest.BodyPublishers.ofString(body));
         cookies.getCookieStore().getCookies().stream()
                 .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))

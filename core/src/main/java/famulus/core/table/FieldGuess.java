@@ -32,21 +32,21 @@ public record FieldGuess(FieldType type, List<String> choices) {
         if (all(cells, cell -> CellReader.yesOrNo(cell).isPresent()) && !all(cells, cell -> cell.matches("[0-9]"))) {
             return new FieldGuess(FieldType.YES_NO, List.of());
         }
-        if (all(cells, cell -> reader.date(cell).isPresent())) {
+        if (mostly(cells, cell -> reader.date(cell).isPresent())) {
             return new FieldGuess(FieldType.DATE, List.of());
         }
         // A number with a zero or a plus in front is a customer number or a telephone number: nobody adds it up.
-        if (all(cells, cell -> reader.number(cell.replace(" ", "")).isPresent())
+        if (mostly(cells, cell -> reader.number(cell.replace(" ", "")).isPresent())
                 && cells.stream()
                         .noneMatch(cell -> cell.length() > 1
                                 && NUMBER_LIKE_A_NAME.matcher(cell).matches()
                                 && cell.indexOf(style.decimal()) != 1)) {
             return new FieldGuess(FieldType.NUMBER, List.of());
         }
-        if (all(cells, cell -> EmailAddress.refusal(cell).isEmpty())) {
+        if (mostly(cells, cell -> EmailAddress.refusal(cell).isEmpty())) {
             return new FieldGuess(FieldType.EMAIL, List.of());
         }
-        if (all(cells, cell -> cell.matches("https?://\\S+|www\\.\\S+"))) {
+        if (mostly(cells, cell -> cell.matches("https?://\\S+|www\\.\\S+"))) {
             return new FieldGuess(FieldType.LINK, List.of());
         }
         if (cells.stream().anyMatch(cell -> cell.length() > LONG || cell.indexOf('\n') >= 0)) {
@@ -57,6 +57,11 @@ public record FieldGuess(FieldType type, List<String> choices) {
 
     private static boolean all(List<String> cells, Predicate<String> fits) {
         return cells.stream().allMatch(fits);
+    }
+
+    /** A mistake here and there does not make a column of dates one of texts: its row will be said to have one. */
+    private static boolean mostly(List<String> cells, Predicate<String> fits) {
+        return cells.stream().filter(fits).count() * 5 >= cells.size() * 4L;
     }
 
     /** A few words that come again and again are choices. */

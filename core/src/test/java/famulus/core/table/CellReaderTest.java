@@ -142,6 +142,9 @@ class CellReaderTest {
         assertThat(guess("yes", "no", "yes")).isEqualTo(FieldType.YES_NO);
         assertThat(guess("1", "0", "1")).isEqualTo(FieldType.NUMBER);
         assertThat(guess("21/05/2026", "1/6/2026")).isEqualTo(FieldType.DATE);
+        assertThat(guess("21/05/2026", "1/6/2026", "soon", "2/6/2026", "3/6/2026"))
+                .isEqualTo(FieldType.DATE);
+        assertThat(guess("21/05/2026", "soon")).isEqualTo(FieldType.TEXT);
         assertThat(guess("36.5", "1,250")).isEqualTo(FieldType.NUMBER);
         assertThat(guess("0012", "0450")).isEqualTo(FieldType.TEXT);
         assertThat(guess("a@b.example", "c@d.example")).isEqualTo(FieldType.EMAIL);

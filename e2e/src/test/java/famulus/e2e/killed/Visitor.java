@@ -1,6 +1,8 @@
 package famulus.e2e.killed;
 
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
@@ -9,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
@@ -90,12 +93,42 @@ final class Visitor {
                 path);
     }
 
-    private Answer ask(HttpRequest.Builder request, String path) throws IOException {
+    /** Sends a file as it is. */
+    Answer upload(String path, String text) throws IOException {
+        return ask(
+                HttpRequest.newBuilder()
+                        .header("Content-Type", "application/octet-stream")
+                        .POST(BodyPublishers.ofString(text)),
+                path);
+    }
+
+    /** An answer that comes a line at a time. */
+    BufferedReader lines(String path, Object body) throws IOException {
+        HttpRequest.Builder request = HttpRequest.newBuilder()
+                .header("Content-Type", "application/json")
+                .POST(BodyPublishers.ofString(JSON.writeValueAsString(body)));
+        token(request);
+        try {
+            return new BufferedReader(new InputStreamReader(
+                    http.send(request.uri(URI.create(address + path)).build(), BodyHandlers.ofInputStream())
+                            .body(),
+                    StandardCharsets.UTF_8));
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+            throw new IOException(interrupted);
+        }
+    }
+
+    private void token(HttpRequest.Builder request) {
         for (HttpCookie cookie : cookies.getCookieStore().getCookies()) {
             if (cookie.getName().equals("XSRF-TOKEN")) {
                 request.header("X-XSRF-TOKEN", cookie.getValue());
             }
         }
+    }
+
+    private Answer ask(HttpRequest.Builder request, String path) throws IOException {
+        token(request);
         try {
             HttpResponse<String> answer = http.send(
                     request.uri(URI.create(address + path))

@@ -20,16 +20,18 @@ import famulus.server.records.KnownRecords.Known;
 import famulus.server.team.Colleague;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiConsumer;
+import java.util.function.Function;
 import java.util.function.IntConsumer;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
@@ -61,7 +63,7 @@ final class ImportPass {
     }
 
     /** What a pass leans on. */
-    record Tools(KnownRecords known, DealService deals, List<Colleague> team, Supplier<UUID> ids) {}
+    record Tools(KnownRecords known, DealService deals, List<Colleague> team, Function<CrmKind, UUID> ids) {}
 
     private record Seen(long line, UUID id, String name, Identity identity) {}
 
@@ -74,6 +76,7 @@ final class ImportPass {
     private final Map<String, UUID> colleagues = new HashMap<>();
     private final Map<String, UUID> organisations = new HashMap<>();
     private final Map<String, Seen> seen = new HashMap<>();
+    private final Set<UUID> mine = new HashSet<>();
     private final List<RowFault> faults = new ArrayList<>();
     private final List<Duplicate> duplicates = new ArrayList<>();
     private BiConsumer<TableRow, String> onFault = (row, sentence) -> {};
@@ -251,7 +254,7 @@ final class ImportPass {
         Map<UUID, String> come = new LinkedHashMap<>();
         wanted.forEach((folded, name) -> {
             if (!organisations.containsKey(folded)) {
-                UUID id = tools.ids().get();
+                UUID id = tools.ids().apply(CrmKind.ORGANISATION);
                 organisations.put(folded, id);
                 come.put(id, name);
             }
@@ -264,6 +267,8 @@ final class ImportPass {
     private void decide(List<ImportItem> items) {
         List<Identity> identities = items.stream().map(ImportItem::identity).toList();
         Map<Integer, Known> here = tools.known().find(kind, identities);
+        // Rows are compared with the rows before them by what was read, in a check as in an import.
+        here.values().removeIf(one -> mine.contains(one.id()));
         Map<UUID, ImportItem> come = new LinkedHashMap<>();
         List<Map<ImportItem, UUID>> changes = new ArrayList<>(List.of(new LinkedHashMap<>()));
         for (int i = 0; i < items.size(); i++) {
@@ -279,7 +284,7 @@ final class ImportPass {
                 show(item, identity, before, here.get(i));
             }
             Choice choice = same == null ? Choice.ADD : choices.of(item.line());
-            UUID id = choice == Choice.ADD ? tools.ids().get() : same;
+            UUID id = choice == Choice.ADD ? tools.ids().apply(kind) : same;
             switch (choice) {
                 case ADD -> come.put(id, item);
                 case UPDATE -> {
@@ -294,6 +299,7 @@ final class ImportPass {
             remember(item, identity, id);
         }
         added += come.size();
+        mine.addAll(come.keySet());
         hands.add(come);
         for (Map<ImportItem, UUID> some : changes) {
             int other = hands.change(some);

@@ -38,6 +38,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiConsumer;
+import java.util.function.Function;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -286,7 +287,8 @@ class ImportService {
      */
     ImportResult check(UUID id, ImportChoices choices, Colleague asking, IntConsumer progress) throws IOException {
         ImportFile file = open(id, asking);
-        return readable(() -> pass(file, choices, new ImportPass.NoHands()).run(files.records(file), progress));
+        return readable(() -> pass(file, choices, new ImportPass.NoHands(), any -> intake.next())
+                .run(files.records(file), progress));
     }
 
     /** Hands over the rows that can't be taken, with the reasons, after the headings. */
@@ -294,7 +296,7 @@ class ImportService {
         ImportFile file = find(id, asking);
         readable(() -> {
             told.accept(new TableRow(0, reading.sample(file).headings()), "");
-            return pass(file, new ImportChoices(null, null), new ImportPass.NoHands())
+            return pass(file, new ImportChoices(null, null), new ImportPass.NoHands(), any -> intake.next())
                     .onFault(told)
                     .run(files.records(file), rows -> {});
         });
@@ -316,9 +318,10 @@ class ImportService {
             throw Refusal.because("running", "This file is being imported just now.");
         }
         String role = pipeline.roles().stream().findFirst().orElse("contact");
-        ImportWriting writing = new ImportWriting(file.kind(), intake, deals, asking.id(), role);
+        RecordIntake.Intake taking = intake.begin(file.rows());
+        ImportWriting writing = new ImportWriting(file.kind(), taking, deals, asking.id(), role);
         return readable(() -> {
-            ImportResult result = pass(file, choices, writing).run(files.records(file), progress);
+            ImportResult result = pass(file, choices, writing, taking::next).run(files.records(file), progress);
             writing.end();
             mapper.end(id, result.added(), result.updated(), result.skipped(), result.faulty());
             remember(file);
@@ -342,7 +345,8 @@ class ImportService {
         }
     }
 
-    private ImportPass pass(ImportFile file, ImportChoices choices, ImportPass.Hands hands) {
+    private ImportPass pass(
+            ImportFile file, ImportChoices choices, ImportPass.Hands hands, Function<CrmKind, UUID> ids) {
         List<String> headings = reading.sample(file).headings();
         List<Optional<Target>> columns = ImportTargets.named(targets.of(file.kind()), file.targets(headings.size()));
         wrong(file.kind(), columns).ifPresent(sentence -> {
@@ -352,7 +356,7 @@ class ImportService {
         CellReader cells = new CellReader(file.style(), house.country(), house.currency());
         RowReader reader = new RowReader(columns, cells, targets.required(file.kind()));
         List<Colleague> active = team.all().stream().filter(Colleague::active).toList();
-        ImportPass.Tools tools = new ImportPass.Tools(known, deals, active, intake::next);
+        ImportPass.Tools tools = new ImportPass.Tools(known, deals, active, ids);
         return new ImportPass(file.kind(), reader, headings, tools, choices, hands);
     }
 }

@@ -3,11 +3,10 @@ package famulus.server.interchange;
 import famulus.server.records.CrmKind;
 import famulus.server.records.DealService;
 import famulus.server.records.DealService.DealLine;
-import famulus.server.records.RecordIntake;
 import famulus.server.records.RecordIntake.ChangedRecord;
+import famulus.server.records.RecordIntake.Intake;
 import famulus.server.records.RecordIntake.NewRecord;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,11 +15,10 @@ import java.util.UUID;
 /** Writes what a pass decides, in the transaction it runs in. */
 final class ImportWriting implements ImportPass.Hands {
     private final CrmKind kind;
-    private final RecordIntake intake;
+    private final Intake intake;
     private final DealService deals;
     private final UUID owner;
     private final String role;
-    private final Map<UUID, Integer> contacts = new HashMap<>();
 
     /**
      * Begins.
@@ -28,7 +26,7 @@ final class ImportWriting implements ImportPass.Hands {
      * @param owner who looks after records of which nobody else is said to
      * @param role what a contact is on a deal
      */
-    ImportWriting(CrmKind kind, RecordIntake intake, DealService deals, UUID owner, String role) {
+    ImportWriting(CrmKind kind, Intake intake, DealService deals, UUID owner, String role) {
         this.kind = kind;
         this.intake = intake;
         this.deals = deals;
@@ -52,9 +50,6 @@ final class ImportWriting implements ImportPass.Hands {
             stored.putIfAbsent("owner", owner.toString());
             come.add(new NewRecord(
                     id, stored, item.organisationName(), item.head().addresses()));
-            if (kind == CrmKind.CONTACT && item.organisation() != null) {
-                contacts.merge(item.organisation(), 1, Integer::sum);
-            }
         });
         intake.add(kind, come);
         items.forEach((id, item) -> around(id, item));
@@ -97,6 +92,6 @@ final class ImportWriting implements ImportPass.Hands {
 
     /** Ends the work. */
     void end() {
-        intake.end(contacts);
+        intake.end();
     }
 }

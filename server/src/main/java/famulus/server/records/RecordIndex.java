@@ -8,6 +8,7 @@ import famulus.server.search.SearchIndex;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -23,6 +24,7 @@ import org.springframework.stereotype.Component;
 @Component
 class RecordIndex {
     private static final int AT_ONCE = 500;
+    private static final int ROWS_AT_ONCE = 5_000;
 
     private final RecordIndexMapper mapper;
     private final ListedRecords listed;
@@ -90,13 +92,16 @@ class RecordIndex {
         insert(kind, come);
     }
 
+    /** In the order of their index: rows that stand side by side are written together. */
     private void insert(CrmKind kind, List<PlaceRow> come) {
-        if (!come.isEmpty()) {
+        come.sort(Comparator.comparing(PlaceRow::sortedBy).thenComparing(PlaceRow::place));
+        for (int i = 0; i < come.size(); i += ROWS_AT_ONCE) {
+            List<PlaceRow> some = come.subList(i, Math.min(come.size(), i + ROWS_AT_ONCE));
             mapper.insert(
                     kind.word(),
-                    come.stream().map(PlaceRow::sortedBy).toList(),
-                    come.stream().map(PlaceRow::place).toList(),
-                    come.stream().map(PlaceRow::recordId).toList());
+                    some.stream().map(PlaceRow::sortedBy).toList(),
+                    some.stream().map(PlaceRow::place).toList(),
+                    some.stream().map(PlaceRow::recordId).toList());
         }
     }
 

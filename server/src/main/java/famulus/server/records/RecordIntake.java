@@ -9,6 +9,7 @@ import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -17,18 +18,22 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /**
  * Takes in many records at once, in the transaction of whoever calls. What comes here has been checked: fields are in the form
- * they are stored in. When all is in, {@link #end} puts right what is kept of other records and tells that records have
- * changed; until then nobody else waits for a row that many records share.
+ * they are stored in.
+ *
+ * <p>Indexes are what costs: what is written in the order of an index is written once, what comes in any order is written again
+ * and again. So identifiers come in their order, and records wait until there are many to be sorted.
  */
 @Service
 public class RecordIntake {
     private static final int MOST_ADDRESSES = 10;
     private static final int AT_ONCE = 500;
+    private static final int WAITING = 20_000;
 
     private final RecordStore store;
     private final RecordService records;
@@ -81,41 +86,118 @@ public class RecordIntake {
      */
     public record ChangedRecord(UUID id, Map<String, String> stored, List<String> addresses) {}
 
-    /** An identifier for a record to be taken in. */
+    /** An identifier for something that comes alone. */
     public UUID next() {
         return ids.next();
     }
 
-    /** Takes in new records. */
-    public void add(CrmKind kind, List<NewRecord> come) {
-        if (come.isEmpty()) {
-            return;
+    /**
+     * Begins to take in; {@link Intake#end} has to be called in the same transaction.
+     *
+     * @param expected how many records are about to come, more or less
+     */
+    public Intake begin(int expected) {
+        return new Intake(expected);
+    }
+
+    /**
+     * Records that come in one after another. At the end what is kept of other records is put right, and it is told that records
+     * have changed; until then nobody else waits for a row that many records share.
+     */
+    public final class Intake {
+        private final int expected;
+        private final Supplier<UUID> addressIds;
+        private final Map<CrmKind, Supplier<UUID>> recordIds = new EnumMap<>(CrmKind.class);
+        private final Map<CrmKind, List<NewRecord>> waiting = new EnumMap<>(CrmKind.class);
+        private final Map<UUID, Integer> contacts = new HashMap<>();
+        private final Map<UUID, String> owners =
+                team.all().stream().collect(Collectors.toMap(Colleague::id, Colleague::firstName));
+
+        private Intake(int expected) {
+            this.expected = expected;
+            addressIds = ids.many(expected);
         }
-        Map<String, StoredField> fields = fields(kind);
-        Map<UUID, String> owners = team.all().stream().collect(Collectors.toMap(Colleague::id, Colleague::firstName));
-        List<NewRow> rows = new ArrayList<>();
-        List<Listed> listed = new ArrayList<>();
-        Map<UUID, List<String>> addresses = new LinkedHashMap<>();
-        for (NewRecord one : come) {
-            Map<StoredField, String> stored = new LinkedHashMap<>();
-            one.stored().forEach((name, text) -> stored.put(fields.get(name), text));
-            records.begin(kind, stored);
-            rows.add(new NewRow(one.id(), stored));
-            addresses.put(one.id(), one.addresses());
+
+        /** An identifier for a record to be taken in. */
+        public UUID next(CrmKind kind) {
+            return recordIds.computeIfAbsent(kind, any -> ids.many(expected)).get();
+        }
+
+        /** Takes in new records; deals at once, since their lines and contacts are about to follow. */
+        public void add(CrmKind kind, List<NewRecord> come) {
+            waiting.computeIfAbsent(kind, any -> new ArrayList<>()).addAll(come);
+            if (kind == CrmKind.DEAL || waiting.get(kind).size() >= WAITING) {
+                write(kind);
+            }
+        }
+
+        /** Writes the records that wait, after the organisations they may belong to. */
+        private void write(CrmKind kind) {
+            List<NewRecord> come = waiting.remove(kind);
+            if (come == null) {
+                return;
+            }
+            write(CrmKind.ORGANISATION);
+            Map<String, StoredField> fields = fields(kind);
+            List<NewRow> rows = new ArrayList<>();
+            List<Listed> listed = new ArrayList<>();
+            Map<UUID, List<String>> addresses = new LinkedHashMap<>();
+            for (NewRecord one : come) {
+                Map<StoredField, String> stored = new LinkedHashMap<>();
+                one.stored().forEach((name, text) -> stored.put(fields.get(name), text));
+                records.begin(kind, stored);
+                rows.add(new NewRow(one.id(), stored));
+                addresses.put(one.id(), one.addresses());
+                listed.add(listed(kind, one, stored, fields));
+            }
+            store.insert(kind, clock.instant(), rows);
+            if (kind.isPerson()) {
+                summaries.begin(addresses.keySet());
+                store.addAddresses(kind, addresses, addressIds);
+            }
+            index.add(kind, listed);
+        }
+
+        private Listed listed(
+                CrmKind kind, NewRecord one, Map<StoredField, String> stored, Map<String, StoredField> fields) {
             Map<String, String> byName = new HashMap<>();
             stored.forEach((field, text) -> byName.put(field.definition().name(), text));
             CrmRecord record = new CrmRecord(kind, one.id(), 1, byName);
             String owner = record.relation("owner")
                     .map(id -> owners.getOrDefault(id, ""))
                     .orElse("");
-            listed.add(new Listed(record, fields, one.organisation(), owner, null, 0, one.addresses()));
+            if (kind == CrmKind.CONTACT) {
+                record.relation("organisation").ifPresent(id -> contacts.merge(id, 1, Integer::sum));
+            }
+            return new Listed(record, fields, one.organisation(), owner, null, 0, one.addresses());
         }
-        store.insert(kind, clock.instant(), rows);
-        if (kind.isPerson()) {
-            summaries.begin(addresses.keySet());
-            store.addAddresses(kind, addresses);
+
+        /**
+         * Changes records.
+         *
+         * @return how many of them really are other than before
+         */
+        public int change(CrmKind kind, Collection<ChangedRecord> changes) {
+            if (changes.isEmpty()) {
+                return 0;
+            }
+            // One that came in just now may be among them.
+            write(CrmKind.ORGANISATION);
+            write(kind);
+            return RecordIntake.this.change(kind, changes);
         }
-        index.add(kind, listed);
+
+        /** Ends taking in. */
+        public void end() {
+            List.copyOf(waiting.keySet()).forEach(this::write);
+            List<UUID> organisations =
+                    contacts.keySet().stream().sorted(Ids.ORDER).toList();
+            organisations.forEach(id -> counts.peopleBy(id, contacts.get(id)));
+            for (int i = 0; i < organisations.size(); i += AT_ONCE) {
+                index.keep(CrmKind.ORGANISATION, organisations.subList(i, Math.min(organisations.size(), i + AT_ONCE)));
+            }
+            revisions.changed(RecordService.COUNTED);
+        }
     }
 
     private Map<String, StoredField> fields(CrmKind kind) {
@@ -123,12 +205,7 @@ public class RecordIntake {
                 .collect(Collectors.toMap(field -> field.definition().name(), Function.identity()));
     }
 
-    /**
-     * Changes records.
-     *
-     * @return how many of them really are other than before
-     */
-    public int change(CrmKind kind, Collection<ChangedRecord> changes) {
+    private int change(CrmKind kind, Collection<ChangedRecord> changes) {
         List<UUID> wanted = changes.stream().map(ChangedRecord::id).toList();
         Map<String, StoredField> fields = fields(kind);
         Map<UUID, CrmRecord> before = new HashMap<>(records.all(kind, wanted));
@@ -181,20 +258,6 @@ public class RecordIntake {
         }
         store.addresses(kind, change.id(), after);
         return true;
-    }
-
-    /**
-     * Ends taking in.
-     *
-     * @param contacts how many new contacts each organisation has
-     */
-    public void end(Map<UUID, Integer> contacts) {
-        List<UUID> organisations = contacts.keySet().stream().sorted().toList();
-        organisations.forEach(id -> counts.peopleBy(id, contacts.get(id)));
-        for (int i = 0; i < organisations.size(); i += AT_ONCE) {
-            index.keep(CrmKind.ORGANISATION, organisations.subList(i, Math.min(organisations.size(), i + AT_ONCE)));
-        }
-        revisions.changed(RecordService.COUNTED);
     }
 
     /** The fields of a kind that somebody can fill, in the order of its page. */

@@ -1,6 +1,7 @@
 package famulus.server.records;
 
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -34,15 +35,52 @@ interface RecordStoreMapper {
 
     void insert(@Param("table") String table, @Param("columns") Map<String, Object> columns);
 
-    /** Many records at once; a column that one of them does not have takes what the table gives it. */
+    /** A column of many records, as texts that are cast to its type; null for nothing. */
+    record ColumnTexts(String name, String type, List<String> texts) {}
+
+    /** A value with its parts as texts; null for nothing. */
+    record ValueTexts(UUID recordId, String fieldName, String text, String number, String date) {
+        static ValueTexts of(ValueRow row) {
+            return new ValueTexts(
+                    row.recordId(),
+                    row.fieldName(),
+                    row.textValue(),
+                    row.numberValue() == null ? null : row.numberValue().toPlainString(),
+                    row.dateValue() == null ? null : row.dateValue().toString());
+        }
+    }
+
+    /** Many records at once. */
     void insertAll(
             @Param("table") String table,
-            @Param("columns") List<String> columns,
-            @Param("rows") List<Map<String, Object>> rows);
+            @Param("at") Instant at,
+            @Param("ids") List<UUID> ids,
+            @Param("columns") List<ColumnTexts> columns);
 
-    void insertValues(@Param("kind") String kind, @Param("values") List<ValueRow> values);
+    default void insertValues(String kind, List<ValueTexts> values) {
+        insertValues(
+                kind,
+                values.stream().map(ValueTexts::recordId).toList(),
+                values.stream().map(ValueTexts::fieldName).toList(),
+                values.stream().map(ValueTexts::text).toList(),
+                values.stream().map(ValueTexts::number).toList(),
+                values.stream().map(ValueTexts::date).toList());
+    }
 
-    void insertAddresses(@Param("addresses") List<AddressRow> addresses);
+    void insertValues(
+            @Param("kind") String kind,
+            @Param("ids") List<UUID> ids,
+            @Param("names") List<String> names,
+            @Param("texts") List<String> texts,
+            @Param("numbers") List<String> numbers,
+            @Param("dates") List<String> dates);
+
+    void insertAddresses(
+            @Param("kind") String kind,
+            @Param("ids") List<UUID> ids,
+            @Param("people") List<UUID> people,
+            @Param("addresses") List<String> addresses,
+            @Param("positions") List<String> positions);
 
     @Delete("delete from field_value where record_id = #{id} and field_name = #{field}")
     void clearValue(@Param("id") UUID id, @Param("field") String field);

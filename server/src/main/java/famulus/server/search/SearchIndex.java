@@ -1,9 +1,11 @@
 package famulus.server.search;
 
 import famulus.core.record.SearchText;
+import famulus.server.platform.Ids;
 import famulus.server.search.SearchMapper.WordRow;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -15,6 +17,8 @@ import org.springframework.stereotype.Service;
 /** Keeps and finds things by the beginnings of their words. */
 @Service
 public class SearchIndex {
+    private static final int AT_ONCE = 5_000;
+
     private final SearchMapper mapper;
 
     SearchIndex(SearchMapper mapper) {
@@ -52,16 +56,17 @@ public class SearchIndex {
         }
     }
 
-    /** Keeps the words of things that have none yet, many at once. */
+    /** Keeps the words of things that have none yet, many at once: in the order of their index, which is quicker. */
     public void add(String scope, Map<UUID, Set<String>> words) {
-        List<UUID> ids = new ArrayList<>();
-        List<String> all = new ArrayList<>();
-        words.forEach((id, has) -> has.forEach(word -> {
-            ids.add(id);
-            all.add(word);
-        }));
-        if (!ids.isEmpty()) {
-            mapper.insert(scope, ids, all);
+        List<WordRow> rows = new ArrayList<>();
+        words.forEach((id, has) -> has.forEach(word -> rows.add(new WordRow(id, word))));
+        rows.sort(Comparator.comparing(WordRow::word).thenComparing(WordRow::id, Ids.ORDER));
+        for (int i = 0; i < rows.size(); i += AT_ONCE) {
+            List<WordRow> some = rows.subList(i, Math.min(rows.size(), i + AT_ONCE));
+            mapper.insert(
+                    scope,
+                    some.stream().map(WordRow::id).toList(),
+                    some.stream().map(WordRow::word).toList());
         }
     }
 
