@@ -8,6 +8,7 @@
   import PlainTable from '../ui/PlainTable.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
+  import OptionLines from './OptionLines.svelte';
   import { typeLabel, typeOptions } from './types';
 
   /** The fields the house adds to its records. */
@@ -37,7 +38,11 @@
   let failed = $state('');
   let wrong = $state<Record<string, string>>({});
   let open = $state<{ name: string; typed: Schemas['NewField']; anchor: HTMLElement } | null>(null);
+  /** The choices of a new field, one a line. */
   let choices = $state('');
+  /** The choices of a field that is there, and how many records have each. */
+  let options = $state<Schemas['Option'][]>([]);
+  let uses = $state.raw<Record<string, number>>({});
   let retiring = $state<{ field: OwnField; used: Schemas['UsingTemplate'][]; anchor: HTMLElement } | null>(
     null,
   );
@@ -48,7 +53,10 @@
 
   function edit(field: OwnField | null, event: MouseEvent) {
     wrong = {};
-    choices = field?.choices.join('\n') ?? '';
+    choices = '';
+    options = field?.choices.map((one) => ({ ...one })) ?? [];
+    uses = {};
+    if (field?.choices.length) void readUses(field);
     open = {
       name: field?.name ?? '',
       typed: {
@@ -63,6 +71,15 @@
     };
   }
 
+  async function readUses(field: OwnField) {
+    const params = { kind: field.kind, name: field.name };
+    try {
+      uses = await ask('get', '/api/fields/{kind}/{name}/uses', { params });
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     if (!open) return;
@@ -75,7 +92,7 @@
       fields = name
         ? await ask('put', '/api/fields/{kind}/{name}', {
             params: { kind: typed.kind, name },
-            body: { label: typed.label, inList: typed.inList, choices: given },
+            body: { label: typed.label, inList: typed.inList, choices: $state.snapshot(options) },
           })
         : await ask('post', '/api/fields', { body: { ...typed, choices: given } });
       open = null;
@@ -148,6 +165,7 @@
   <Slip
     title={open.name ? open.typed.label : 'Add a field'}
     anchor={open.anchor}
+    wide={options.length > 0}
     onclose={() => (open = null)}
   >
     <form onsubmit={keep}>
@@ -176,7 +194,21 @@
         />
       {/if}
       {#if open.typed.type === 'CHOICE' || open.typed.type === 'CHOICES'}
-        <Field label="Choices, one a line" lines={4} bind:value={choices} error={wrong.choices} />
+        {#if open.name}
+          <OptionLines
+            title="Choices"
+            about="A new name counts for the records that have it."
+            word="choice"
+            editable
+            bind:lines={options}
+            fresh={() => ({ code: '', label: '', retired: false })}
+            {uses}
+            kind={open.typed.kind}
+          />
+          {#if wrong.choices}<p class="wrong" role="alert">{wrong.choices}</p>{/if}
+        {:else}
+          <Field label="Choices, one a line" lines={4} bind:value={choices} error={wrong.choices} />
+        {/if}
       {/if}
       <label class="check"
         ><input type="checkbox" bind:checked={open.typed.inList} /> a column of the list</label
@@ -204,6 +236,11 @@
 {/if}
 
 <style>
+  .wrong {
+    padding-bottom: 8px;
+    color: var(--stop);
+  }
+
   .soft {
     color: var(--ink-soft);
   }

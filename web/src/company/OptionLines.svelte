@@ -1,9 +1,9 @@
-<script lang="ts" generics="T extends { label: string }">
+<script lang="ts" generics="T extends { label: string; code?: string; retired?: boolean }">
   import { tick, type Snippet } from 'svelte';
   import Button from '../ui/Button.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
 
-  /** An ordered list of options: renamed in place, moved up and down, removed, added to. */
+  /** An ordered list of options: renamed in place, moved up and down, removed or, where records have one, retired, added to. */
   let {
     title,
     about,
@@ -11,10 +11,19 @@
     lines = $bindable(),
     editable,
     fresh,
+    uses = {},
+    kind = '',
+    place = '',
     more,
   }: {
     title: string;
     about: string;
+    /** How many records have each, by code. */
+    uses?: Record<string, number>;
+    /** Which records these are. */
+    kind?: string;
+    /** The list they are found in by the name of an option. */
+    place?: string;
     /** What one of them is called. */
     word: string;
     lines: T[];
@@ -38,6 +47,9 @@
     (same.disabled ? rows[to].querySelector('input')! : same).focus();
   }
 
+  const used = (line: T) => (line.code && uses[line.code]) || 0;
+  const records = (line: T) => `${used(line).toLocaleString('en')} ${kind}${used(line) === 1 ? '' : 's'}`;
+
   function add() {
     lines.push(fresh());
     requestAnimationFrame(() => list?.querySelector<HTMLElement>('li:last-of-type input')?.focus());
@@ -52,6 +64,7 @@
       <li>
         <input
           aria-label="{word} {i + 1}"
+          class:retired={line.retired}
           maxlength="60"
           disabled={!editable}
           bind:value={line.label}
@@ -63,6 +76,13 @@
           }}
         />
         {@render more?.(line, i)}
+        {#if line.retired}<span class="said">retired</span>{/if}
+        {#if used(line)}
+          <span class="said">
+            {#if place}<a href="{place}?find={encodeURIComponent(line.label)}">{records(line)}</a>
+            {:else}{records(line)}{/if}
+          </span>
+        {/if}
         {#if editable}
           <InlineButton
             sign
@@ -78,11 +98,20 @@
             disabled={i === lines.length - 1}
             onclick={(event) => void move(i, 1, event)}>↓</InlineButton
           >
-          <InlineButton
-            soft
-            aria-label="Remove {line.label}"
-            onclick={() => (lines = lines.filter((_, at) => at !== i))}>remove</InlineButton
-          >
+          {#if used(line) || line.retired}
+            <InlineButton
+              soft
+              aria-label="{line.retired ? 'Restore' : 'Retire'} {line.label}"
+              onclick={() => (line.retired = !line.retired)}
+              >{line.retired ? 'restore' : 'retire'}</InlineButton
+            >
+          {:else}
+            <InlineButton
+              soft
+              aria-label="Remove {line.label}"
+              onclick={() => (lines = lines.filter((_, at) => at !== i))}>remove</InlineButton
+            >
+          {/if}
         {/if}
       </li>
     {/each}
@@ -115,9 +144,23 @@
     border-bottom: 1px solid var(--rule-soft);
   }
 
+  .said {
+    color: var(--ink-soft);
+    font-size: 12.5px;
+    white-space: nowrap;
+  }
+
+  .said a {
+    color: inherit;
+  }
+
+  .retired {
+    color: var(--ink-soft);
+  }
+
   input {
     flex: 1;
-    min-width: 0;
+    min-width: 90px;
     padding: 5px 8px;
     border: 1px solid var(--edge);
     border-radius: var(--corner);

@@ -20,6 +20,7 @@
   let leadStates = $state<Schemas['Option'][]>([]);
   let leadSources = $state<Schemas['Option'][]>([]);
   let roles = $state<{ label: string }[]>([]);
+  let uses = $state.raw<Schemas['Uses']>({ stages: {}, leadStates: {}, leadSources: {} });
   let failed = $state('');
   let wrong = $state('');
 
@@ -30,6 +31,8 @@
     roles: roles.map((role) => role.label),
   });
   const changed = $derived(kept !== null && JSON.stringify(typed) !== JSON.stringify(kept));
+
+  const newStage = (): Stage => ({ code: '', label: '', outcome: 'OPEN', retired: false });
 
   function take(pipeline: Pipeline) {
     kept = pipeline;
@@ -43,6 +46,7 @@
   async function read() {
     try {
       take(await ask('get', '/api/company/pipeline'));
+      uses = await ask('get', '/api/company/pipeline/uses');
       failed = '';
     } catch (failure) {
       failed = sentence(failure);
@@ -53,6 +57,7 @@
     if (!kept) return;
     try {
       take(await ask('put', '/api/company/pipeline', { body: { before: kept, after: typed } }));
+      uses = await ask('get', '/api/company/pipeline/uses');
       notify('Saved.');
     } catch (failure) {
       wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
@@ -67,8 +72,8 @@
 </script>
 
 <p class="soft">
-  The lists that records choose from. A new name for a stage counts for the deals that are in it; a stage that
-  deals are in can’t be removed.
+  The lists that records choose from. A new name counts for the records that have it, and for conditions. A
+  retired one stays with its records and is offered to no other.
   {#if !may}An administrator changes them.{/if}
 </p>
 {#if failed}
@@ -81,7 +86,10 @@
       word="stage"
       editable={may}
       bind:lines={stages}
-      fresh={() => ({ code: '', label: '', outcome: 'OPEN' })}
+      fresh={newStage}
+      uses={uses.stages}
+      kind="deal"
+      place="/deals"
     >
       {#snippet more(stage, i)}
         <select aria-label="Stage {i + 1} is" disabled={!may} bind:value={stage.outcome}>
@@ -95,7 +103,10 @@
       word="state"
       editable={may}
       bind:lines={leadStates}
-      fresh={() => ({ code: '', label: '' })}
+      fresh={() => ({ code: '', label: '', retired: false })}
+      uses={uses.leadStates}
+      kind="lead"
+      place="/people/leads"
     />
     <OptionLines
       title="Sources of leads"
@@ -103,7 +114,10 @@
       word="source"
       editable={may}
       bind:lines={leadSources}
-      fresh={() => ({ code: '', label: '' })}
+      fresh={() => ({ code: '', label: '', retired: false })}
+      uses={uses.leadSources}
+      kind="lead"
+      place="/people/leads"
     />
     <OptionLines
       title="Roles on deals"

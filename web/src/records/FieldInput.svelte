@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Schemas } from '../api/client';
+  import { named } from '../ui/named';
 
   /** What one types a value of some type into. Values are in the stored form. */
   let {
@@ -22,6 +24,18 @@
     /** Takes the focus when it appears. */
     grab?: boolean;
   } = $props();
+
+  /** More than these are found by typing. */
+  const few = 30;
+  const id = $props.id();
+  const many = $derived(choices.map((one) => ({ code: one.code, name: one.label })));
+  /** What is typed stays as it is typed, whatever is meant by it. */
+  let typed = $state(untrack(() => many.find((one) => one.code === value)?.name ?? value));
+
+  /** Something that is called by no name goes as it is, so that the answer says so. */
+  function take() {
+    value = named(many, typed)?.code ?? typed.trim();
+  }
 
   const aria = $derived({ 'aria-label': label, 'aria-invalid': invalid ? true : undefined });
 
@@ -56,6 +70,19 @@
     <option value="yes">yes</option>
     <option value="no">no</option>
   </select>
+{:else if choices.length > few}
+  <input
+    {...aria}
+    type="text"
+    list="{id}-choices"
+    autocomplete="off"
+    bind:value={typed}
+    oninput={take}
+    {@attach focus}
+  />
+  <datalist id="{id}-choices">
+    {#each choices as choice (choice.code)}<option value={choice.label}></option>{/each}
+  </datalist>
 {:else if choices.length}
   <select {...aria} bind:value {@attach focus}>
     {#if !required}<option value="">none</option>{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Field from './Field.svelte';
+  import { named } from './named';
 
   /** A labelled choice among many, found by typing; a name or a code will do. */
   let {
@@ -20,11 +21,7 @@
 
   function take() {
     const wanted = typed.trim();
-    const folded = wanted.toLowerCase();
-    const begins = options.filter(({ name }) => name.toLowerCase().startsWith(folded));
-    const found =
-      options.find(({ name, code }) => [name, code].some((one) => one.toLowerCase() === folded)) ??
-      (wanted && begins.length === 1 ? begins[0] : undefined);
+    const found = named(options, wanted);
     unknown = found ? '' : wanted;
     value = found?.code ?? wanted;
     if (found) typed = found.name;

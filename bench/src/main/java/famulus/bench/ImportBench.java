@@ -28,12 +28,12 @@ public final class ImportBench {
             List.of("Ines", "Bo", "Zoë", "Karl", "Alma", "Ruth", "Jörg", "Lene", "Dora");
     /** The tables an import of contacts writes, with whose rows they are. */
     private static final List<String[]> TABLES = List.of(
-            new String[] {"organisation", "id in (select organisation_id from some)"},
-            new String[] {"contact", "id in (select id from some)"},
-            new String[] {"email_address", "person_id in (select id from some)"},
-            new String[] {"person_summary", "person_id in (select id from some)"},
-            new String[] {"record_place", "record_id in (select id from some)"},
-            new String[] {"search_word", "id in (select id from some)"});
+            new String[] {"organisation", "id in (select organisation_id from mine)"},
+            new String[] {"contact", "id in (select id from mine)"},
+            new String[] {"email_address", "person_id in (select id from mine)"},
+            new String[] {"person_summary", "person_id in (select id from mine)"},
+            new String[] {"record_place", "record_id in (select id from mine)"},
+            new String[] {"search_word", "id in (select id from mine)"});
 
     private ImportBench() {}
 
@@ -90,9 +90,9 @@ public final class ImportBench {
         try (Connection connection = DriverManager.getConnection(url, "famulus", "")) {
             run(
                     connection,
-                    "create local temporary table some as select id, organisation_id from contact"
+                    "create local temporary table mine as select id, organisation_id from contact"
                             + " where last_name like 'Imported %'");
-            int rows = number(connection, "select count(*) from some");
+            int rows = number(connection, "select count(*) from mine");
             run(connection, "set referential_integrity false");
             again(connection, TABLES.subList(1, 3), rows, "contacts and addresses");
             again(connection, TABLES, rows, "all rows");

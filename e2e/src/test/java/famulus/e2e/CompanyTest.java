@@ -145,9 +145,6 @@ class CompanyTest extends BrowserTest {
     void aStageIsRenamedAndTemplatesThatNamedItGoOn() {
         Page page = openAs("Amos", "/company/pipeline");
         textbox(page, "stage 3").fill("offer out");
-        page.getByLabel("Remove lost").click();
-        button(page, "Save").click();
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("“lost” is the stage of");
         button(page, "Cancel").click();
         assertThat(textbox(page, "stage 3")).hasValue("quoted");
 
@@ -172,6 +169,67 @@ class CompanyTest extends BrowserTest {
         page.getByLabel("Remove on hold").click();
         button(page, "Save").click();
         assertThat(page.getByText("Saved.")).isVisible();
+    }
+
+    @Test
+    void anOptionThatRecordsHaveIsRetiredAndSaysWhereItIsUsed() {
+        Page page = openAs("Amos", "/company/pipeline");
+        Locator stages = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Stages of deals"));
+        assertThat(button(page, "Remove lost")).hasCount(0);
+        button(page, "Retire lost").click();
+        assertThat(button(page, "Restore lost")).isVisible();
+        button(page, "Save").click();
+        assertThat(page.getByText("Saved.")).isVisible();
+        Locator lost = stages.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHas(button(page, "Restore lost")));
+        assertThat(lost).containsText("retired");
+        lost.getByRole(AriaRole.LINK).click();
+        assertThat(page.getByText("deals found")).isVisible();
+        page.getByRole(AriaRole.TABLE).getByRole(AriaRole.LINK).first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stage"))
+                .click();
+        assertThat(page.getByLabel("Stage", new Page.GetByLabelOptions().setExact(true)))
+                .containsText("lost");
+        page.navigate(address("/deals?find=quoted"));
+        page.getByRole(AriaRole.TABLE).getByRole(AriaRole.LINK).first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stage"))
+                .click();
+        assertThat(page.getByLabel("Stage", new Page.GetByLabelOptions().setExact(true)))
+                .not()
+                .containsText("lost");
+        page.navigate(address("/company/pipeline"));
+        button(page, "Restore lost").click();
+        button(page, "Save").click();
+        assertThat(page.getByText("Saved.")).isVisible();
+
+        page.navigate(address("/company/fields"));
+        row(page, "{contact.crop}").getByText("edit").click();
+        textbox(page, "choice 1").fill("apples");
+        button(page, "Save").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+        page.navigate(address("/people/contacts"));
+        assertThat(page.getByText("apples").first()).isVisible();
+        page.navigate(address("/company/fields"));
+        row(page, "{contact.crop}").getByText("edit").click();
+        textbox(page, "choice 1").fill("apple");
+        button(page, "Save").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+    }
+
+    @Test
+    void aLanguageIsFoundByTyping() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Language"))
+                .click();
+        Locator typed = page.getByLabel("Language", new Page.GetByLabelOptions().setExact(true));
+        typed.fill("Nowherish");
+        typed.press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nowherish");
+        typed.fill("portuguese");
+        typed.press("Enter");
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Language")))
+                .containsText("Portuguese");
     }
 
     @Test

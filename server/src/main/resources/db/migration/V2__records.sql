@@ -32,6 +32,8 @@ create table field_choice (
   position   integer not null,
   -- Of a deal's stage: whether deals in it are open, won or lost.
   outcome    varchar(4) check (outcome in ('OPEN', 'WON', 'LOST')),
+  -- A retired choice stays with the records that have it, and is offered to no other.
+  retired    boolean default false not null,
   -- Labels it had before, one a line: conditions that name one go on holding.
   earlier    varchar(2000),
   primary key (kind, field_name, code),

@@ -40,13 +40,19 @@ public record FieldDefinition(
      * @param code what is stored
      * @param label what is shown and printed
      * @param earlier labels it had before; conditions that name one of them go on holding
+     * @param retired whether it stays with the records that have it, and is offered to no other
      */
-    public record FieldOption(String code, String label, List<String> earlier) {
+    public record FieldOption(String code, String label, List<String> earlier, boolean retired) {
         public FieldOption {
             earlier = List.copyOf(earlier);
         }
 
-        /** One that was never called anything else. */
+        /** One in use that had other labels before. */
+        public FieldOption(String code, String label, List<String> earlier) {
+            this(code, label, earlier, false);
+        }
+
+        /** One in use that was never called anything else. */
         public FieldOption(String code, String label) {
             this(code, label, List.of());
         }

@@ -30,6 +30,7 @@ import java.util.regex.Pattern;
 public record FieldInput(String stored, Optional<String> refusal) {
     private static final Pattern NUMBER = Pattern.compile("[+-]?[0-9]{1,13}(\\.[0-9]{1,6})?");
     private static final Set<String> SCHEMES = Set.of("http", "https", "mailto", "tel");
+    private static final int LONGEST_CHOICES = 4000;
     private static final int EARLIEST_YEAR = 1900;
     private static final int LATEST_YEAR = 2200;
 
@@ -45,9 +46,13 @@ public record FieldInput(String stored, Optional<String> refusal) {
      */
     public static FieldInput read(
             FieldDefinition field, int most, boolean required, String typed, String country, String currency) {
+        boolean choice = field.type() == FieldType.CHOICE || field.type() == FieldType.CHOICES;
         boolean lines = field.type() == FieldType.LONG_TEXT || field.type() == FieldType.CHOICES;
-        Optional<String> refusal =
-                lines ? PlainLine.refusalOfLines(typed, most, required) : PlainLine.refusal(typed, most, required);
+        // Of what is no choice it is said that it is none, however long it is.
+        int longest = choice ? LONGEST_CHOICES : most;
+        Optional<String> refusal = lines
+                ? PlainLine.refusalOfLines(typed, longest, required)
+                : PlainLine.refusal(typed, longest, required);
         String text = typed == null ? "" : typed.strip();
         if (refusal.isPresent() || text.isEmpty()) {
             return new FieldInput("", refusal);
@@ -115,7 +120,10 @@ public record FieldInput(String stored, Optional<String> refusal) {
     private static FieldInput choice(FieldDefinition field, String code) {
         boolean known =
                 field.choices().stream().anyMatch(choice -> choice.code().equals(code));
-        return known ? accepted(code) : refused("“" + code + "” is not among the choices.");
+        return known
+                ? accepted(code)
+                : refused("“" + (code.length() > 60 ? code.substring(0, 60) + "…" : code)
+                        + "” is not among the choices.");
     }
 
     private static FieldInput choices(FieldDefinition field, String codes) {

@@ -33,7 +33,14 @@ interface CatalogueMapper {
 
     /** A choice; {@code outcome} is null but for stages of deals. */
     record ChoiceRow(
-            String kind, String fieldName, String code, String label, int position, String outcome, String earlier) {
+            String kind,
+            String fieldName,
+            String code,
+            String label,
+            int position,
+            String outcome,
+            String earlier,
+            boolean retired) {
         /** Labels as they are kept; null for none. */
         static String lines(List<String> labels) {
             return labels.isEmpty() ? null : String.join("\n", labels);
@@ -98,14 +105,14 @@ interface CatalogueMapper {
 
     @Select(
             """
-            select kind, field_name, code, label, position, outcome, earlier
+            select kind, field_name, code, label, position, outcome, earlier, retired
             from field_choice order by kind, field_name, position, code
             """)
     List<ChoiceRow> choices();
 
     @Select(
             """
-            select kind, field_name, code, label, position, outcome, earlier
+            select kind, field_name, code, label, position, outcome, earlier, retired
             from field_choice where kind = #{kind} and field_name = #{name} order by position, code
             """)
     List<ChoiceRow> choicesOf(@Param("kind") String kind, @Param("name") String name);
@@ -121,8 +128,8 @@ interface CatalogueMapper {
 
     @Insert(
             """
-            insert into field_choice (kind, field_name, code, label, position, outcome, earlier)
-            values (#{kind}, #{fieldName}, #{code}, #{label}, #{position}, #{outcome}, #{earlier})
+            insert into field_choice (kind, field_name, code, label, position, outcome, earlier, retired)
+            values (#{kind}, #{fieldName}, #{code}, #{label}, #{position}, #{outcome}, #{earlier}, #{retired})
             """)
     void insertChoice(ChoiceRow choice);
 }

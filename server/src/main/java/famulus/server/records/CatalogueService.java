@@ -58,6 +58,7 @@ public class CatalogueService {
      * @param computed made from other fields, so that nobody types it
      * @param most how many characters may be typed
      * @param inList whether it is a column of its kind's list
+     * @param beginning the code that a new record begins with where it has to hold something; empty for none
      */
     public record StoredField(
             FieldDefinition definition,
@@ -66,7 +67,8 @@ public class CatalogueService {
             boolean required,
             boolean computed,
             int most,
-            boolean inList) {
+            boolean inList,
+            String beginning) {
 
         /** Whether it leads to another record. */
         public boolean isRelation() {
@@ -123,7 +125,14 @@ public class CatalogueService {
         int at = 1;
         for (FieldDefinition.FieldOption choice : choices) {
             mapper.insertChoice(new ChoiceRow(
-                    kind.word(), name, choice.code(), choice.label(), at++, null, ChoiceRow.lines(choice.earlier())));
+                    kind.word(),
+                    name,
+                    choice.code(),
+                    choice.label(),
+                    at++,
+                    null,
+                    ChoiceRow.lines(choice.earlier()),
+                    choice.retired()));
         }
     }
 
@@ -141,22 +150,13 @@ public class CatalogueService {
         return mapper.own();
     }
 
-    /** The choices of a field, in use or retired. */
-    List<FieldDefinition.FieldOption> choices(String kind, String name) {
-        return mapper.choicesOf(kind, name).stream()
-                .map(choice -> new FieldDefinition.FieldOption(choice.code(), choice.label(), choice.earlierLabels()))
-                .toList();
-    }
-
-    /** Changes how a field of the house's own is called, and what may be chosen in it. */
+    /** Changes how a field of the house's own is called. */
     @Transactional
-    void change(RecordKind kind, String name, String label, boolean inList, List<FieldDefinition.FieldOption> choices) {
+    void change(RecordKind kind, String name, String label, boolean inList) {
         mapper.newRevision();
         if (mapper.change(kind.word(), name, label, inList) == 0) {
             throw Refusal.missing("This field");
         }
-        mapper.clearChoices(kind.word(), name);
-        choices(kind, name, choices);
     }
 
     /** Takes a field out of use, or with null brings it back. */
@@ -182,8 +182,8 @@ public class CatalogueService {
                 row.label(),
                 FieldType.valueOf(row.type()),
                 choices.stream()
-                        .map(choice ->
-                                new FieldDefinition.FieldOption(choice.code(), choice.label(), choice.earlierLabels()))
+                        .map(choice -> new FieldDefinition.FieldOption(
+                                choice.code(), choice.label(), choice.earlierLabels(), choice.retired()))
                         .toList(),
                 Optional.ofNullable(row.relation()).map(CatalogueService::kind));
         return new StoredField(
@@ -193,7 +193,18 @@ public class CatalogueService {
                 row.required(),
                 row.computed(),
                 row.most(),
-                row.inList());
+                row.inList(),
+                row.required() ? beginning(choices) : "");
+    }
+
+    /** The first one in use; of stages the first that is open. */
+    private static String beginning(List<ChoiceRow> choices) {
+        return choices.stream()
+                .filter(choice -> !choice.retired()
+                        && (choice.outcome() == null || choice.outcome().equals("OPEN")))
+                .map(ChoiceRow::code)
+                .findFirst()
+                .orElse("");
     }
 
     static RecordKind kind(String word) {

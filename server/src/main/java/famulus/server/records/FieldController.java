@@ -2,9 +2,11 @@ package famulus.server.records;
 
 import famulus.core.field.FieldType;
 import famulus.server.records.FieldService.OwnField;
+import famulus.server.records.PipelineService.Option;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import java.util.List;
+import java.util.Map;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,7 +30,7 @@ class FieldController {
 
     record NewField(CrmKind kind, String label, FieldType type, String section, boolean inList, List<String> choices) {}
 
-    record ChangedField(String label, boolean inList, List<String> choices) {}
+    record ChangedField(String label, boolean inList, List<Option> choices) {}
 
     @GetMapping
     List<OwnField> fields(Colleague asking) {
@@ -48,6 +50,12 @@ class FieldController {
         asking.mustBe(ADMINISTRATORS_ONLY, Role.ADMINISTRATOR);
         fields.change(kind, name, field.label(), field.inList(), field.choices());
         return fields.own();
+    }
+
+    /** How many records have each choice of a field, by code. */
+    @GetMapping("/{kind}/{name}/uses")
+    Map<String, Integer> uses(Colleague asking, @PathVariable CrmKind kind, @PathVariable String name) {
+        return fields.uses(kind, name);
     }
 
     @PostMapping("/{kind}/{name}/retire")

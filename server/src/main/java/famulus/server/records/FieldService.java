@@ -7,6 +7,8 @@ import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Refusal;
+import famulus.server.records.ChoiceLists.Choice;
+import famulus.server.records.PipelineService.Option;
 import famulus.server.records.RecordRenewals.Cause;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -44,8 +46,10 @@ public class FieldService {
     private final CatalogueService catalogue;
     private final Clock clock;
     private final RecordRenewals renewals;
+    private final ChoiceLists lists;
 
-    FieldService(CatalogueService catalogue, Clock clock, RecordRenewals renewals) {
+    FieldService(CatalogueService catalogue, Clock clock, RecordRenewals renewals, ChoiceLists lists) {
+        this.lists = lists;
         this.renewals = renewals;
         this.catalogue = catalogue;
         this.clock = clock;
@@ -55,7 +59,7 @@ public class FieldService {
      * A field of the house's own.
      *
      * @param path how templates about its kind name it
-     * @param choices the labels that may be chosen
+     * @param choices what may be chosen
      */
     public record OwnField(
             CrmKind kind,
@@ -66,7 +70,7 @@ public class FieldService {
             String section,
             boolean inList,
             boolean retired,
-            List<String> choices) {}
+            List<Option> choices) {}
 
     /** Every field of the house's own, by kind. */
     public List<OwnField> own() {
@@ -81,8 +85,8 @@ public class FieldService {
                         row.section(),
                         row.inList(),
                         row.retiredAt() != null,
-                        catalogue.choices(row.kind(), row.name()).stream()
-                                .map(FieldOption::label)
+                        lists.of(CrmKind.of(row.kind()), row.name()).stream()
+                                .map(one -> new Option(one.code(), one.label(), one.retired()))
                                 .toList()))
                 .toList();
     }
@@ -95,7 +99,7 @@ public class FieldService {
         if (!TYPES.contains(type)) {
             wrong.put("type", "A field of your own can’t be of this type.");
         }
-        List<FieldOption> made = choices(type, choices, List.of(), wrong);
+        List<FieldOption> made = choices(type, choices, wrong);
         if (catalogue.names(kind.core()).size() >= MOST_FIELDS) {
             wrong.put("label", "There are too many fields here already. Retire some first.");
         }
@@ -124,19 +128,37 @@ public class FieldService {
         };
     }
 
-    /** Changes what a field is called, and its choices; a choice whose label stays keeps what was chosen. */
+    /** Changes what a field is called, and its choices; see {@link ChoiceLists}. */
     @Transactional
-    public void change(CrmKind kind, String name, String label, boolean inList, List<String> choices) {
+    public void change(CrmKind kind, String name, String label, boolean inList, List<Option> choices) {
         OwnField before = find(kind, name);
         Map<String, String> wrong = check(kind, name, label, "");
-        List<FieldOption> made = choices(before.type(), choices, catalogue.choices(kind.word(), name), wrong);
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
         }
-        catalogue.change(kind.core(), name, label.strip(), inList, made);
+        catalogue.change(kind.core(), name, label.strip(), inList);
+        if (isChoice(before.type()) && !choices.equals(before.choices())) {
+            lists.keep(
+                    kind,
+                    name,
+                    choices.stream()
+                            .map(one -> new Choice(one.code(), one.label(), one.retired(), null))
+                            .toList(),
+                    "“" + label.strip() + "”",
+                    "choices");
+        }
         if (inList) {
             renewals.renew(kind, Cause.KIND, null);
         }
+    }
+
+    /** How many records have each choice of a field, by code. */
+    public Map<String, Integer> uses(CrmKind kind, String name) {
+        return isChoice(find(kind, name).type()) ? lists.uses(kind, name) : Map.of();
+    }
+
+    private static boolean isChoice(FieldType type) {
+        return type == FieldType.CHOICE || type == FieldType.CHOICES;
     }
 
     /** Takes a field out of use. Its values are kept, and come back with it. */
@@ -178,20 +200,15 @@ public class FieldService {
         return wrong;
     }
 
-    private static List<FieldOption> choices(
-            FieldType type, List<String> labels, List<FieldOption> before, Map<String, String> wrong) {
-        if (type != FieldType.CHOICE && type != FieldType.CHOICES) {
+    private static List<FieldOption> choices(FieldType type, List<String> labels, Map<String, String> wrong) {
+        if (!isChoice(type)) {
             return List.of();
         }
         List<FieldOption> made = new ArrayList<>();
-        List<String> codes =
-                new ArrayList<>(before.stream().map(FieldOption::code).toList());
+        List<String> codes = new ArrayList<>();
         for (String label : labels) {
             PlainLine.refusal(label, LONGEST_LABEL, true).ifPresent(sentence -> wrong.put("choices", sentence));
-            Optional<FieldOption> kept = before.stream()
-                    .filter(one -> one.label().equals(label.strip()))
-                    .findFirst();
-            String code = kept.map(FieldOption::code).orElseGet(() -> FieldNames.of(label, codes));
+            String code = FieldNames.of(label, codes);
             codes.add(code);
             made.add(new FieldOption(code, label.strip()));
         }

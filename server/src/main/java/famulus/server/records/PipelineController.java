@@ -1,6 +1,7 @@
 package famulus.server.records;
 
 import famulus.server.records.PipelineService.Pipeline;
+import famulus.server.records.PipelineService.Uses;
 import famulus.server.team.Colleague;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -28,6 +29,12 @@ class PipelineController {
     @GetMapping
     Pipeline pipeline(Colleague asking) {
         return pipeline.all();
+    }
+
+    /** How many records have each option, by code. */
+    @GetMapping("/uses")
+    Uses uses(Colleague asking) {
+        return pipeline.uses();
     }
 
     @PutMapping

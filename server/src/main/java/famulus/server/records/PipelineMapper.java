@@ -19,6 +19,18 @@ interface PipelineMapper {
     @Insert("insert into contact_role (label, position) values (#{label}, #{position})")
     void role(@Param("label") String label, @Param("position") int position);
 
-    @Select("select count(*) from ${table} where ${column} = #{code}")
-    int used(@Param("table") String table, @Param("column") String column, @Param("code") String code);
+    /** How many records hold the same. */
+    record UseRow(String stored, int count) {}
+
+    @Select(
+            "select ${column} as stored, count(*) as count from ${table} where ${column} is not null group by ${column}")
+    List<UseRow> usesOf(@Param("table") String table, @Param("column") String column);
+
+    /** The same of a field whose values stand in field_value; leans on field_value_field. */
+    @Select(
+            """
+            select text_value as stored, count(*) as count from field_value
+            where kind = #{kind} and field_name = #{field} and text_value is not null group by text_value
+            """)
+    List<UseRow> usesOfOwn(@Param("kind") String kind, @Param("field") String field);
 }

@@ -1,21 +1,15 @@
 package famulus.server.records;
 
-import famulus.core.field.FieldNames;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Refusal;
-import famulus.server.records.CatalogueMapper.ChoiceRow;
+import famulus.server.records.ChoiceLists.Choice;
 import famulus.server.records.RecordRenewals.Cause;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,14 +18,16 @@ import org.springframework.transaction.annotation.Transactional;
 public class PipelineService {
     private static final int MOST = 40;
     private static final int LONGEST_LABEL = 60;
-    private static final int MOST_EARLIER = 20;
+    private static final String STAGE = "stage";
 
     private final CatalogueMapper mapper;
     private final PipelineMapper pipeline;
+    private final ChoiceLists choices;
     private final RecordRenewals renewals;
 
-    PipelineService(CatalogueMapper mapper, PipelineMapper pipeline, RecordRenewals renewals) {
+    PipelineService(CatalogueMapper mapper, PipelineMapper pipeline, ChoiceLists choices, RecordRenewals renewals) {
         this.mapper = mapper;
+        this.choices = choices;
         this.pipeline = pipeline;
         this.renewals = renewals;
     }
@@ -48,14 +44,24 @@ public class PipelineService {
      *
      * @param code empty for a new one
      */
-    public record Stage(String code, String label, Outcome outcome) {}
+    public record Stage(String code, String label, Outcome outcome, boolean retired) {
+        /** One in use. */
+        public Stage(String code, String label, Outcome outcome) {
+            this(code, label, outcome, false);
+        }
+    }
 
     /**
      * What a lead is, or where it came from.
      *
      * @param code empty for a new one
      */
-    public record Option(String code, String label) {}
+    public record Option(String code, String label, boolean retired) {
+        /** One in use. */
+        public Option(String code, String label) {
+            this(code, label, false);
+        }
+    }
 
     /**
      * All lists that an administrator keeps.
@@ -66,17 +72,13 @@ public class PipelineService {
 
     /** Lists of options that are not stages. */
     public enum OptionList {
-        LEAD_STATES("lead", "state", CrmKind.LEAD),
-        LEAD_SOURCES("lead", "source", CrmKind.LEAD);
+        LEAD_STATES("state"),
+        LEAD_SOURCES("source");
 
-        private final String kind;
         private final String field;
-        private final CrmKind table;
 
-        OptionList(String kind, String field, CrmKind table) {
-            this.kind = kind;
+        OptionList(String field) {
             this.field = field;
-            this.table = table;
         }
     }
 
@@ -115,40 +117,60 @@ public class PipelineService {
 
     /** The stages in order. */
     public List<Stage> stages() {
-        return mapper.choicesOf("deal", "stage").stream()
-                .map(row -> new Stage(row.code(), row.label(), Outcome.valueOf(row.outcome())))
+        return choices.of(CrmKind.DEAL, STAGE).stream()
+                .map(one -> new Stage(one.code(), one.label(), Outcome.valueOf(one.outcome()), one.retired()))
                 .toList();
     }
 
     /** Takes the place of all stages. Refused when a deal is in one that would go, or none is left that is open. */
     public void keepStages(List<Stage> stages) {
-        if (stages.stream().noneMatch(stage -> stage.outcome() == Outcome.OPEN)) {
+        if (stages.stream().noneMatch(stage -> stage.outcome() == Outcome.OPEN && !stage.retired())) {
             throw Refusal.field("stages", "At least one stage has to be open: new deals begin there.");
         }
-        List<ChoiceRow> rows = new ArrayList<>();
-        Set<String> codes = codes("deal", "stage");
-        for (Stage stage : stages) {
-            rows.add(row("deal", "stage", stage.code(), stage.label(), rows.size() + 1, codes, stage.outcome()));
-        }
-        replace("deal", "stage", CrmKind.DEAL, rows);
+        choices.keep(
+                CrmKind.DEAL,
+                STAGE,
+                stages.stream()
+                        .map(one -> new Choice(
+                                one.code(),
+                                one.label(),
+                                one.retired(),
+                                one.outcome().name()))
+                        .toList(),
+                STAGE,
+                "options");
         renewals.renew(CrmKind.CONTACT, Cause.KIND, null);
     }
 
     /** One of the lists, in order. */
     public List<Option> options(OptionList list) {
-        return mapper.choicesOf(list.kind, list.field).stream()
-                .map(row -> new Option(row.code(), row.label()))
+        return choices.of(CrmKind.LEAD, list.field).stream()
+                .map(one -> new Option(one.code(), one.label(), one.retired()))
                 .toList();
     }
 
     /** Takes the place of all options of a list. Refused when a record has one that would go. */
     public void keepOptions(OptionList list, List<Option> options) {
-        List<ChoiceRow> rows = new ArrayList<>();
-        Set<String> codes = codes(list.kind, list.field);
-        for (Option option : options) {
-            rows.add(row(list.kind, list.field, option.code(), option.label(), rows.size() + 1, codes, null));
-        }
-        replace(list.kind, list.field, list.table, rows);
+        choices.keep(
+                CrmKind.LEAD,
+                list.field,
+                options.stream()
+                        .map(one -> new Choice(one.code(), one.label(), one.retired(), null))
+                        .toList(),
+                list.field,
+                "options");
+    }
+
+    /** How many records have each option, by code. */
+    public record Uses(
+            Map<String, Integer> stages, Map<String, Integer> leadStates, Map<String, Integer> leadSources) {}
+
+    /** Where the options of all lists are used. */
+    public Uses uses() {
+        return new Uses(
+                choices.uses(CrmKind.DEAL, STAGE),
+                choices.uses(CrmKind.LEAD, OptionList.LEAD_STATES.field),
+                choices.uses(CrmKind.LEAD, OptionList.LEAD_SOURCES.field));
     }
 
     /** What contacts can be on a deal, in order; more may be written in. */
@@ -169,76 +191,8 @@ public class PipelineService {
         }
         pipeline.clearRoles();
         int position = 1;
-        for (String role :
-                new java.util.LinkedHashSet<>(roles.stream().map(String::strip).toList())) {
+        for (String role : new LinkedHashSet<>(roles.stream().map(String::strip).toList())) {
             pipeline.role(role, position++);
         }
-    }
-
-    private Set<String> codes(String kind, String field) {
-        Set<String> codes = new HashSet<>();
-        mapper.choicesOf(kind, field).forEach(row -> codes.add(row.code()));
-        return codes;
-    }
-
-    /** A row as it is to be; a code that is not there yet is made from the label. */
-    private static ChoiceRow row(
-            String kind, String field, String code, String label, int position, Set<String> codes, Outcome outcome) {
-        PlainLine.refusal(label, LONGEST_LABEL, true).ifPresent(sentence -> {
-            throw Refusal.field("label", sentence);
-        });
-        String kept = code == null || code.isBlank() ? FieldNames.of(label, List.copyOf(codes)) : code;
-        codes.add(kept);
-        return new ChoiceRow(kind, field, kept, label.strip(), position, outcome == null ? null : outcome.name(), null);
-    }
-
-    /** A row that knows the labels its choice had before; one that another choice has now belongs to that one. */
-    private static ChoiceRow remembering(ChoiceRow row, List<ChoiceRow> before, Set<String> labels) {
-        Optional<ChoiceRow> same =
-                before.stream().filter(one -> one.code().equals(row.code())).findFirst();
-        if (same.isEmpty()) {
-            return row;
-        }
-        List<String> earlier = Stream.concat(Stream.of(same.get().label()), same.get().earlierLabels().stream())
-                .distinct()
-                .filter(label -> !labels.contains(label.toLowerCase(Locale.ROOT)))
-                .limit(MOST_EARLIER)
-                .toList();
-        return new ChoiceRow(
-                row.kind(),
-                row.fieldName(),
-                row.code(),
-                row.label(),
-                row.position(),
-                row.outcome(),
-                ChoiceRow.lines(earlier));
-    }
-
-    private void replace(String kind, String field, CrmKind table, List<ChoiceRow> rows) {
-        if (rows.isEmpty() || rows.size() > MOST) {
-            throw Refusal.field("options", "Give from one to " + MOST + ".");
-        }
-        List<ChoiceRow> before = mapper.choicesOf(kind, field);
-        Set<String> labels = new HashSet<>();
-        Set<String> stay = new HashSet<>();
-        for (ChoiceRow row : rows) {
-            if (!labels.add(row.label().toLowerCase(Locale.ROOT)) || !stay.add(row.code())) {
-                throw Refusal.field("options", "“" + row.label() + "” is here twice.");
-            }
-        }
-        for (ChoiceRow one : before) {
-            int users = stay.contains(one.code()) ? 0 : pipeline.used(table.word(), field, one.code());
-            if (users > 0) {
-                throw Refusal.field(
-                        "options",
-                        "“" + one.label() + "” is the " + field + " of "
-                                + (users == 1 ? "one " : users + " ") + table.word() + (users == 1 ? "" : "s")
-                                + ". Change " + (users == 1 ? "it" : "them") + " first, or keep it.");
-            }
-        }
-        mapper.newRevision();
-        mapper.clearChoices(kind, field);
-        rows.forEach(row -> mapper.insertChoice(remembering(row, before, labels)));
-        renewals.renew(table, Cause.KIND, null);
     }
 }

@@ -218,6 +218,7 @@ public class RecordPageService {
                         .map(one -> new ShownOption(one.id().toString(), one.name()))
                         .toList()
                 : field.definition().choices().stream()
+                        .filter(one -> !one.retired() || stored.lines().anyMatch(one.code()::equals))
                         .map(one -> new ShownOption(one.code(), one.label()))
                         .toList();
         return new Fact(

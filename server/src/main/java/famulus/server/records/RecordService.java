@@ -1,6 +1,5 @@
 package famulus.server.records;
 
-import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.RecordKind;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.FieldInput;
@@ -120,6 +119,7 @@ public class RecordService {
         Map<String, String> wrong = new LinkedHashMap<>();
         Map<StoredField, String> stored = read(kind, typed, wrong);
         begin(kind, stored);
+        refuseRetired(stored, Map.of(), wrong);
         catalogue.fields(kind).stream()
                 .filter(StoredField::required)
                 .filter(field -> stored.getOrDefault(field, "").isEmpty())
@@ -147,14 +147,27 @@ public class RecordService {
         return id;
     }
 
-    /** A record begins with the first of the choices of what has to be chosen: a deal in the first stage. */
+    /** A record begins with the first of the choices of what has to be chosen: a deal in the first open stage. */
     void begin(CrmKind kind, Map<StoredField, String> stored) {
         for (StoredField field : catalogue.fields(kind)) {
-            List<FieldOption> choices = field.definition().choices();
-            if (field.required() && !choices.isEmpty()) {
-                stored.putIfAbsent(field, choices.getFirst().code());
+            if (!field.beginning().isEmpty()) {
+                stored.putIfAbsent(field, field.beginning());
             }
         }
+    }
+
+    /** A retired choice stays where it is; no other record gets it. */
+    private static void refuseRetired(
+            Map<StoredField, String> stored, Map<String, String> before, Map<String, String> wrong) {
+        stored.forEach((field, text) -> {
+            String name = field.definition().name();
+            List<String> had = before.getOrDefault(name, "").lines().toList();
+            text.lines()
+                    .filter(code -> !had.contains(code))
+                    .flatMap(code -> field.definition().choices().stream()
+                            .filter(choice -> choice.retired() && choice.code().equals(code)))
+                    .forEach(choice -> wrong.put(name, "“" + choice.label() + "” is retired. Choose another one."));
+        });
     }
 
     /**
@@ -168,6 +181,7 @@ public class RecordService {
         CrmRecord before = get(kind, id);
         Map<String, String> wrong = new LinkedHashMap<>();
         Map<StoredField, String> stored = read(kind, typed, wrong);
+        refuseRetired(stored, before.stored(), wrong);
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
         }

@@ -46,7 +46,7 @@ class FieldProfileServiceTest {
     @BeforeEach
     void twoContactsOneWithATitle() {
         List<StoredField> fields =
-                List.of(new StoredField(TITLE, Optional.of("title"), "Details", false, false, 40, false));
+                List.of(new StoredField(TITLE, Optional.of("title"), "Details", false, false, 40, false, ""));
         when(catalogues.catalogue()).thenReturn(CATALOGUE);
         when(walk.count(any(), anyBoolean())).thenReturn(2);
         when(people.people(any(), any(), any(), any(Portion.class)))

@@ -92,20 +92,61 @@ class FieldsTest extends ServerTest {
         assertThat(merged(ines, "{contact.gate_code}")).isEqualTo("4711");
     }
 
+    private JsonNode choices(Object... choices) throws Exception {
+        return done(
+                "PUT",
+                "/api/fields/contact/soil",
+                Map.of("label", "Soil", "inList", true, "choices", List.of(choices)),
+                amos);
+    }
+
+    private static Map<String, Object> choice(String code, String label, boolean retired) {
+        return Map.of("code", code, "label", label, "retired", retired);
+    }
+
     @Test
-    void aRenamedChoiceKeepsWhatWasChosenWhenItsLabelStays() throws Exception {
+    void aRenamedChoiceKeepsWhatWasChosenAndItsConditions() throws Exception {
         UUID ines = contact("Ines", "Okafor", "");
         add("contact", "Soil", "CHOICE", false, List.of("clay", "sand"));
         set(ines, 1, "soil", "sand");
 
-        done(
-                "PUT",
-                "/api/fields/contact/soil",
-                Map.of("label", "Soil", "inList", false, "choices", List.of("loam", "sand")),
-                amos);
+        choices(choice("clay", "clay", false), choice("sand", "sandy", false), choice("", "loam", false));
 
-        assertThat(merged(ines, "{contact.soil}")).isEqualTo("sand");
-        assertThat(set(ines, 2, "soil", "clay").get("code").asString()).isEqualTo("fields");
+        assertThat(merged(ines, "{contact.soil}")).isEqualTo("sandy");
+        assertThat(merged(ines, "{when contact.soil is \"sand\"}dry{end}")).isEqualTo("dry");
+        assertThat(set(ines, 2, "soil", "loam").has("code")).isFalse();
+    }
+
+    @Test
+    void aChoiceThatIsUsedIsRetiredNotRemoved() throws Exception {
+        UUID ines = contact("Ines", "Okafor", "");
+        UUID bo = contact("Bo", "Gale", "");
+        add("contact", "Soil", "CHOICES", false, List.of("clay", "sand"));
+        set(ines, 1, "soil", "clay\nsand");
+
+        assertThat(done("GET", "/api/fields/contact/soil/uses", null, amos)
+                        .get("sand")
+                        .asInt())
+                .isEqualTo(1);
+        assertThat(choices(choice("clay", "clay", false))
+                        .get("fields")
+                        .get("choices")
+                        .asString())
+                .isEqualTo("“sand” is the “Soil” of one contact. Retire it in place of removing it, or change that one"
+                        + " first.");
+        choices(choice("clay", "clay", false), choice("sand", "sand", true));
+
+        assertThat(merged(ines, "{contact.soil}")).isEqualTo("clay and sand");
+        assertThat(set(bo, 1, "soil", "sand").get("fields").get("soil").asString())
+                .isEqualTo("“sand” is retired. Choose another one.");
+        assertThat(set(ines, 2, "soil", "sand").has("code"))
+                .as("it stays where it is")
+                .isFalse();
+        assertThat(choices(choice("clay", "clay", true), choice("sand", "sand", true))
+                        .get("fields")
+                        .get("choices")
+                        .asString())
+                .contains("All of them are retired");
     }
 
     @Test

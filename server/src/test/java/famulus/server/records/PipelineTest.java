@@ -106,6 +106,37 @@ class PipelineTest extends ServerTest {
         assertThat(pipeline.stages()).isEqualTo(usual);
     }
 
+    @Test
+    void aRetiredStageStaysWithItsDealsAndTakesNoOther() throws Exception {
+        UUID east = deal(Map.of("name", "East", "stage", "new"));
+        stages(
+                List.of(
+                        new Stage("new", "new", Outcome.OPEN, true),
+                        new Stage("won", "won", Outcome.WON),
+                        new Stage("talking", "talking", Outcome.OPEN)),
+                amos);
+
+        assertThat(pipeline.uses().stages()).isEqualTo(Map.of("new", 1));
+        assertThat(stage(east)).isEqualTo("new");
+        assertThat(stage(deal(Map.of("name", "West"))))
+                .as("a new deal begins in an open one")
+                .isEqualTo("talking");
+        JsonNode refused = done(
+                "POST",
+                "/api/records/deal",
+                Map.of("values", Map.of("name", "North", "stage", "new"), "email", ""),
+                signe);
+        assertThat(refused.get("fields").get("stage").asString()).isEqualTo("“new” is retired. Choose another one.");
+        assertThatThrownBy(() -> stages(
+                        List.of(new Stage("new", "new", Outcome.OPEN, true), new Stage("won", "won", Outcome.WON)),
+                        amos))
+                .isInstanceOf(Refusal.class);
+    }
+
+    private static Map<String, Object> stageOf(String code, String label, String outcome) {
+        return Map.of("code", code, "label", label, "outcome", outcome, "retired", false);
+    }
+
     private Map<String, Object> changed(JsonNode before, Object stages) {
         Map<String, Object> after = new java.util.HashMap<>(json.convertValue(before, Map.class));
         after.put("stages", stages);
@@ -116,12 +147,12 @@ class PipelineTest extends ServerTest {
     void aStageIsRenamedAndAnotherAddedAtOnceAndSomebodyElsesChangeIsSeenFirst() throws Exception {
         UUID deal = deal(Map.of("name", "East", "stage", "quoted"));
         JsonNode before = done("GET", "/api/company/pipeline", null, dov);
-        List<Map<String, String>> stages = List.of(
-                Map.of("code", "new", "label", "fresh", "outcome", "OPEN"),
-                Map.of("code", "talking", "label", "talking", "outcome", "OPEN"),
-                Map.of("code", "quoted", "label", "offer out", "outcome", "OPEN"),
-                Map.of("code", "", "label", "Signed", "outcome", "WON"),
-                Map.of("code", "lost", "label", "lost", "outcome", "LOST"));
+        List<Map<String, Object>> stages = List.of(
+                stageOf("new", "fresh", "OPEN"),
+                stageOf("talking", "talking", "OPEN"),
+                stageOf("quoted", "offer out", "OPEN"),
+                stageOf("", "Signed", "WON"),
+                stageOf("lost", "lost", "LOST"));
 
         JsonNode after = done("PUT", "/api/company/pipeline", changed(before, stages), amos);
 
@@ -151,15 +182,13 @@ class PipelineTest extends ServerTest {
         String body = "{when deal.stage is \"quoted\"}yes{otherwise}no{end}";
         assertThat(merged(ines, body)).isEqualTo("yes");
         JsonNode before = done("GET", "/api/company/pipeline", null, amos);
-        List<Map<String, String>> stages = new ArrayList<>();
-        before.get("stages")
-                .forEach(stage -> stages.add(Map.of(
-                        "code", stage.get("code").asString(),
-                        "label",
-                                stage.get("code").asString().equals("quoted")
-                                        ? "Offer out"
-                                        : stage.get("label").asString(),
-                        "outcome", stage.get("outcome").asString())));
+        List<Map<String, Object>> stages = new ArrayList<>();
+        for (JsonNode stage : before.get("stages")) {
+            String code = stage.get("code").asString();
+            String label =
+                    code.equals("quoted") ? "Offer out" : stage.get("label").asString();
+            stages.add(stageOf(code, label, stage.get("outcome").asString()));
+        }
         JsonNode renamed = done("PUT", "/api/company/pipeline", changed(before, stages), amos);
 
         assertThat(merged(ines, body)).isEqualTo("yes");
@@ -176,8 +205,7 @@ class PipelineTest extends ServerTest {
                 .isEqualTo(1);
 
         // The old name given to another stage is that one's from then on.
-        stages.replaceAll(stage ->
-                stage.get("code").equals("new") ? Map.of("code", "new", "label", "quoted", "outcome", "OPEN") : stage);
+        stages.replaceAll(stage -> stage.get("code").equals("new") ? stageOf("new", "quoted", "OPEN") : stage);
         done("PUT", "/api/company/pipeline", changed(renamed, stages), amos);
         assertThat(merged(ines, body)).isEqualTo("no");
     }
@@ -187,13 +215,13 @@ class PipelineTest extends ServerTest {
         deal(Map.of("name", "East", "stage", "quoted"));
         deal(Map.of("name", "West", "stage", "quoted"));
         JsonNode before = done("GET", "/api/company/pipeline", null, amos);
-        Map<String, Object> wanted =
-                changed(before, List.of(Map.of("code", "new", "label", "fresh", "outcome", "OPEN")));
+        Map<String, Object> wanted = changed(before, List.of(stageOf("new", "fresh", "OPEN")));
 
         assertThat(done("PUT", "/api/company/pipeline", wanted, amos)
                         .at("/fields/options")
                         .asString())
-                .isEqualTo("“quoted” is the stage of 2 deals. Change them first, or keep it.");
+                .isEqualTo(
+                        "“quoted” is the stage of 2 deals. Retire it in place of removing it, or change them first.");
         assertThat(done("GET", "/api/company/pipeline", null, amos)).isEqualTo(before);
     }
 
