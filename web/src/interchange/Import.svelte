@@ -88,6 +88,11 @@
     if (!shown) return;
     const done = await work.do(shown.id, 'run', choices);
     if (done) await read(shown.id);
+    else if (work.unsure) await settle();
+  }
+
+  async function settle() {
+    if (shown) shown = (await work.settle(shown.id)) ?? shown;
   }
 
   async function cancel() {
@@ -183,7 +188,7 @@
         {result}
         oncheck={() => void check()}
         onrun={(choices) => void run(choices)}
-        onlook={() => void read(shown!.id)}
+        onlook={() => void settle()}
       />
     {/if}
   </div>

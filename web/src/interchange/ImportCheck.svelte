@@ -56,11 +56,12 @@
       <Button onclick={() => work.stop()}>Stop</Button>
     </p>
   {/if}
+  {#if work.settling}<p role="status">Asking the server how the import ended …</p>{/if}
   {#if work.stopped}<p role="status">Stopped. Nothing was imported.</p>{/if}
   {#if work.failed}<p class="wrong" role="alert">{work.failed}</p>{/if}
-  {#if work.unsure}
+  {#if work.unsure && !work.settling}
     <p class="unsure" role="alert">
-      The connection broke, and it is not sure whether the import was finished.
+      It is not sure whether the import was finished.
       <Button quiet onclick={onlook}>Look again</Button>
     </p>
   {/if}
@@ -154,7 +155,11 @@
       <p>There is nothing to import: every row has a mistake.</p>
     {:else}
       <p class="end">
-        <Button main disabled={Boolean(work.doing)} onclick={() => onrun({ all, some })}>Import</Button>
+        <Button
+          main
+          disabled={Boolean(work.doing) || work.settling || work.unsure}
+          onclick={() => onrun({ all, some })}>Import</Button
+        >
         <span>This will {will}, in one step.</span>
       </p>
     {/if}

@@ -1,4 +1,4 @@
-import { lines, Problem, sentence, type Schemas } from '../api/client';
+import { ask, lines, Problem, sentence, type Schemas } from '../api/client';
 
 type Choices = Schemas['ImportChoices'];
 type Result = Schemas['ImportResult'];
@@ -10,11 +10,16 @@ export class ImportWork {
   /** Why the last one did not come to its end. */
   failed = $state('');
   stopped = $state(false);
+  /** Whether the server is being asked how it ended. */
+  settling = $state(false);
   /** Whether the answer broke off, so that nobody here knows how it ended. */
   unsure = $state(false);
   private stopping: AbortController | null = null;
 
-  /** Does it to its end; null when it failed or was stopped. */
+  /**
+   * Does it to its end; null when it failed, was stopped or broke off. Of an import that did not come to its end here the
+   * server has to be asked how it ended: see {@link settle}.
+   */
   async do(id: string, what: 'check' | 'run', choices: Choices): Promise<Result | null> {
     const stopping = new AbortController();
     this.stopping = stopping;
@@ -36,7 +41,7 @@ export class ImportWork {
       }
       throw new Problem('broken', 'The connection to the server broke.');
     } catch (failure) {
-      if (stopping.signal.aborted) this.stopped = true;
+      if (stopping.signal.aborted && what === 'check') this.stopped = true;
       else if (failure instanceof Problem && failure.status) this.failed = sentence(failure);
       else if (what === 'run') this.unsure = true;
       else this.failed = sentence(failure);
@@ -44,6 +49,22 @@ export class ImportWork {
     } finally {
       this.doing = null;
       this.stopping = null;
+    }
+  }
+
+  /** Asks how an import ended; what it came to is in the answer, and nothing is when that has not been done. */
+  async settle(id: string): Promise<Schemas['ImportShown'] | null> {
+    this.settling = true;
+    try {
+      const shown = await ask('get', '/api/imports/{id}/ended', { params: { id } });
+      this.unsure = false;
+      this.stopped = !shown.done;
+      return shown;
+    } catch {
+      this.unsure = true;
+      return null;
+    } finally {
+      this.settling = false;
     }
   }
 

@@ -7,6 +7,8 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -100,6 +102,16 @@ class AccessibilityTest extends BrowserTest {
             page.getByRole(AriaRole.TABLE).waitFor();
             scan(page, "our company's " + part);
         }
+        page.navigate(address("/people/contacts/import"));
+        page.locator("input[type=file]")
+                .setInputFiles(new FilePayload(
+                        "people.csv",
+                        "text/csv",
+                        "Surname,E-mail\nOkafor-Brandt,ines@larkfield.example\nGale,nobody\nWren,\n"
+                                .getBytes(StandardCharsets.UTF_8)));
+        button(page, "Check").click();
+        page.getByText("is new").waitFor();
+        scan(page, "an import with its check");
         page.navigate(address("/company/pipeline"));
         textbox(page, "stage 1").waitFor();
         scan(page, "the pipeline");

@@ -43,6 +43,15 @@ interface ImportMapper {
             """)
     Optional<FileRow> file(@Param("id") UUID id, @Param("by") UUID by);
 
+    /** The same, once nobody imports it any more: an import holds its row until it has ended. */
+    @Select(
+            """
+            select id, kind, name, cards, by_id, charset, mark, delimiter, headings, dates, decimal_mark, targets, row_count,
+              done_at, added, updated, skipped, faulty
+            from import_file where id = #{id} and by_id = #{by} for update
+            """)
+    Optional<FileRow> ended(@Param("id") UUID id, @Param("by") UUID by);
+
     @Insert(
             """
             insert into import_file (id, kind, name, cards, by_id, at, charset, mark, delimiter, headings, dates, decimal_mark,

@@ -11,6 +11,7 @@ import famulus.core.table.TableRow;
 import famulus.core.table.TableStyle;
 import famulus.core.table.Target;
 import famulus.core.table.UnreadableTable;
+import famulus.server.interchange.ImportMapper.FileRow;
 import famulus.server.interchange.ImportMapper.MatchRow;
 import famulus.server.interchange.ImportReading.Sample;
 import famulus.server.interchange.ImportShown.ImportSettings;
@@ -37,6 +38,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.function.IntConsumer;
@@ -45,12 +47,14 @@ import java.util.stream.Stream;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Files that somebody imports: how they are read, what a check of them says, and the import itself. */
 @Service
 class ImportService {
     private static final Duration KEPT = Duration.ofDays(1);
     private static final int SHOWN = 3;
+    private static final int MOST_TURNS = 15;
     private static final int MOST_HEADINGS = 5;
     /** Encodings that are offered. */
     private static final List<String> ENCODINGS = List.of(
@@ -80,6 +84,7 @@ class ImportService {
     private final PipelineService pipeline;
     private final TeamService team;
     private final Clock clock;
+    private final TransactionTemplate transactions;
 
     ImportService(
             ImportMapper mapper,
@@ -91,7 +96,9 @@ class ImportService {
             DealService deals,
             PipelineService pipeline,
             TeamService team,
-            Clock clock) {
+            Clock clock,
+            TransactionTemplate transactions) {
+        this.transactions = transactions;
         this.mapper = mapper;
         this.files = files;
         this.reading = reading;
@@ -141,6 +148,24 @@ class ImportService {
     ImportShown show(UUID id, Colleague asking) throws IOException {
         ImportFile file = find(id, asking);
         return readable(() -> shown(file));
+    }
+
+    /**
+     * The same once it is known how an import of it has ended, whoever stopped it and whatever became of its answer.
+     *
+     * @throws Refusal when it goes on still, after half a minute
+     */
+    ImportShown ended(UUID id, Colleague asking) throws IOException {
+        for (int turn = 0; turn < MOST_TURNS; turn++) {
+            try {
+                Optional<FileRow> row = transactions.execute(status -> mapper.ended(id, asking.id()));
+                ImportFile file = row.map(ImportFile::of).orElseThrow(() -> Refusal.missing("This file"));
+                return readable(() -> shown(file));
+            } catch (ConcurrencyFailureException goesOn) {
+                // The database has waited for its row for a while.
+            }
+        }
+        throw Refusal.because("running", "This import is still going on.");
     }
 
     private ImportFile find(UUID id, Colleague asking) {
@@ -318,13 +343,20 @@ class ImportService {
             throw Refusal.because("running", "This file is being imported just now.");
         }
         String role = pipeline.roles().stream().findFirst().orElse("contact");
-        RecordIntake.Intake taking = intake.begin(file.rows());
+        AtomicInteger read = new AtomicInteger();
+        IntConsumer counted = rows -> {
+            read.set(rows);
+            progress.accept(rows);
+        };
+        // While much is written at once, it is asked in between whether anybody waits for it still.
+        RecordIntake.Intake taking = intake.begin(file.rows(), () -> progress.accept(read.get()));
         ImportWriting writing = new ImportWriting(file.kind(), taking, deals, asking.id(), role);
         return readable(() -> {
-            ImportResult result = pass(file, choices, writing, taking::next).run(files.records(file), progress);
+            ImportResult result = pass(file, choices, writing, taking::next).run(files.records(file), counted);
             writing.end();
             mapper.end(id, result.added(), result.updated(), result.skipped(), result.faulty());
             remember(file);
+            counted.accept(result.rows());
             return result;
         });
     }

@@ -73,6 +73,12 @@ class InterchangeController {
         return imports.show(id, asking);
     }
 
+    /** The same, once it is known how an import of it has ended. */
+    @GetMapping("/imports/{id}/ended")
+    ImportShown ended(Colleague asking, @PathVariable UUID id) throws IOException {
+        return imports.ended(id, asking);
+    }
+
     @PutMapping("/imports/{id}")
     ImportShown change(Colleague asking, @PathVariable UUID id, @RequestBody ImportSettings settings)
             throws IOException {

@@ -75,11 +75,15 @@ class RecordIndex {
             }
         }
         before.forEach(row -> mapper.delete(kind.word(), row));
-        insert(kind, come);
+        insert(kind, come, () -> {});
     }
 
-    /** Makes words and places of records that have just come, and have none. */
-    void add(CrmKind kind, Collection<Listed> records) {
+    /**
+     * Makes words and places of records that have just come, and have none.
+     *
+     * @param goesOn called after each portion
+     */
+    void add(CrmKind kind, Collection<Listed> records, Runnable goesOn) {
         List<Column> columns = columns(kind);
         Map<UUID, Set<String>> words = new HashMap<>();
         List<PlaceRow> come = new ArrayList<>();
@@ -88,12 +92,12 @@ class RecordIndex {
             words.put(id, SearchText.words(texts(one)));
             columns.forEach(column -> come.add(new PlaceRow(column.name(), column.place(one), id)));
         }
-        search.add(kind.word(), words);
-        insert(kind, come);
+        search.add(kind.word(), words, goesOn);
+        insert(kind, come, goesOn);
     }
 
     /** In the order of their index: rows that stand side by side are written together. */
-    private void insert(CrmKind kind, List<PlaceRow> come) {
+    private void insert(CrmKind kind, List<PlaceRow> come, Runnable goesOn) {
         come.sort(Comparator.comparing(PlaceRow::sortedBy).thenComparing(PlaceRow::place));
         for (int i = 0; i < come.size(); i += ROWS_AT_ONCE) {
             List<PlaceRow> some = come.subList(i, Math.min(come.size(), i + ROWS_AT_ONCE));
@@ -102,6 +106,7 @@ class RecordIndex {
                     some.stream().map(PlaceRow::sortedBy).toList(),
                     some.stream().map(PlaceRow::place).toList(),
                     some.stream().map(PlaceRow::recordId).toList());
+            goesOn.run();
         }
     }
 

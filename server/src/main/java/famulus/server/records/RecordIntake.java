@@ -95,9 +95,10 @@ public class RecordIntake {
      * Begins to take in; {@link Intake#end} has to be called in the same transaction.
      *
      * @param expected how many records are about to come, more or less
+     * @param goesOn called now and then while much is written; what it throws ends the work
      */
-    public Intake begin(int expected) {
-        return new Intake(expected);
+    public Intake begin(int expected, Runnable goesOn) {
+        return new Intake(expected, goesOn);
     }
 
     /**
@@ -106,6 +107,7 @@ public class RecordIntake {
      */
     public final class Intake {
         private final int expected;
+        private final Runnable goesOn;
         private final Supplier<UUID> addressIds;
         private final Map<CrmKind, Supplier<UUID>> recordIds = new EnumMap<>(CrmKind.class);
         private final Map<CrmKind, List<NewRecord>> waiting = new EnumMap<>(CrmKind.class);
@@ -113,8 +115,9 @@ public class RecordIntake {
         private final Map<UUID, String> owners =
                 team.all().stream().collect(Collectors.toMap(Colleague::id, Colleague::firstName));
 
-        private Intake(int expected) {
+        private Intake(int expected, Runnable goesOn) {
             this.expected = expected;
+            this.goesOn = goesOn;
             addressIds = ids.many(expected);
         }
 
@@ -151,11 +154,13 @@ public class RecordIntake {
                 listed.add(listed(kind, one, stored, fields));
             }
             store.insert(kind, clock.instant(), rows);
+            goesOn.run();
             if (kind.isPerson()) {
                 summaries.begin(addresses.keySet());
                 store.addAddresses(kind, addresses, addressIds);
+                goesOn.run();
             }
-            index.add(kind, listed);
+            index.add(kind, listed, goesOn);
         }
 
         private Listed listed(

@@ -56,8 +56,12 @@ public class SearchIndex {
         }
     }
 
-    /** Keeps the words of things that have none yet, many at once: in the order of their index, which is quicker. */
-    public void add(String scope, Map<UUID, Set<String>> words) {
+    /**
+     * Keeps the words of things that have none yet, many at once: in the order of their index, which is quicker.
+     *
+     * @param goesOn called after each portion
+     */
+    public void add(String scope, Map<UUID, Set<String>> words, Runnable goesOn) {
         List<WordRow> rows = new ArrayList<>();
         words.forEach((id, has) -> has.forEach(word -> rows.add(new WordRow(id, word))));
         rows.sort(Comparator.comparing(WordRow::word).thenComparing(WordRow::id, Ids.ORDER));
@@ -67,6 +71,7 @@ public class SearchIndex {
                     scope,
                     some.stream().map(WordRow::id).toList(),
                     some.stream().map(WordRow::word).toList());
+            goesOn.run();
         }
     }
 

@@ -12,6 +12,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
@@ -284,8 +285,49 @@ class ImportTest extends InterchangeCase {
                 "import_match")) {
             assertThat(count(table)).as(table).isZero();
         }
+        assertThat(done("GET", "/api/imports/" + id + "/ended", null, signe)
+                        .get("done")
+                        .isNull())
+                .isTrue();
         assertThat(run(file, "SKIP").get("added").asInt()).isEqualTo(1_200);
+        assertThat(done("GET", "/api/imports/" + id + "/ended", null, signe)
+                        .at("/done/added")
+                        .asInt())
+                .isEqualTo(1_200);
         assertThat(count("organisation")).isEqualTo(7);
+    }
+
+    /** Whoever has hung up is noticed while records are written, after the last row was read. */
+    @Test
+    void isStoppedAfterItsLastRowToo() throws Exception {
+        JsonNode file = begin("contact", PEOPLE);
+        int[] told = {0};
+        assertThatThrownBy(() -> imports.run(UUID.fromString(id(file)), new ImportChoices(null, null), signe, read -> {
+                    if (++told[0] == 3) {
+                        throw new UncheckedIOException(new IOException("gone"));
+                    }
+                }))
+                .hasMessageContaining("gone");
+        assertThat(count("contact")).isZero();
+    }
+
+    /** While an import goes on, whoever asks how it ended waits for its end. */
+    @Test
+    void saysHowItEndedOnceItHas() throws Exception {
+        JsonNode file = begin("contact", PEOPLE);
+        UUID id = UUID.fromString(id(file));
+        CompletableFuture<ImportShown> asked = new CompletableFuture<>();
+        imports.run(id, new ImportChoices(null, null), signe, read -> {
+            assertThat(asked).as("it goes on").isNotDone();
+            Thread.ofVirtual().start(() -> {
+                try {
+                    asked.complete(imports.ended(id, signe));
+                } catch (IOException failed) {
+                    asked.completeExceptionally(failed);
+                }
+            });
+        });
+        assertThat(asked.get().done().added()).isEqualTo(3);
     }
 
     @Test
