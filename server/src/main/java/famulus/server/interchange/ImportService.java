@@ -42,6 +42,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.function.IntConsumer;
+import java.util.function.IntSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.dao.ConcurrencyFailureException;
@@ -180,6 +181,15 @@ class ImportService {
         return file;
     }
 
+    /** Changes the row of a file, which an import holds until it has ended. */
+    private static int free(IntSupplier change) {
+        try {
+            return change.getAsInt();
+        } catch (ConcurrencyFailureException held) {
+            throw Refusal.because("running", "This file is being imported just now.");
+        }
+    }
+
     private static Refusal imported() {
         return Refusal.because("done", "This file is imported already.");
     }
@@ -266,7 +276,7 @@ class ImportService {
                 || settings.headings() != was.headings();
         return readable(() -> {
             ImportFile changed = otherTable ? reading.matched(now) : now;
-            if (mapper.update(changed.row()) == 0) {
+            if (free(() -> mapper.update(changed.row())) == 0) {
                 throw imported();
             }
             return shown(changed);
@@ -300,7 +310,7 @@ class ImportService {
     /** Forgets a file. */
     @Transactional
     public void remove(UUID id, Colleague asking) {
-        if (mapper.delete(id, asking.id()) == 0) {
+        if (free(() -> mapper.delete(id, asking.id())) == 0) {
             throw Refusal.missing("This file");
         }
     }
@@ -335,12 +345,8 @@ class ImportService {
     @Transactional(rollbackFor = IOException.class)
     public ImportResult run(UUID id, ImportChoices choices, Colleague asking, IntConsumer progress) throws IOException {
         ImportFile file = open(id, asking);
-        try {
-            if (mapper.begin(id, clock.instant()) == 0) {
-                throw imported();
-            }
-        } catch (ConcurrencyFailureException other) {
-            throw Refusal.because("running", "This file is being imported just now.");
+        if (free(() -> mapper.begin(id, clock.instant())) == 0) {
+            throw imported();
         }
         String role = pipeline.roles().stream().findFirst().orElse("contact");
         AtomicInteger read = new AtomicInteger();

@@ -15,6 +15,7 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
@@ -65,7 +66,10 @@ class InterchangeController {
     ImportShown begin(
             Colleague asking, @PathVariable CrmKind kind, @RequestParam String name, HttpServletRequest request)
             throws IOException {
-        return imports.begin(kind, name, request.getInputStream(), asking);
+        try (Upload upload = new Upload(request.getInputStream());
+                InputStream bytes = upload.bytes()) {
+            return imports.begin(kind, name, bytes, asking);
+        }
     }
 
     @GetMapping("/imports/{id}")

@@ -442,6 +442,13 @@ class ImportTest extends InterchangeCase {
     }
 
     @Test
+    void refusesFilesThatAreTooLarge() throws Exception {
+        JsonNode answer = begin("contact", "large.csv", new byte[(int) ImportFiles.LARGEST + 100_000], signe);
+        assertThat(answer.get("fields").get("file").asString()).startsWith("This file is too large: at most 64 MB");
+        assertThat(count("import_part")).isZero();
+    }
+
+    @Test
     void readsEveryEncodingAndLineEnd() throws Exception {
         String text = "Surname,E-mail\rKärcher,a@b.example\r\nØre,c@d.example\nGale,e@f.example";
         for (Charset charset : List.of(
