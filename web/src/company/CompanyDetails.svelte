@@ -67,8 +67,8 @@
 <CompanyForm />
 <h2>More details for templates</h2>
 <p class="soft">
-  A number of customers, an opening year, a link: each with the day it was last true, which a template can
-  print too.
+  Facts about our company that templates can print, such as the number of customers, each with the day it was
+  last checked.
   {#if !may}Editors and administrators change them.{/if}
 </p>
 {#if failed}<p role="alert">{failed}</p>{/if}

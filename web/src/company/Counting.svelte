@@ -30,9 +30,9 @@
 </script>
 
 <p class="soft">
-  Letters, designed and source messages can tell whether they were opened and which link was followed: they
-  carry a picture of no size, and their links lead past a page of ours. Plain messages can’t. What filters and
-  other machines fetch is told apart and does not count. Nobody is counted whose record says “never counted”.
+  Letters, designed and HTML messages carry an invisible picture and tracked links, so that you see when they
+  were opened and which link was clicked. Plain messages carry neither. Requests by mail filters are
+  recognised and don’t count. People whose record says “never counted” are not tracked.
 </p>
 {#if failed}<p role="alert">{failed}</p>{/if}
 {#if counts !== null}

@@ -9,7 +9,7 @@
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import OptionLines from './OptionLines.svelte';
-  import { typeLabel, typeOptions } from './types';
+  import { ownTypes, typeLabel } from './types';
 
   /** The fields the house adds to its records. */
   type OwnField = Schemas['OwnField'];
@@ -20,19 +20,6 @@
     ['deal', 'deals'],
     ['organisation', 'organisations'],
   ] as const;
-  const types = typeOptions([
-    'TEXT',
-    'LONG_TEXT',
-    'NUMBER',
-    'MONEY',
-    'DATE',
-    'CHOICE',
-    'CHOICES',
-    'YES_NO',
-    'EMAIL',
-    'LINK',
-    'PHONE',
-  ]);
 
   let fields = $state<OwnField[] | null>(null);
   let failed = $state('');
@@ -182,7 +169,7 @@
         <Choose
           label="Type"
           value={open.typed.type}
-          options={types}
+          options={ownTypes}
           error={wrong.type}
           onchange={(code) => (open!.typed.type = code as OwnField['type'])}
         />
@@ -190,7 +177,7 @@
           label="Heading on the page"
           bind:value={open.typed.section}
           error={wrong.section}
-          remark="Facts, when there is none."
+          remark="Details, when it is left empty."
         />
       {/if}
       {#if open.typed.type === 'CHOICE' || open.typed.type === 'CHOICES'}

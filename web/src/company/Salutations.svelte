@@ -77,9 +77,9 @@
 </script>
 
 <p class="soft">
-  &#123;person.greeting&#125; greets by these rules: the first that fits, and finds all that it names, is
-  taken. Whether somebody is addressed formally can be set on their own page; for everybody else the language
-  decides.
+  The greeting &#123;person.greeting&#125; follows these rules: the first rule that fits, and whose fields all
+  have a value, is used. Whether somebody is addressed formally can be set on their own page; for everybody
+  else the language decides.
   {#if !may}Editors and administrators change the rules.{/if}
 </p>
 {#if failed}<p role="alert">{failed}</p>{/if}

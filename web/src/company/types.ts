@@ -25,3 +25,18 @@ export function typeLabel(type: FieldType): string {
 export function typeOptions(types: FieldType[]): [string, string][] {
   return types.map((type) => [type, typeLabel(type)]);
 }
+
+/** What a field of one's own can hold, to choose from. */
+export const ownTypes = typeOptions([
+  'TEXT',
+  'LONG_TEXT',
+  'NUMBER',
+  'MONEY',
+  'DATE',
+  'CHOICE',
+  'CHOICES',
+  'YES_NO',
+  'EMAIL',
+  'LINK',
+  'PHONE',
+]);

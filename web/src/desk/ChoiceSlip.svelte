@@ -58,7 +58,7 @@
       onchanged={(written, sentence) => onchanged(branchChip(first, written, sentence))}
     />
   {:else if chip.role === 'OTHERWISE'}
-    <p>For everybody for whom nothing before it holds.</p>
+    <p>For everybody that no other branch fits.</p>
   {/if}
   {#if editable}
     <p class="ways">

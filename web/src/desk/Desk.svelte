@@ -138,8 +138,8 @@
 
   $effect(() =>
     shortcuts([
-      { key: '.', label: 'Next proof person', run: () => void desk.people.step(true) },
-      { key: ',', label: 'Previous proof person', run: () => void desk.people.step(false) },
+      { key: '.', label: 'Next person in the preview', run: () => void desk.people.step(true) },
+      { key: ',', label: 'Previous person in the preview', run: () => void desk.people.step(false) },
       {
         key: 'F9',
         label: 'Next person in the preview, also while writing',

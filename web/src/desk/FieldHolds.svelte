@@ -95,7 +95,7 @@
 {#if failed}
   <p class="wrong" role="alert">{failed}</p>
 {:else if profile && !profile.counted}
-  <p class="soft">Made for each person anew, so there is nothing to count.</p>
+  <p class="soft">Worked out for each person, so there is nothing to count.</p>
 {:else if profile}
   <dl>
     <dt>Filled for</dt>

@@ -40,7 +40,7 @@
       </p>
     {/if}
   {:else if shown}
-    <p class="soft">Made for each person anew.</p>
+    <p class="soft">Worked out for each person.</p>
   {:else}
     <p class="soft">…</p>
   {/if}

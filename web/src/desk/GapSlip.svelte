@@ -69,7 +69,7 @@
   {onclose}
 >
   {#if piece.origin === 'BROKEN'}
-    <p>Delete it here, and mend the template on its desk.</p>
+    <p>Delete it here, and correct the template on its desk.</p>
   {:else}
     <!-- svelte-ignore a11y_no_static_element_interactions -->
     <div

@@ -153,6 +153,7 @@
 
 <section class="proof" class:whole aria-label="Preview">
   <div class="who">
+    <span class="of">As</span>
     <button
       class="step"
       aria-label="Previous person"
@@ -172,6 +173,7 @@
       title="Next person (F9)"
       onclick={() => void desk.people.step(true)}>›</button
     >
+    <span class="of">will read it</span>
     <span class="of"
       >{desk.people.total ? `of ${desk.people.total}` : proof ? 'made up, until you have contacts' : ''}</span
     >

@@ -99,8 +99,8 @@
     <p class="said" role="alert">{failed} <a href="/templates">Back to Templates</a></p>
   {:else if opened && !versions.length}
     <p class="said">
-      No version has been kept yet. One is when the template is marked ready, tested or written from, and
-      before somebody goes on with it after an hour or after a colleague.
+      No versions yet. A version is kept when the template is marked ready, tested or used, and before
+      somebody continues after an hour or after a colleague.
     </p>
   {:else if opened}
     <div class="sides">

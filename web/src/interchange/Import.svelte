@@ -3,6 +3,7 @@
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
   import { go, route } from '../app/router';
   import Button from '../ui/Button.svelte';
+  import DropArea from '../ui/DropArea.svelte';
   import Page from '../ui/Page.svelte';
   import ImportCheck from './ImportCheck.svelte';
   import ImportColumns from './ImportColumns.svelte';
@@ -24,7 +25,6 @@
   let failed = $state('');
   let wrong = $state<Record<string, string>>({});
   let uploading = $state('');
-  let over = $state(false);
   let chooser = $state<HTMLInputElement>();
   const work = new ImportWork();
 
@@ -106,104 +106,88 @@
   {#snippet actions()}
     <Button quiet onclick={() => void cancel()}>{shown?.done ? 'Close' : 'Cancel'}</Button>
   {/snippet}
-  <!-- svelte-ignore a11y_no_static_element_interactions -->
-  <div
-    class="sheet"
-    class:over
-    ondragover={(event) => {
-      event.preventDefault();
-      over = true;
-    }}
-    ondragleave={() => (over = false)}
-    ondrop={(event) => {
-      event.preventDefault();
-      over = false;
-      void upload(event.dataTransfer?.files[0]);
-    }}
-  >
-    <section aria-labelledby="the-file">
-      <h2 id="the-file">File</h2>
-      {#if !shown}
-        <p>
-          Choose a CSV file{kind === 'deal' ? '' : ' or a vCard file'}, up to 64 MB and 200,000 rows. Nothing
-          is imported before you have seen what it holds.
-        </p>
-        {#if kind === 'deal'}
+  <DropArea ondropped={(files) => void upload(files[0])}>
+    <div class="sheet">
+      <section aria-labelledby="the-file">
+        <h2 id="the-file">File</h2>
+        {#if !shown}
           <p>
-            A deal can have several rows, one for each of its lines: repeat its name, or leave the name blank.
+            Choose a CSV file{kind === 'deal' ? '' : ' or a vCard file'}, up to 64 MB and 200,000 rows.
+            Nothing is imported before you have seen what it holds.
           </p>
-        {/if}
-      {:else if shown.done}
-        <p><b>{shown.name}</b> had {many(shown.rows, shown.cards ? 'card' : 'row')}.</p>
-      {:else}
-        <ImportReading {shown} {wrong} onchange={(settings) => void change(settings)} />
-      {/if}
-      <p class="ways">
-        <Button
-          main={!shown}
-          quiet={Boolean(shown)}
-          disabled={Boolean(work.doing)}
-          onclick={() => chooser?.click()}>Choose {shown ? 'another' : 'a'} file</Button
-        >
-        {#if !shown}<span>or drop it here.</span>{/if}
-        <input
-          bind:this={chooser}
-          type="file"
-          accept=".csv,.tsv,.txt,.vcf,.vcard,text/csv,text/vcard"
-          hidden
-          onchange={(event) => void upload(event.currentTarget.files?.[0])}
-        />
-      </p>
-      {#if uploading}<p role="status">Uploading and reading {uploading} …</p>{/if}
-      {#if failed || wrong.file}<p class="wrong" role="alert">{failed || wrong.file}</p>{/if}
-    </section>
-    {#if shown?.done}
-      {@const done = shown.done}
-      <section aria-labelledby="the-end">
-        <h2 id="the-end">Imported</h2>
-        <p role="status">
-          {many(done.added, kind)} added, {done.updated.toLocaleString('en')} updated, {done.skipped.toLocaleString(
-            'en',
-          )}
-          skipped{done.faulty ? `, ${many(done.faulty, 'row')} not imported` : ''}.
-        </p>
-        <p class="ways">
-          <a href={listOf(kind)}>Show all {kind}s</a>
-          {#if done.faulty}
-            <a href="/api/imports/{shown.id}/faults.csv" download>Download the rows that were not imported</a>
+          {#if kind === 'deal'}
+            <p>
+              A deal can have several rows, one for each of its lines: repeat its name, or leave the name
+              blank.
+            </p>
           {/if}
+        {:else if shown.done}
+          <p><b>{shown.name}</b> had {many(shown.rows, shown.cards ? 'card' : 'row')}.</p>
+        {:else}
+          <ImportReading {shown} {wrong} onchange={(settings) => void change(settings)} />
+        {/if}
+        <p class="ways">
+          <Button
+            main={!shown}
+            quiet={Boolean(shown)}
+            disabled={Boolean(work.doing)}
+            onclick={() => chooser?.click()}>Choose {shown ? 'another' : 'a'} file</Button
+          >
+          {#if !shown}<span>or drop it here.</span>{/if}
+          <input
+            bind:this={chooser}
+            type="file"
+            accept=".csv,.tsv,.txt,.vcf,.vcard,text/csv,text/vcard"
+            hidden
+            onchange={(event) => void upload(event.currentTarget.files?.[0])}
+          />
         </p>
+        {#if uploading}<p role="status">Uploading and reading {uploading} …</p>{/if}
+        {#if failed || wrong.file}<p class="wrong" role="alert">{failed || wrong.file}</p>{/if}
       </section>
-    {:else if shown}
-      <ImportColumns
-        {shown}
-        locked={Boolean(work.doing)}
-        error={wrong.targets ?? ''}
-        onchange={(targets) => void change({ targets })}
-        onfield={(targets) => change({ targets })}
-      />
-      <ImportCheck
-        {shown}
-        {work}
-        {result}
-        oncheck={() => void check()}
-        onrun={(choices) => void run(choices)}
-        onlook={() => void settle()}
-      />
-    {/if}
-  </div>
+      {#if shown?.done}
+        {@const done = shown.done}
+        <section aria-labelledby="the-end">
+          <h2 id="the-end">Imported</h2>
+          <p role="status">
+            {many(done.added, kind)} added, {done.updated.toLocaleString('en')} updated, {done.skipped.toLocaleString(
+              'en',
+            )}
+            skipped{done.faulty ? `, ${many(done.faulty, 'row')} not imported` : ''}.
+          </p>
+          <p class="ways">
+            <a href={listOf(kind)}>Show all {kind}s</a>
+            {#if done.faulty}
+              <a href="/api/imports/{shown.id}/faults.csv" download
+                >Download the rows that were not imported</a
+              >
+            {/if}
+          </p>
+        </section>
+      {:else if shown}
+        <ImportColumns
+          {shown}
+          locked={Boolean(work.doing)}
+          error={wrong.targets ?? ''}
+          onchange={(targets) => void change({ targets })}
+          onfield={(targets) => change({ targets })}
+        />
+        <ImportCheck
+          {shown}
+          {work}
+          {result}
+          oncheck={() => void check()}
+          onrun={(choices) => void run(choices)}
+          onlook={() => void settle()}
+        />
+      {/if}
+    </div>
+  </DropArea>
 </Page>
 
 <style>
   .sheet {
-    min-height: 100%;
-    max-width: 1080px;
-    padding: 4px 20px 40px;
-  }
-
-  .over {
-    outline: 2px dashed var(--ink);
-    outline-offset: -8px;
+    max-width: 1040px;
   }
 
   .sheet :global(section) {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { me } from '../app/session.svelte';
-  import { typeOptions } from '../company/types';
+  import { ownTypes } from '../company/types';
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
@@ -32,19 +32,6 @@
   let type = $state<string>('TEXT');
   let choices = $state('');
   let wrong = $state<Record<string, string>>({});
-  const types = typeOptions([
-    'TEXT',
-    'LONG_TEXT',
-    'NUMBER',
-    'MONEY',
-    'DATE',
-    'CHOICE',
-    'CHOICES',
-    'YES_NO',
-    'EMAIL',
-    'LINK',
-    'PHONE',
-  ]);
 
   const targets = (column: number, word: string) =>
     shown.settings.targets.map((one, at) => (at === column ? word : one));
@@ -128,7 +115,7 @@
   >
     <form onsubmit={make}>
       <Field label="Name" bind:value={label} error={wrong.label} />
-      <Choose label="Holds" bind:value={type} options={types} error={wrong.type} />
+      <Choose label="Holds" bind:value={type} options={ownTypes} error={wrong.type} />
       {#if type === 'CHOICE' || type === 'CHOICES'}
         <Field label="Choices, one a line" lines={5} bind:value={choices} error={wrong.choices} />
       {/if}

@@ -42,7 +42,8 @@
 
 <Slip title="Import HTML" {anchor} placement="bottom-end" wide {onclose}>
   <p class="says">
-    It keeps how it looks. What runs, loads or asks is left out and listed; pictures come from Materials only.
+    The HTML keeps its look. Scripts, forms and anything loaded from elsewhere are left out and listed;
+    pictures come from Materials only.
   </p>
   <p>
     <Button onclick={() => chooser?.click()}>Choose a file</Button>

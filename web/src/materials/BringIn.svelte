@@ -2,6 +2,7 @@
   import type { Snippet } from 'svelte';
   import { fieldsOf, send, sentence } from '../api/client';
   import Button from '../ui/Button.svelte';
+  import DropArea from '../ui/DropArea.svelte';
 
   /** A place where files are brought in, by choosing or by dropping them; below it what is there already. */
   let {
@@ -25,7 +26,6 @@
 
   let failed = $state('');
   let coming = $state('');
-  let over = $state(false);
   let chooser = $state<HTMLInputElement>();
 
   /** One after another; what is wrong with one does not keep the others out. */
@@ -44,21 +44,7 @@
   }
 </script>
 
-<!-- svelte-ignore a11y_no_static_element_interactions -->
-<div
-  class="place"
-  class:over
-  ondragover={(event) => {
-    event.preventDefault();
-    over = true;
-  }}
-  ondragleave={() => (over = false)}
-  ondrop={(event) => {
-    event.preventDefault();
-    over = false;
-    void bring(event.dataTransfer?.files);
-  }}
->
+<DropArea ondropped={(files) => void bring(files)}>
   <p class="ways">
     <Button main onclick={() => chooser?.click()}>{label}</Button>
     <span>or drop them here. {says}</span>
@@ -74,24 +60,14 @@
   {#if coming}<p role="status">uploading {coming} …</p>{/if}
   {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
   {@render children()}
-</div>
+</DropArea>
 
 <style>
-  .place {
-    min-height: 100%;
-    padding: 14px 20px 40px;
-  }
-
-  .over {
-    outline: 2px dashed var(--ink);
-    outline-offset: -8px;
-  }
-
   .ways {
     display: flex;
     gap: 12px;
     align-items: center;
-    padding-bottom: 10px;
+    padding: 10px 0;
     color: var(--ink-soft);
   }
 

@@ -109,7 +109,7 @@
 {#if editor}
   <BringIn
     label="Import feeds"
-    says="RSS or Atom, up to 2 MB; one of the same title takes the place of the one before."
+    says="RSS or Atom, up to 2 MB; a feed with the same title is replaced."
     accept=".xml,.rss,.atom,application/rss+xml,application/atom+xml,text/xml"
     address={(file) => `/api/materials/feeds?name=${encodeURIComponent(file.name)}`}
     onbrought={read}

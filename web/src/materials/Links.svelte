@@ -74,7 +74,7 @@
 </script>
 
 <MaterialsPart
-  says="An address that is kept here is changed once, and every template leads to the new one. What was sent leads where it led."
+  says="Change an address here once, and every template uses the new one. Sent messages keep the old one."
   {failed}
 >
   {#snippet add()}

@@ -25,7 +25,7 @@
   const Part = $derived(shown[2]);
 </script>
 
-<Page title="Materials" crumb="shared by all templates">
+<Page title="Materials" crumb="Shared by all templates">
   {#snippet actions()}
     <Parts {parts} base="/materials" shown={shown[0]} />
   {/snippet}

@@ -70,7 +70,7 @@
             >
           {/if}
           <label
-            >stands
+            >position
             <SmallSelect
               value={column.upright ?? 'top'}
               onchange={(event) =>

@@ -48,7 +48,7 @@
   }
 </script>
 
-<p class="hint">Drag a column, or use the arrow keys; press it to take it out.</p>
+<p class="hint">Drag a column, or use the arrow keys; press it to remove it.</p>
 <p class="columns" role="group" aria-label="Columns">
   {#each columns as column, at (column.is)}
     <button

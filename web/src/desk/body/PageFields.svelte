@@ -54,7 +54,7 @@
 {/snippet}
 
 {#if look?.page.fixed}
-  <p class="soft">“{style?.name}” lets its messages choose no width, colours or letters of their own.</p>
+  <p class="soft">“{style?.name}” doesn’t let messages choose their own width, colours or font.</p>
 {:else if look}
   <fieldset>
     <legend>Page of this message</legend>

@@ -83,7 +83,7 @@
   class="bar"
   bind:this={bar}
   role="toolbar"
-  aria-label="How the words look"
+  aria-label="Formatting"
   tabindex="-1"
   onkeydown={(event) => {
     if (event.key !== 'Escape') return;
@@ -140,18 +140,18 @@
     </select>
     {#if looks.kind === 'bullet' || looks.kind === 'numbered'}
       <button
-        title="Further in (Tab)"
+        title="Indent (Tab)"
         onmousedown={(event) => event.preventDefault()}
         onclick={() => run(shiftItems(1), true)}>in</button
       >
       <button
-        title="Further out (Shift+Tab)"
+        title="Outdent (Shift+Tab)"
         onmousedown={(event) => event.preventDefault()}
         onclick={() => run(shiftItems(-1), true)}>out</button
       >
     {/if}
     <select
-      aria-label="Where its lines stand"
+      aria-label="Alignment"
       value={looks.align}
       onchange={(event) => run(setAlign(event.currentTarget.value as Align))}
     >
@@ -169,10 +169,10 @@
         <option value={size}>{size ? `${size} px` : 'default size'}</option>
       {/each}
     </select>
-    <label class="colour" title="Colour of the words">
+    <label class="colour" title="Text colour">
       <input
         type="color"
-        aria-label="Colour of the words"
+        aria-label="Text colour"
         value={looks.colour || '#1d2530'}
         onchange={(event) => run(setMark('colour', { value: event.currentTarget.value }))}
       />

@@ -80,7 +80,7 @@ class ComposeTest extends BrowserTest {
         page.keyboard().type("## How");
         assertThat(text.locator("p").last()).hasClass(Pattern.compile("heading-2"));
         page.keyboard().press("Shift+Home");
-        Locator bar = page.getByRole(AriaRole.TOOLBAR, new Page.GetByRoleOptions().setName("How the words look"));
+        Locator bar = page.getByRole(AriaRole.TOOLBAR, new Page.GetByRoleOptions().setName("Formatting"));
         bar.getByLabel("Kind of paragraph").selectOption("quote");
         assertThat(text.locator("p").last()).hasClass(Pattern.compile("quote"));
         text.focus();

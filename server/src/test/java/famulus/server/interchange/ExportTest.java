@@ -3,8 +3,6 @@ package famulus.server.interchange;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
-import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -13,23 +11,13 @@ class ExportTest extends InterchangeCase {
         return get("GET", "/api/exports/" + path, null).getContentAsString(StandardCharsets.UTF_8);
     }
 
-    private void field(String label, String type, List<String> choices) throws Exception {
-        done(
-                "POST",
-                "/api/fields",
-                Map.of(
-                        "kind", "contact", "label", label, "type", type, "section", "", "inList", false, "choices",
-                        choices),
-                amos);
-    }
-
     /** What was exported and comes back changes nothing. */
     @Test
     void writesWhatCanBeImportedAgain() throws Exception {
-        field("Likes", "CHOICES", List.of("Tea", "Coffee"));
-        field("Worth", "MONEY", List.of());
-        field("Paid", "YES_NO", List.of());
-        field("Remark", "LONG_TEXT", List.of());
+        field("Likes", "CHOICES", false, "Tea", "Coffee");
+        field("Worth", "MONEY", false);
+        field("Paid", "YES_NO", false);
+        field("Remark", "LONG_TEXT", false);
         String people =
                 """
                 Title,First name,Surname,E-mail,Organisation,Phone,Language,Time zone,Owner,Likes,Worth,Paid,Remark

@@ -85,23 +85,7 @@ class ImportTest extends InterchangeCase {
     /** What is kept of imported records for lists and searches is what would be kept of them one by one. */
     @Test
     void keepsPlacesAndWordsAsForOneRecord() throws Exception {
-        done(
-                "POST",
-                "/api/fields",
-                Map.of(
-                        "kind",
-                        "contact",
-                        "label",
-                        "Customer since",
-                        "type",
-                        "DATE",
-                        "section",
-                        "",
-                        "inList",
-                        true,
-                        "choices",
-                        List.of()),
-                amos);
+        field("Customer since", "DATE", true);
         run(begin("contact", PEOPLE.replace("Phone", "Customer since").replace("01632 960187", "21/05/2020")), "ADD");
         run(begin("lead", "Name,Company,Came from\nAda Lorne,Ash & Co,Event\n"), "ADD");
         run(begin("deal", "Deal,Organisation,Value,Decision by\nA first one,Mill Lane,£1200,21/05/2026\n"), "ADD");
@@ -130,23 +114,7 @@ class ImportTest extends InterchangeCase {
         assertThat(file.get("columns").get(4).get("type").asString()).isEqualTo("DATE");
         assertThat(targets(file)).containsExactly("first_name", "last_name", "email", "organisation", "");
 
-        done(
-                "POST",
-                "/api/fields",
-                Map.of(
-                        "kind",
-                        "contact",
-                        "label",
-                        "Kunde seit",
-                        "type",
-                        "DATE",
-                        "section",
-                        "",
-                        "inList",
-                        false,
-                        "choices",
-                        List.of()),
-                amos);
+        field("Kunde seit", "DATE", false);
         run(match(file, "first_name", "last_name", "email", "organisation", "kunde_seit"), "ADD");
 
         assertThat(fact(page("contact", "last_name = 'Größe'"), "kunde_seit")).isEqualTo("2020-04-03");

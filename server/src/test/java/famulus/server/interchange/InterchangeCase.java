@@ -26,6 +26,27 @@ abstract class InterchangeCase extends ServerTest {
         return begin(kind, "some.csv", text.getBytes(StandardCharsets.UTF_8), signe);
     }
 
+    /** Makes a field of the company's own for contacts. */
+    protected void field(String label, String type, boolean inList, String... choices) throws Exception {
+        done(
+                "POST",
+                "/api/fields",
+                Map.of(
+                        "kind",
+                        "contact",
+                        "label",
+                        label,
+                        "type",
+                        type,
+                        "section",
+                        "",
+                        "inList",
+                        inList,
+                        "choices",
+                        List.of(choices)),
+                amos);
+    }
+
     /** Sends the columns of a file elsewhere. */
     protected JsonNode match(JsonNode file, String... words) throws Exception {
         JsonNode settings = file.get("settings");
