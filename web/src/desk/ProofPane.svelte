@@ -153,7 +153,7 @@
 
 <section class="proof" class:whole aria-label="Preview">
   <div class="who">
-    <span class="of">As</span>
+    <span class="as">As</span>
     <button
       class="step"
       aria-label="Previous person"
@@ -173,7 +173,7 @@
       title="Next person (F9)"
       onclick={() => void desk.people.step(true)}>›</button
     >
-    <span class="of">will read it</span>
+    <span class="as">will read it</span>
     <span class="of"
       >{desk.people.total ? `of ${desk.people.total}` : proof ? 'made up, until you have contacts' : ''}</span
     >
@@ -355,6 +355,12 @@
 
   .person:hover {
     text-decoration: underline dotted;
+  }
+
+  .as {
+    color: var(--ink-soft);
+    font-size: 13px;
+    white-space: nowrap;
   }
 
   .of {
