@@ -25,9 +25,9 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * Sends bodies that were right and are damaged at random, spread over all endpoints: each is answered with what is wrong, none
- * with a failure of ours. The description of the API says what would be right.
+ * with a failure of ours. The description of the API says what would be right. Chance changes rules of the company too,
+ * which no test after this one expects: so its application is its own.
  */
-// Chance may change rules of the company too, which no test after this one expects.
 @DirtiesContext
 class BadInputTest extends ServerTest {
     private static final int REQUESTS = 20_000;
