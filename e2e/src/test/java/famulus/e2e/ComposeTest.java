@@ -517,7 +517,7 @@ class ComposeTest extends BrowserTest {
         assertThat(keeper.getByText(Pattern.compile("is saved"))).isVisible();
         page.reload();
         opener.click();
-        assertThat(slip.getByText("lets its messages choose no width, colours or letters of their own"))
+        assertThat(slip.getByText("doesn’t let messages choose their own width, colours or font"))
                 .isVisible();
     }
 }
