@@ -35,7 +35,7 @@
 
   let list = $state<HTMLElement>();
 
-  /** Moves a line; the focus goes along, so that the next press moves the same one. */
+  /** Moves a line. The focus stays with it, so that the next press moves it on. */
   async function move(at: number, by: number, event: Event) {
     const to = at + by;
     if (to < 0 || to >= lines.length) return;

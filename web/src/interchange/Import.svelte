@@ -1,6 +1,7 @@
 <script lang="ts">
   import { searchParams } from 'sv-router';
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
+  import NothingHere from '../app/NothingHere.svelte';
   import { go, route } from '../app/router';
   import Button from '../ui/Button.svelte';
   import DropArea from '../ui/DropArea.svelte';
@@ -14,6 +15,7 @@
   /** A file of records: how it is read, where its columns go, what a check says, and the import itself; read downwards. */
   type Shown = Schemas['ImportShown'];
 
+  const kinds = ['contact', 'lead', 'organisation', 'deal'];
   const kind = $derived(
     (route.pathname.startsWith('/deals')
       ? 'deal'
@@ -102,88 +104,97 @@
   }
 </script>
 
-<Page title="Import {kind}s" crumb={shown?.name ?? ''}>
-  {#snippet actions()}
-    <Button quiet onclick={() => void cancel()}>{shown?.done ? 'Close' : 'Cancel'}</Button>
-  {/snippet}
-  <DropArea ondropped={(files) => void upload(files[0])}>
-    <div class="sheet">
-      <section aria-labelledby="the-file">
-        <h2 id="the-file">File</h2>
-        {#if !shown}
-          <p>
-            Choose a CSV file{kind === 'deal' ? '' : ' or a vCard file'}, up to 64 MB and 200,000 rows.
-            Nothing is imported before you have seen what it holds.
-          </p>
-          {#if kind === 'deal'}
+{#if !kinds.includes(kind)}
+  <NothingHere />
+{:else}
+  <Page title="Import {kind}s" crumb={shown?.name ?? ''}>
+    {#snippet actions()}
+      <Button quiet onclick={() => void cancel()}>{shown?.done ? 'Close' : 'Cancel'}</Button>
+    {/snippet}
+    <DropArea ondropped={(files) => void upload(files[0])}>
+      <div class="sheet">
+        <section aria-labelledby="the-file">
+          <h2 id="the-file">File</h2>
+          {#if !shown}
             <p>
-              A deal can have several rows, one for each of its lines: repeat its name, or leave the name
-              blank.
+              Choose a CSV file{kind === 'deal' ? '' : ' or a vCard file'}, up to 64 MB and 200,000 rows.
+              Nothing is imported before you have seen what it holds.
             </p>
-          {/if}
-        {:else if shown.done}
-          <p><b>{shown.name}</b> had {many(shown.rows, shown.cards ? 'card' : 'row')}.</p>
-        {:else}
-          <ImportReading {shown} {wrong} onchange={(settings) => void change(settings)} />
-        {/if}
-        <p class="ways">
-          <Button
-            main={!shown}
-            quiet={Boolean(shown)}
-            disabled={Boolean(work.doing)}
-            onclick={() => chooser?.click()}>Choose {shown ? 'another' : 'a'} file</Button
-          >
-          {#if !shown}<span>or drop it here.</span>{/if}
-          <input
-            bind:this={chooser}
-            type="file"
-            accept=".csv,.tsv,.txt,.vcf,.vcard,text/csv,text/vcard"
-            hidden
-            onchange={(event) => void upload(event.currentTarget.files?.[0])}
-          />
-        </p>
-        {#if uploading}<p role="status">Uploading and reading {uploading} …</p>{/if}
-        {#if failed || wrong.file}<p class="wrong" role="alert">{failed || wrong.file}</p>{/if}
-      </section>
-      {#if shown?.done}
-        {@const done = shown.done}
-        <section aria-labelledby="the-end">
-          <h2 id="the-end">Imported</h2>
-          <p role="status">
-            {many(done.added, kind)} added, {done.updated.toLocaleString('en')} updated, {done.skipped.toLocaleString(
-              'en',
-            )}
-            skipped{done.faulty ? `, ${many(done.faulty, 'row')} not imported` : ''}.
-          </p>
-          <p class="ways">
-            <a href={listOf(kind)}>Show all {kind}s</a>
-            {#if done.faulty}
-              <a href="/api/imports/{shown.id}/faults.csv" download
-                >Download the rows that were not imported</a
-              >
+            {#if kind === 'deal'}
+              <p>
+                A deal can have several rows, one for each of its lines: repeat its name, or leave the name
+                blank.
+              </p>
             {/if}
+          {:else if shown.done}
+            <p><b>{shown.name}</b> had {many(shown.rows, shown.cards ? 'card' : 'row')}.</p>
+          {:else}
+            <ImportReading
+              {shown}
+              {wrong}
+              locked={Boolean(work.doing)}
+              onchange={(settings) => void change(settings)}
+            />
+          {/if}
+          <p class="ways">
+            <Button
+              main={!shown}
+              quiet={Boolean(shown)}
+              disabled={Boolean(work.doing)}
+              onclick={() => chooser?.click()}>Choose {shown ? 'another' : 'a'} file</Button
+            >
+            {#if !shown}<span>or drop it here.</span>{/if}
+            <input
+              bind:this={chooser}
+              type="file"
+              accept=".csv,.tsv,.txt,.vcf,.vcard,text/csv,text/vcard"
+              hidden
+              onchange={(event) => void upload(event.currentTarget.files?.[0])}
+            />
           </p>
+          {#if uploading}<p role="status">Uploading and reading {uploading} …</p>{/if}
+          {#if failed || wrong.file}<p class="wrong" role="alert">{failed || wrong.file}</p>{/if}
         </section>
-      {:else if shown}
-        <ImportColumns
-          {shown}
-          locked={Boolean(work.doing)}
-          error={wrong.targets ?? ''}
-          onchange={(targets) => void change({ targets })}
-          onfield={(targets) => change({ targets })}
-        />
-        <ImportCheck
-          {shown}
-          {work}
-          {result}
-          oncheck={() => void check()}
-          onrun={(choices) => void run(choices)}
-          onlook={() => void settle()}
-        />
-      {/if}
-    </div>
-  </DropArea>
-</Page>
+        {#if shown?.done}
+          {@const done = shown.done}
+          <section aria-labelledby="the-end">
+            <h2 id="the-end">Imported</h2>
+            <p role="status">
+              {many(done.added, kind)} added, {done.updated.toLocaleString('en')} updated, {done.skipped.toLocaleString(
+                'en',
+              )}
+              skipped{done.faulty ? `, ${many(done.faulty, 'row')} not imported` : ''}.
+            </p>
+            <p class="ways">
+              <a href={listOf(kind)}>Show all {kind}s</a>
+              {#if done.faulty}
+                <a href="/api/imports/{shown.id}/faults.csv" download
+                  >Download the rows that were not imported</a
+                >
+              {/if}
+            </p>
+          </section>
+        {:else if shown}
+          <ImportColumns
+            {shown}
+            locked={Boolean(work.doing)}
+            error={wrong.targets ?? ''}
+            onchange={(targets) => void change({ targets })}
+            onfield={(targets) => change({ targets })}
+          />
+          <ImportCheck
+            {shown}
+            {work}
+            {result}
+            oncheck={() => void check()}
+            onrun={(choices) => void run(choices)}
+            onlook={() => void settle()}
+          />
+        {/if}
+      </div>
+    </DropArea>
+  </Page>
+{/if}
 
 <style>
   .sheet {

@@ -54,6 +54,7 @@
       {work.doing === 'check' ? 'Checking' : 'Importing'}: {figure(work.read)} of {many(shown.rows, 'row')}
       <progress max={shown.rows} value={work.read}></progress>
       <Button onclick={() => work.stop()}>Stop</Button>
+      {#if work.doing === 'run'}<span class="about">Leaving this page stops the import.</span>{/if}
     </p>
   {/if}
   {#if work.settling}<p role="status">Asking the server how the import ended …</p>{/if}
@@ -173,8 +174,11 @@
   }
 
   .about {
-    padding-bottom: 8px;
     color: var(--ink-soft);
+  }
+
+  p.about {
+    padding-bottom: 8px;
   }
 
   .going,

@@ -7,10 +7,13 @@
   type Shown = Schemas['ImportShown'];
   let {
     shown,
+    locked,
     wrong,
     onchange,
   }: {
     shown: Shown;
+    /** While the file is checked or imported it can't be read in another way. */
+    locked: boolean;
     wrong: Record<string, string>;
     onchange: (settings: Partial<Shown['settings']>) => void;
   } = $props();
@@ -23,6 +26,7 @@
   <SmallSelect
     word
     aria-label="Encoding"
+    disabled={locked}
     value={settings.encoding}
     onchange={(event) => onchange({ encoding: event.currentTarget.value })}
   >
@@ -31,6 +35,7 @@
     <SmallSelect
       word
       aria-label="What separates the columns"
+      disabled={locked}
       value={settings.delimiter}
       onchange={(event) => onchange({ delimiter: event.currentTarget.value })}
     >
@@ -39,6 +44,7 @@
     <SmallSelect
       word
       aria-label="Where the headings are"
+      disabled={locked}
       value={String(settings.headings)}
       onchange={(event) => onchange({ headings: Number(event.currentTarget.value) })}
     >
@@ -48,6 +54,7 @@
     <SmallSelect
       word
       aria-label="How dates are written"
+      disabled={locked}
       value={settings.dates}
       onchange={(event) => onchange({ dates: event.currentTarget.value as Shown['settings']['dates'] })}
     >
@@ -57,6 +64,7 @@
     <SmallSelect
       word
       aria-label="The decimal mark"
+      disabled={locked}
       value={settings.decimal}
       onchange={(event) => onchange({ decimal: event.currentTarget.value })}
     >

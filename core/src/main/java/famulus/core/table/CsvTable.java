@@ -117,8 +117,8 @@ public final class CsvTable implements Iterator<TableRow> {
             return new UnreadableTable(
                     line,
                     column,
-                    "A quotation mark opens here, and the cell does not end with one. Close it, and write those inside the"
-                            + " cell twice.");
+                    "A quotation mark opens here, and the cell does not end with one. Close it, and double the"
+                            + " quotation marks inside the cell.");
         }
     }
 }

@@ -1,19 +1,16 @@
 package famulus.server.interchange;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.FieldType;
 import famulus.core.table.Card;
 import famulus.core.table.CardWriter;
-import famulus.core.table.SpreadsheetCell;
+import famulus.server.records.CatalogueService;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.CrmKind;
 import famulus.server.records.CrmRecord;
 import famulus.server.records.DealService;
 import famulus.server.records.DealService.DealLine;
-import famulus.server.records.RecordIntake;
 import famulus.server.records.RecordPortions;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
@@ -40,13 +37,13 @@ class ExportService {
             List.of("Line", "Quantity", "Unit", "Price", "Discount", "Tax", "Line note");
 
     private final RecordPortions portions;
-    private final RecordIntake intake;
+    private final CatalogueService catalogue;
     private final DealService deals;
     private final TeamService team;
 
-    ExportService(RecordPortions portions, RecordIntake intake, DealService deals, TeamService team) {
+    ExportService(RecordPortions portions, CatalogueService catalogue, DealService deals, TeamService team) {
         this.portions = portions;
-        this.intake = intake;
+        this.catalogue = catalogue;
         this.deals = deals;
         this.team = team;
     }
@@ -56,7 +53,7 @@ class ExportService {
      * in it being worked out. Dates are written by ISO 8601, choices by their labels. A deal has a row for each of its lines.
      */
     void csv(CrmKind kind, Writer to, Colleague asking) throws IOException {
-        List<StoredField> fields = intake.open(kind);
+        List<StoredField> fields = catalogue.fillable(kind);
         List<String> headings = new ArrayList<>(
                 fields.stream().map(field -> field.definition().label()).toList());
         if (kind.isPerson()) {
@@ -66,8 +63,8 @@ class ExportService {
             headings.add("Contact");
             headings.addAll(LINE);
         }
-        CsvWriter writer = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(to);
-        writer.writeRecord(headings.stream().map(SpreadsheetCell::safe).toList());
+        SafeCsv table = new SafeCsv(to);
+        table.row(headings);
         Map<UUID, String> owners = team.all().stream().collect(Collectors.toMap(Colleague::id, Colleague::name));
         int count = 0;
         for (List<UUID> ids : portions.of(kind)) {
@@ -84,26 +81,26 @@ class ExportService {
                 for (StoredField field : fields) {
                     cells.add(cell(field.definition(), record, organisations, owners));
                 }
-                rows(kind, id, cells, addresses.getOrDefault(id, List.of()), writer);
+                rows(kind, id, cells, addresses.getOrDefault(id, List.of()), table);
             }
         }
-        writer.flush();
+        table.flush();
         LOG.info("{} exported {} {}s as CSV", asking.name(), count, kind.word());
     }
 
-    private void rows(CrmKind kind, UUID id, List<String> cells, List<String> addresses, CsvWriter writer) {
+    private void rows(CrmKind kind, UUID id, List<String> cells, List<String> addresses, SafeCsv table) {
         if (kind.isPerson()) {
             cells.add(String.join("; ", addresses));
         }
         if (kind != CrmKind.DEAL) {
-            write(cells, writer);
+            table.row(cells);
             return;
         }
         cells.add(addresses.stream().findFirst().orElse(""));
         List<DealLine> lines = deals.lines(id);
         if (lines.isEmpty()) {
             LINE.forEach(any -> cells.add(""));
-            write(cells, writer);
+            table.row(cells);
         }
         for (DealLine line : lines) {
             List<String> row = new ArrayList<>(cells);
@@ -115,12 +112,8 @@ class ExportService {
                     plain(line.discount()),
                     plain(line.tax()),
                     line.note()));
-            write(row, writer);
+            table.row(row);
         }
-    }
-
-    private static void write(List<String> cells, CsvWriter writer) {
-        writer.writeRecord(cells.stream().map(SpreadsheetCell::safe).toList());
     }
 
     private static String plain(BigDecimal number) {
@@ -162,7 +155,7 @@ class ExportService {
     void cards(CrmKind kind, UUID one, boolean newest, Writer to, Colleague asking) throws IOException {
         CardWriter writer = new CardWriter(to, newest);
         Map<String, FieldDefinition> fields = new HashMap<>();
-        intake.open(kind).forEach(field -> fields.put(field.definition().name(), field.definition()));
+        catalogue.fillable(kind).forEach(field -> fields.put(field.definition().name(), field.definition()));
         int count = 0;
         for (List<UUID> ids : one == null ? portions.of(kind) : List.of(List.of(one))) {
             Map<UUID, CrmRecord> records = portions.read(kind, ids);

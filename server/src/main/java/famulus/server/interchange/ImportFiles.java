@@ -4,6 +4,8 @@ import famulus.core.table.CardReader;
 import famulus.core.table.CsvTable;
 import famulus.core.table.TableRow;
 import famulus.core.table.UnreadableTable;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -12,11 +14,15 @@ import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
+import java.time.Instant;
 import java.util.Iterator;
 import java.util.UUID;
+import java.util.function.IntSupplier;
+import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
-/** Keeps files in parts, and reads them a part at a time. */
+/** The files that are imported: kept in parts, and read a part at a time. */
 @Component
 class ImportFiles {
     /** The largest file that is taken, in bytes. */
@@ -24,18 +30,23 @@ class ImportFiles {
 
     private static final int PART = 1 << 18;
 
-    private final ImportMapper mapper;
+    private static final int MOST_TURNS = 15;
 
-    ImportFiles(ImportMapper mapper) {
+    private final ImportMapper mapper;
+    private final TransactionTemplate transactions;
+
+    ImportFiles(ImportMapper mapper, TransactionTemplate transactions) {
+        this.transactions = transactions;
         this.mapper = mapper;
     }
 
     /**
-     * Keeps the parts of a file.
+     * Keeps a file and its parts.
      *
      * @throws UnreadableTable when it is too large
      */
-    void keep(UUID file, InputStream from) throws IOException {
+    void keep(ImportFile file, Instant at, InputStream from) throws IOException {
+        mapper.insert(file.row(), at);
         long size = 0;
         int position = 0;
         for (byte[] part = from.readNBytes(PART); part.length > 0; part = from.readNBytes(PART)) {
@@ -44,10 +55,83 @@ class ImportFiles {
                 throw new UnreadableTable(
                         0,
                         0,
-                        "This file is too large: at most 64 MB can be imported at once. Part it into several files.");
+                        "This file is too large: at most 64 MB can be imported at once. Split it into several files.");
             }
-            mapper.insertPart(file, position++, part);
+            mapper.insertPart(file.id(), position++, part);
         }
+    }
+
+    /** A file somebody has begun to import; of nobody else. */
+    ImportFile find(UUID id, Colleague asking) {
+        return mapper.file(id, asking.id()).map(ImportFile::of).orElseThrow(ImportFiles::missing);
+    }
+
+    /** The same, while it has not been imported. */
+    ImportFile open(UUID id, Colleague asking) {
+        ImportFile file = find(id, asking);
+        if (file.done() != null) {
+            throw imported();
+        }
+        return file;
+    }
+
+    /** The same, once no import of it goes on any more; refused when one does after half a minute. */
+    ImportFile ended(UUID id, Colleague asking) {
+        for (int turn = 0; turn < MOST_TURNS; turn++) {
+            try {
+                return transactions
+                        .execute(status -> mapper.ended(id, asking.id()))
+                        .map(ImportFile::of)
+                        .orElseThrow(ImportFiles::missing);
+            } catch (ConcurrencyFailureException goesOn) {
+                // The database has waited for its row for a while.
+            }
+        }
+        throw running();
+    }
+
+    /** Keeps how a file is read. */
+    void update(ImportFile file) {
+        if (free(() -> mapper.update(file.row())) == 0) {
+            throw imported();
+        }
+    }
+
+    /** Holds a file until the transaction ends: nobody else imports, changes or removes it meanwhile. */
+    void hold(UUID id, Instant at) {
+        if (free(() -> mapper.begin(id, at)) == 0) {
+            throw imported();
+        }
+    }
+
+    void remove(UUID id, Colleague asking) {
+        if (free(() -> mapper.delete(id, asking.id())) == 0) {
+            throw missing();
+        }
+    }
+
+    void removeBefore(Instant at) {
+        mapper.deleteOld(at);
+    }
+
+    private static int free(IntSupplier change) {
+        try {
+            return change.getAsInt();
+        } catch (ConcurrencyFailureException held) {
+            throw running();
+        }
+    }
+
+    private static Refusal missing() {
+        return Refusal.missing("This file");
+    }
+
+    private static Refusal imported() {
+        return Refusal.because("done", "This file is imported already.");
+    }
+
+    private static Refusal running() {
+        return Refusal.because("running", "This file is being imported just now.");
     }
 
     /** The bytes of a file. */

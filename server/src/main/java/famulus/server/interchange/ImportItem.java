@@ -63,6 +63,30 @@ final class ImportItem {
         faults.add(new FaultOf(head(), new Fault(column, sentence)));
     }
 
+    /**
+     * Says that a line of a deal can't be taken.
+     *
+     * @param place which line and which part of it, such as {@code lines.0.price}
+     */
+    void blameLine(String place, String sentence) {
+        String[] parts = place.split("\\.");
+        if (parts.length < 3) {
+            blame(-1, sentence);
+            return;
+        }
+        ReadRow row = rows.stream()
+                .filter(ImportItem::hasLine)
+                .skip(Integer.parseInt(parts[1]))
+                .findFirst()
+                .orElseThrow();
+        String label = Other.of("line." + parts[2]).map(ImportTargets::label).orElse("Line");
+        faults.add(new FaultOf(row, new Fault(-1, label + ": " + sentence)));
+    }
+
+    private static boolean hasLine(ReadRow row) {
+        return row.others().keySet().stream().anyMatch(Other::isLine);
+    }
+
     List<FaultOf> faults() {
         return faults;
     }
@@ -95,7 +119,7 @@ final class ImportItem {
         List<DealLine> lines = new ArrayList<>();
         for (ReadRow row : rows) {
             Map<Other, String> said = row.others();
-            if (said.keySet().stream().anyMatch(Other::isLine)) {
+            if (hasLine(row)) {
                 lines.add(new DealLine(
                         said.getOrDefault(Other.LINE_DESCRIPTION, ""),
                         number(said.getOrDefault(Other.LINE_QUANTITY, "1")),

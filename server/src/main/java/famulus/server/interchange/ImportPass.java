@@ -1,5 +1,6 @@
 package famulus.server.interchange;
 
+import famulus.core.field.FieldDefinition;
 import famulus.core.record.PlainLine;
 import famulus.core.record.SearchText;
 import famulus.core.table.Identity;
@@ -17,6 +18,7 @@ import famulus.server.records.CrmKind;
 import famulus.server.records.DealService;
 import famulus.server.records.KnownRecords;
 import famulus.server.records.KnownRecords.Known;
+import famulus.server.records.RetiredChoices;
 import famulus.server.team.Colleague;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -26,57 +28,51 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiConsumer;
-import java.util.function.Function;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 
 /**
  * One pass over the rows of a file: each is read, checked, and compared with the records that are here and with the rows
- * before it. What is to be done with it is handed to a {@link Hands}: those of a check do nothing.
+ * before it. What is to be done with it is handed to an {@link ImportWriter}; that of a check writes nothing.
  */
 final class ImportPass {
-    /** So many rows one file may have. */
-    static final int MOST_ROWS = 200_000;
-
     private static final int AT_ONCE = 500;
     private static final int MOST_SHOWN = 200;
     private static final int LONGEST_NAME = 160;
 
-    /** What is done with records that can be taken. */
-    interface Hands {
-        /** Makes organisations, by identifier with their names. */
-        void organisations(Map<UUID, String> made);
+    /**
+     * What a pass leans on.
+     *
+     * @param team who can look after records
+     * @param fields the fields of the kind, by name
+     */
+    record Context(KnownRecords known, DealService deals, List<Colleague> team, Map<String, FieldDefinition> fields) {}
 
-        /** Adds records, with the identifiers they are given. */
-        void add(Map<UUID, ImportItem> items);
+    /** A row that was read before, and the record it became or is. */
+    private record EarlierRow(long line, UUID id, String name, Identity identity) {}
 
-        /**
-         * Changes the records that some are.
-         *
-         * @return how many are other than before
-         */
-        int change(Map<ImportItem, UUID> items);
-    }
-
-    /** What a pass leans on. */
-    record Tools(KnownRecords known, DealService deals, List<Colleague> team, Function<CrmKind, UUID> ids) {}
-
-    private record Seen(long line, UUID id, String name, Identity identity) {}
+    /**
+     * What becomes of a record of the file.
+     *
+     * @param id the record that is changed; of one that is added the one it becomes
+     */
+    private record Decision(ImportItem item, Choice choice, UUID id) {}
 
     private final CrmKind kind;
     private final RowReader reader;
     private final List<String> headings;
-    private final Tools tools;
+    private final Context context;
     private final ImportChoices choices;
-    private final Hands hands;
+    private final ImportWriter writer;
     private final Map<String, UUID> colleagues = new HashMap<>();
     private final Map<String, UUID> organisations = new HashMap<>();
-    private final Map<String, Seen> seen = new HashMap<>();
-    private final Set<UUID> mine = new HashSet<>();
+    private final Map<String, EarlierRow> earlier = new HashMap<>();
+    private final Set<UUID> addedIds = new HashSet<>();
     private final List<RowFault> faults = new ArrayList<>();
     private final List<Duplicate> duplicates = new ArrayList<>();
     private BiConsumer<TableRow, String> onFault = (row, sentence) -> {};
@@ -89,19 +85,25 @@ final class ImportPass {
     private int updated;
     private int skipped;
 
-    ImportPass(CrmKind kind, RowReader reader, List<String> headings, Tools tools, ImportChoices choices, Hands hands) {
+    ImportPass(
+            CrmKind kind,
+            RowReader reader,
+            List<String> headings,
+            Context context,
+            ImportChoices choices,
+            ImportWriter writer) {
         this.kind = kind;
         this.reader = reader;
         this.headings = headings;
-        this.tools = tools;
+        this.context = context;
         this.choices = choices;
-        this.hands = hands;
-        for (Colleague one : tools.team()) {
+        this.writer = writer;
+        for (Colleague one : context.team()) {
             colleagues.putIfAbsent(SearchText.folded(one.name()), one.id());
             colleagues.put(one.email().toLowerCase(Locale.ROOT), one.id());
         }
         // A first name alone says who it is where nobody else has it.
-        tools.team().stream()
+        context.team().stream()
                 .collect(Collectors.groupingBy(one -> SearchText.folded(one.firstName())))
                 .forEach((name, all) -> {
                     if (all.size() == 1) {
@@ -130,10 +132,7 @@ final class ImportPass {
             if (row.isBlank()) {
                 continue;
             }
-            if (++rows > MOST_ROWS) {
-                throw new UnreadableTable(
-                        row.line(), 0, "At most 200,000 rows can be imported at once. Part this file into several.");
-            }
+            rows++;
             ReadRow read = reader.read(row);
             if (open != null && kind == CrmKind.DEAL && open.goesOnWith(read)) {
                 open.add(read);
@@ -166,9 +165,13 @@ final class ImportPass {
         items.forEach(this::check);
         contacts(items);
         items.stream().filter(item -> !item.isSound()).forEach(this::refuse);
-        List<ImportItem> sound = items.stream().filter(ImportItem::isSound).toList();
-        organisations(sound);
-        decide(sound);
+        List<Decision> decisions =
+                decide(items.stream().filter(ImportItem::isSound).toList());
+        organisations(decisions.stream()
+                .filter(one -> one.choice() != Choice.SKIP)
+                .map(Decision::item)
+                .toList());
+        write(decisions);
     }
 
     private void check(ImportItem item) {
@@ -186,9 +189,7 @@ final class ImportPass {
         PlainLine.refusal(item.organisationName(), LONGEST_NAME, false)
                 .ifPresent(sentence -> item.blame(-1, "Organisation: " + sentence));
         if (kind == CrmKind.DEAL && item.isSound()) {
-            tools.deals().check(item.lines()).values().stream()
-                    .distinct()
-                    .forEach(sentence -> item.blame(-1, sentence));
+            context.deals().check(item.lines()).forEach(item::blameLine);
         }
     }
 
@@ -204,7 +205,7 @@ final class ImportPass {
         if (wanted.isEmpty()) {
             return;
         }
-        Map<String, UUID> found = tools.known().contacts(wanted.values());
+        Map<String, UUID> found = context.known().contacts(wanted.values());
         wanted.forEach((item, address) -> {
             item.contact(found.get(address));
             if (item.contact() == null) {
@@ -250,72 +251,115 @@ final class ImportPass {
                 wanted.putIfAbsent(SearchText.folded(name), name);
             }
         }
-        organisations.putAll(tools.known().organisations(wanted.keySet()));
+        organisations.putAll(context.known().organisations(wanted.keySet()));
         Map<UUID, String> come = new LinkedHashMap<>();
         wanted.forEach((folded, name) -> {
             if (!organisations.containsKey(folded)) {
-                UUID id = tools.ids().apply(CrmKind.ORGANISATION);
+                UUID id = writer.next(CrmKind.ORGANISATION);
                 organisations.put(folded, id);
                 come.put(id, name);
             }
         });
         made += come.size();
-        hands.organisations(come);
+        writer.organisations(come);
         items.forEach(item -> item.organisation(organisations.get(SearchText.folded(item.organisationName()))));
     }
 
-    private void decide(List<ImportItem> items) {
+    private List<Decision> decide(List<ImportItem> items) {
         List<Identity> identities = items.stream().map(ImportItem::identity).toList();
-        Map<Integer, Known> here = tools.known().find(kind, identities);
+        Map<Integer, Known> here = context.known().find(kind, identities);
         // Rows are compared with the rows before them by what was read, in a check as in an import.
-        here.values().removeIf(one -> mine.contains(one.id()));
-        Map<UUID, ImportItem> come = new LinkedHashMap<>();
-        List<Map<ImportItem, UUID>> changes = new ArrayList<>(List.of(new LinkedHashMap<>()));
+        here.values().removeIf(one -> addedIds.contains(one.id()));
+        List<Decision> decisions = new ArrayList<>();
         for (int i = 0; i < items.size(); i++) {
             ImportItem item = items.get(i);
             Identity identity = identities.get(i);
-            Optional<Seen> before = before(identity);
-            UUID same = before.map(Seen::id)
-                    .orElse(here.containsKey(i) ? here.get(i).id() : null);
-            if (same == null) {
-                fresh++;
-            } else {
-                known++;
-                show(item, identity, before, here.get(i));
+            Optional<EarlierRow> before = before(identity);
+            Optional<Known> known = before.isPresent() ? Optional.empty() : Optional.ofNullable(here.get(i));
+            boolean isNew = before.isEmpty() && known.isEmpty();
+            Choice choice = isNew ? Choice.ADD : choices.of(item.line());
+            Map<String, String> stored =
+                    choice == Choice.ADD ? Map.of() : known.map(Known::stored).orElse(Map.of());
+            if (choice != Choice.SKIP && isBlamedForRetired(item, stored)) {
+                refuse(item);
+                continue;
             }
-            Choice choice = same == null ? Choice.ADD : choices.of(item.line());
-            UUID id = choice == Choice.ADD ? tools.ids().apply(kind) : same;
-            switch (choice) {
-                case ADD -> come.put(id, item);
-                case UPDATE -> {
-                    // Two rows about one record are written one after the other.
-                    if (changes.getLast().containsValue(id)) {
-                        changes.add(new LinkedHashMap<>());
-                    }
-                    changes.getLast().put(item, id);
-                }
-                case SKIP -> skipped++;
-            }
+            count(item, identity, before, known);
+            UUID id = choice == Choice.ADD
+                    ? writer.next(kind)
+                    : before.map(EarlierRow::id)
+                            .orElseGet(() -> known.orElseThrow().id());
+            decisions.add(new Decision(item, choice, id));
             remember(item, identity, id);
         }
-        added += come.size();
-        mine.addAll(come.keySet());
-        hands.add(come);
-        for (Map<ImportItem, UUID> some : changes) {
-            int other = hands.change(some);
-            updated += other;
-            skipped += some.size() - other;
+        return decisions;
+    }
+
+    /** A retired choice stays with the record that has it, and comes to no other. */
+    private boolean isBlamedForRetired(ImportItem item, Map<String, String> before) {
+        item.head().stored().forEach((name, text) -> RetiredChoices.refusal(
+                        context.fields().get(name), text, before.get(name))
+                .ifPresent(sentence -> item.blame(-1, context.fields().get(name).label() + ": " + sentence)));
+        return !item.isSound();
+    }
+
+    private void count(ImportItem item, Identity identity, Optional<EarlierRow> before, Optional<Known> here) {
+        if (before.isEmpty() && here.isEmpty()) {
+            fresh++;
+            return;
+        }
+        known++;
+        if (duplicates.size() < MOST_SHOWN) {
+            duplicates.add(before.map(one -> new Duplicate(
+                            item.line(),
+                            item.name(),
+                            identity.sameAs(one.identity()).orElse(Sameness.NAME),
+                            one.name(),
+                            null,
+                            one.line()))
+                    .orElseGet(() -> new Duplicate(
+                            item.line(),
+                            item.name(),
+                            here.orElseThrow().sameness(),
+                            here.orElseThrow().name(),
+                            here.orElseThrow().id(),
+                            0)));
         }
     }
 
-    private Optional<Seen> before(Identity identity) {
-        for (String address : identity.addresses()) {
-            if (seen.containsKey(address)) {
-                return Optional.of(seen.get(address));
+    private void write(List<Decision> decisions) {
+        Map<UUID, ImportItem> come = new LinkedHashMap<>();
+        List<Map<ImportItem, UUID>> changes = new ArrayList<>(List.of(new LinkedHashMap<>()));
+        for (Decision one : decisions) {
+            switch (one.choice()) {
+                case ADD -> come.put(one.id(), one.item());
+                case UPDATE -> {
+                    // Two rows about one record are written one after the other.
+                    if (changes.getLast().containsValue(one.id())) {
+                        changes.add(new LinkedHashMap<>());
+                    }
+                    changes.getLast().put(one.item(), one.id());
+                }
+                case SKIP -> skipped++;
             }
         }
-        return Optional.ofNullable(seen.get(nameKey(identity)))
-                .filter(one -> identity.sameAs(one.identity()).isPresent());
+        added += come.size();
+        addedIds.addAll(come.keySet());
+        writer.add(come);
+        for (Map<ImportItem, UUID> some : changes) {
+            int changed = writer.change(some);
+            updated += changed;
+            skipped += some.size() - changed;
+        }
+    }
+
+    private Optional<EarlierRow> before(Identity identity) {
+        return identity.addresses().stream()
+                .map(earlier::get)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .or(() -> Optional.ofNullable(earlier.get(nameKey(identity)))
+                        .filter(one -> identity.sameAs(one.identity()).isPresent()));
     }
 
     private static String nameKey(Identity identity) {
@@ -323,40 +367,8 @@ final class ImportPass {
     }
 
     private void remember(ImportItem item, Identity identity, UUID id) {
-        Seen one = new Seen(item.line(), id, item.name(), identity);
-        identity.addresses().forEach(address -> seen.putIfAbsent(address, one));
-        seen.putIfAbsent(nameKey(identity), one);
-    }
-
-    private void show(ImportItem item, Identity identity, Optional<Seen> before, Known here) {
-        if (duplicates.size() == MOST_SHOWN) {
-            return;
-        }
-        duplicates.add(before.map(one -> new Duplicate(
-                        item.line(),
-                        item.name(),
-                        identity.sameAs(one.identity()).orElse(Sameness.NAME),
-                        one.name(),
-                        null,
-                        one.line()))
-                .orElseGet(() -> new Duplicate(item.line(), item.name(), here.sameness(), here.name(), here.id(), 0)));
-    }
-
-    /** Those of a check. */
-    static final class NoHands implements Hands {
-        @Override
-        public void organisations(Map<UUID, String> made) {
-            // A check makes nothing.
-        }
-
-        @Override
-        public void add(Map<UUID, ImportItem> items) {
-            // A check adds nothing.
-        }
-
-        @Override
-        public int change(Map<ImportItem, UUID> items) {
-            return items.size();
-        }
+        EarlierRow one = new EarlierRow(item.line(), id, item.name(), identity);
+        identity.addresses().forEach(address -> earlier.putIfAbsent(address, one));
+        earlier.putIfAbsent(nameKey(identity), one);
     }
 }

@@ -14,11 +14,13 @@ import famulus.core.table.TextEncoding;
 import famulus.core.table.UnreadableTable;
 import famulus.server.interchange.ImportMapper.MatchRow;
 import famulus.server.interchange.ImportShown.ImportSettings;
+import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.team.TeamService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.Reader;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.LinkedHashSet;
@@ -33,6 +35,7 @@ import org.springframework.stereotype.Component;
 /** Finds out how a file is to be read, and reads its beginning. */
 @Component
 class ImportReading {
+    private static final int MOST_ROWS = 200_000;
     private static final int SAMPLED = 1_000;
     private static final int BEGINNING = 1 << 16;
     private static final int LONGEST_HEADING = 120;
@@ -48,6 +51,22 @@ class ImportReading {
         this.targets = targets;
         this.mapper = mapper;
         this.team = team;
+    }
+
+    /** What is read of a file. */
+    interface Reading<T> {
+        T read() throws IOException;
+    }
+
+    /** Reads; what can't be read is a refusal for whoever chose the file. */
+    static <T> T readable(Reading<T> reading) throws IOException {
+        try {
+            return reading.read();
+        } catch (UnreadableTable unreadable) {
+            throw Refusal.field("file", unreadable.getMessage());
+        } catch (UncheckedIOException gone) {
+            throw gone.getCause();
+        }
     }
 
     /** A file as it is begun with, before anybody has looked into it. */
@@ -133,7 +152,12 @@ class ImportReading {
         int rows = 0;
         Iterator<TableRow> records = files.records(file);
         while (records.hasNext()) {
-            rows += records.next().isBlank() ? 0 : 1;
+            TableRow row = records.next();
+            rows += row.isBlank() ? 0 : 1;
+            if (rows > MOST_ROWS) {
+                throw new UnreadableTable(
+                        row.line(), 0, "At most 200,000 rows can be imported at once. Split the file into several.");
+            }
         }
         if (rows == 0) {
             throw new UnreadableTable(

@@ -4,14 +4,17 @@ import famulus.core.field.FieldDefinition;
 import famulus.core.table.Target;
 import famulus.core.table.Target.OfField;
 import famulus.core.table.Target.Other;
+import famulus.server.records.CatalogueService;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.CrmKind;
-import famulus.server.records.RecordIntake;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** Where columns can go, for each kind of record. */
@@ -28,16 +31,16 @@ class ImportTargets {
             Other.LINE_TAX, "Line: tax in %",
             Other.LINE_NOTE, "Line: note");
 
-    private final RecordIntake intake;
+    private final CatalogueService catalogue;
 
-    ImportTargets(RecordIntake intake) {
-        this.intake = intake;
+    ImportTargets(CatalogueService catalogue) {
+        this.catalogue = catalogue;
     }
 
     /** All of them, in the order in which they are offered. */
     List<Target> of(CrmKind kind) {
         List<Target> targets = new ArrayList<>();
-        List<StoredField> fields = intake.open(kind);
+        List<StoredField> fields = catalogue.fillable(kind);
         for (StoredField field : fields) {
             targets.add(field.isRelation() ? new Target.OfRelation(field.definition()) : field(field));
         }
@@ -66,7 +69,7 @@ class ImportTargets {
 
     /** The fields without which there is no record: those of which none can be chosen for it. */
     List<FieldDefinition> required(CrmKind kind) {
-        return intake.open(kind).stream()
+        return catalogue.fillable(kind).stream()
                 .filter(StoredField::required)
                 .map(StoredField::definition)
                 .filter(field -> field.choices().isEmpty())
@@ -90,5 +93,26 @@ class ImportTargets {
                         .filter(target -> target.word().equals(word))
                         .findFirst())
                 .toList();
+    }
+
+    /** Why columns can't go where they are to go. */
+    Optional<String> wrong(CrmKind kind, List<Optional<Target>> columns) {
+        Set<String> taken = new HashSet<>();
+        for (Optional<Target> column : columns) {
+            if (column.isPresent()
+                    && column.get() != Target.Other.EMAIL
+                    && !taken.add(column.get().word())) {
+                return Optional.of("Two columns go to “" + label(column.get()) + "”. Choose one.");
+            }
+        }
+        if (taken.contains("full_name")) {
+            return Optional.empty();
+        }
+        return required(kind).stream()
+                .filter(field -> !taken.contains(field.name()))
+                .findFirst()
+                .map(field -> "Choose the column that holds the "
+                        + field.label().toLowerCase(Locale.ENGLISH)
+                        + (kind.isPerson() ? ", or first name and surname together." : "."));
     }
 }

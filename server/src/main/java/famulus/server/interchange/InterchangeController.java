@@ -1,8 +1,5 @@
 package famulus.server.interchange;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
-import famulus.core.table.SpreadsheetCell;
 import famulus.server.interchange.ImportShown.ImportSettings;
 import famulus.server.platform.ProgressLines;
 import famulus.server.platform.Refusal;
@@ -19,8 +16,6 @@ import java.io.InputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.UUID;
 import java.util.function.IntConsumer;
 import org.slf4j.Logger;
@@ -44,14 +39,16 @@ import tools.jackson.databind.json.JsonMapper;
 @RequestMapping("/api")
 class InterchangeController {
     private static final Logger LOG = LoggerFactory.getLogger(InterchangeController.class);
-    private static final String WHY = "Why it was not imported";
 
     private final ImportService imports;
+    private final ImportRuns runs;
     private final ExportService exports;
     private final RecordService records;
     private final JsonMapper json;
 
-    InterchangeController(ImportService imports, ExportService exports, RecordService records, JsonMapper json) {
+    InterchangeController(
+            ImportService imports, ImportRuns runs, ExportService exports, RecordService records, JsonMapper json) {
+        this.runs = runs;
         this.imports = imports;
         this.exports = exports;
         this.records = records;
@@ -102,7 +99,7 @@ class InterchangeController {
     void check(
             Colleague asking, @PathVariable UUID id, @RequestBody ImportChoices choices, HttpServletResponse response)
             throws IOException {
-        answer(response, lines -> imports.check(id, choices, asking, lines));
+        answer(response, lines -> runs.check(id, choices, asking, lines));
     }
 
     /** Imports; whoever breaks the answer off before its end has nothing imported. */
@@ -112,7 +109,7 @@ class InterchangeController {
             content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = ImportLine.class)))
     void run(Colleague asking, @PathVariable UUID id, @RequestBody ImportChoices choices, HttpServletResponse response)
             throws IOException {
-        answer(response, lines -> imports.run(id, choices, asking, lines));
+        answer(response, lines -> runs.run(id, choices, asking, lines));
     }
 
     private interface Work {
@@ -143,26 +140,13 @@ class InterchangeController {
     /** The rows that could not be imported, with the reason in a column of its own, to be mended and imported again. */
     @GetMapping(path = "/imports/{id}/faults.csv", produces = "text/csv")
     void faults(Colleague asking, @PathVariable UUID id, HttpServletResponse response) throws IOException {
-        imports.show(id, asking);
-        Writer to = file(response, "not imported.csv", "text/csv");
-        to.write('\ufeff');
-        CsvWriter writer = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(to);
-        imports.faults(id, asking, (row, why) -> {
-            List<String> cells = new ArrayList<>(row.cells());
-            cells.add(why.isEmpty() ? WHY : why);
-            writer.writeRecord(cells.stream().map(SpreadsheetCell::safe).toList());
-        });
-        writer.flush();
-        to.flush();
+        runs.faults(id, asking, file(response, "not imported.csv", "text/csv"));
     }
 
     /** All records of a kind as CSV. */
     @GetMapping(path = "/exports/{kind}.csv", produces = "text/csv")
     void csv(Colleague asking, @PathVariable CrmKind kind, HttpServletResponse response) throws IOException {
-        Writer to = file(response, kind.word() + "s.csv", "text/csv");
-        // Spreadsheet programs take a file for Unicode only with this mark.
-        to.write('\ufeff');
-        exports.csv(kind, to, asking);
+        exports.csv(kind, file(response, kind.word() + "s.csv", "text/csv"), asking);
     }
 
     /** All people or organisations as cards, of version 4.0 or, for older programs, 3.0. */

@@ -96,6 +96,11 @@ public class CatalogueService {
                 .toList();
     }
 
+    /** The fields of a kind that somebody can fill, in the order of its page. */
+    public List<StoredField> fillable(CrmKind kind) {
+        return fields(kind).stream().filter(field -> !field.computed()).toList();
+    }
+
     /**
      * Adds a field of the house's own, with its choices if it has any.
      *

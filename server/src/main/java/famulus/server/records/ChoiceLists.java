@@ -4,7 +4,6 @@ import famulus.core.field.FieldNames;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueMapper.ChoiceRow;
-import famulus.server.records.RecordRenewals.Cause;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -30,13 +29,11 @@ class ChoiceLists {
     private final CatalogueMapper mapper;
     private final PipelineMapper counts;
     private final CatalogueService catalogue;
-    private final RecordRenewals renewals;
 
-    ChoiceLists(CatalogueMapper mapper, PipelineMapper counts, CatalogueService catalogue, RecordRenewals renewals) {
+    ChoiceLists(CatalogueMapper mapper, PipelineMapper counts, CatalogueService catalogue) {
         this.mapper = mapper;
         this.counts = counts;
         this.catalogue = catalogue;
-        this.renewals = renewals;
     }
 
     /**
@@ -69,7 +66,7 @@ class ChoiceLists {
     }
 
     /**
-     * Takes the place of all choices of a field.
+     * Takes the place of all choices of a field. Lists that show it are the caller's to make anew.
      *
      * @param word what one of them is called where it is refused
      * @param place the name of the part of the request that has them
@@ -94,7 +91,6 @@ class ChoiceLists {
         mapper.newRevision();
         mapper.clearChoices(kind.word(), field);
         rows.forEach(row -> mapper.insertChoice(remembering(row, before, labels)));
-        renewals.renew(kind, Cause.KIND, null);
     }
 
     /** Rows as they are to be; a code that is not there yet is made from the label. */

@@ -28,8 +28,12 @@ public class KnownRecords {
         this.search = search;
     }
 
-    /** A record that is here already. */
-    public record Known(UUID id, String name, Sameness sameness) {}
+    /**
+     * A record that is here already.
+     *
+     * @param stored what its fields hold, by name
+     */
+    public record Known(UUID id, String name, Sameness sameness, Map<String, String> stored) {}
 
     /**
      * Looks for records.
@@ -59,7 +63,13 @@ public class KnownRecords {
                 if (same.isPresent()
                         && (!found.containsKey(i)
                                 || found.get(i).sameness() == Sameness.NAME && same.get() == Sameness.ADDRESS)) {
-                    found.put(i, new Known(id, record.record().name(), same.get()));
+                    found.put(
+                            i,
+                            new Known(
+                                    id,
+                                    record.record().name(),
+                                    same.get(),
+                                    record.record().stored()));
                 }
             }
         }

@@ -139,6 +139,7 @@ public class PipelineService {
                         .toList(),
                 STAGE,
                 "options");
+        renewals.renew(CrmKind.DEAL, Cause.KIND, null);
         renewals.renew(CrmKind.CONTACT, Cause.KIND, null);
     }
 
@@ -159,6 +160,7 @@ public class PipelineService {
                         .toList(),
                 list.field,
                 "options");
+        renewals.renew(CrmKind.LEAD, Cause.KIND, null);
     }
 
     /** How many records have each option, by code. */

@@ -86,11 +86,6 @@ public class RecordIntake {
      */
     public record ChangedRecord(UUID id, Map<String, String> stored, List<String> addresses) {}
 
-    /** An identifier for something that comes alone. */
-    public UUID next() {
-        return ids.next();
-    }
-
     /**
      * Begins to take in; {@link Intake#end} has to be called in the same transaction.
      *
@@ -263,12 +258,5 @@ public class RecordIntake {
         }
         store.addresses(kind, change.id(), after);
         return true;
-    }
-
-    /** The fields of a kind that somebody can fill, in the order of its page. */
-    public List<StoredField> open(CrmKind kind) {
-        return catalogue.fields(kind).stream()
-                .filter(field -> !field.computed())
-                .toList();
     }
 }

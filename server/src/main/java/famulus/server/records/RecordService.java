@@ -156,17 +156,12 @@ public class RecordService {
         }
     }
 
-    /** A retired choice stays where it is; no other record gets it. */
     private static void refuseRetired(
             Map<StoredField, String> stored, Map<String, String> before, Map<String, String> wrong) {
         stored.forEach((field, text) -> {
             String name = field.definition().name();
-            List<String> had = before.getOrDefault(name, "").lines().toList();
-            text.lines()
-                    .filter(code -> !had.contains(code))
-                    .flatMap(code -> field.definition().choices().stream()
-                            .filter(choice -> choice.retired() && choice.code().equals(code)))
-                    .forEach(choice -> wrong.put(name, "“" + choice.label() + "” is retired. Choose another one."));
+            RetiredChoices.refusal(field.definition(), text, before.get(name))
+                    .ifPresent(sentence -> wrong.put(name, sentence));
         });
     }
 

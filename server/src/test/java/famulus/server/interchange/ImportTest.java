@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -16,10 +15,14 @@ import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 class ImportTest extends InterchangeCase {
     @Autowired
     private ImportService imports;
+
+    @Autowired
+    private ImportRuns runs;
 
     @Autowired
     private RecordService records;
@@ -236,7 +239,7 @@ class ImportTest extends InterchangeCase {
         JsonNode file = begin("contact", text.toString());
         UUID id = UUID.fromString(id(file));
 
-        assertThatThrownBy(() -> imports.run(id, new ImportChoices(null, null), signe, read -> {
+        assertThatThrownBy(() -> runs.run(id, new ImportChoices(null, null), signe, read -> {
                     if (read > 900) {
                         throw new UncheckedIOException(new IOException("gone"));
                     }
@@ -265,12 +268,49 @@ class ImportTest extends InterchangeCase {
         assertThat(count("organisation")).isEqualTo(7);
     }
 
+    @Test
+    void makesOrganisationsOnlyForThoseWhoComeIn() throws Exception {
+        run(begin("contact", PEOPLE), "ADD");
+        String again = "Surname,E-mail,Organisation\nWren,ines@lane.example,Elsewhere\n";
+        JsonNode file = begin("contact", again);
+        assertThat(check(file).get("organisations").asInt()).isZero();
+        assertThat(run(file, "SKIP").get("skipped").asInt()).isEqualTo(1);
+        assertThat(count("organisation")).isEqualTo(1);
+        run(begin("contact", again), "UPDATE");
+        assertThat(count("organisation")).isEqualTo(2);
+    }
+
+    /** A retired choice comes to no record that does not have it, by a file as little as by hand. */
+    @Test
+    void bringsNoRetiredChoiceToOthers() throws Exception {
+        run(begin("lead", "Surname,E-mail,State\nLorne,ada@ash.example,dropped\n"), "ADD");
+        JsonNode before = done("GET", "/api/company/pipeline", null, amos);
+        ObjectNode after = before.deepCopy().asObject();
+        after.withArray("leadStates").forEach(state -> ((ObjectNode) state)
+                .put("retired", state.get("code").asString().equals("dropped")));
+        done("PUT", "/api/company/pipeline", Map.of("before", before, "after", after), amos);
+
+        JsonNode result = run(
+                begin(
+                        "lead",
+                        "Surname,E-mail,State,Job title\nLorne,ada@ash.example,dropped,Owner\nGale,bo@ash.example,dropped,\n"),
+                "UPDATE");
+
+        assertThat(result.get("updated").asInt()).isEqualTo(1);
+        assertThat(result.get("faulty").asInt()).isEqualTo(1);
+        assertThat(result.get("faults").get(0).get("sentence").asString())
+                .isEqualTo("State: “dropped” is retired. Choose another one.");
+        assertThat(fact(page("lead", "last_name = 'Lorne'"), "state")).isEqualTo("dropped");
+        sql.execute("update field_choice set retired = false");
+        sql.execute("update field_catalogue set revision = revision + 1");
+    }
+
     /** Whoever has hung up is noticed while records are written, after the last row was read. */
     @Test
     void isStoppedAfterItsLastRowToo() throws Exception {
         JsonNode file = begin("contact", PEOPLE);
         int[] told = {0};
-        assertThatThrownBy(() -> imports.run(UUID.fromString(id(file)), new ImportChoices(null, null), signe, read -> {
+        assertThatThrownBy(() -> runs.run(UUID.fromString(id(file)), new ImportChoices(null, null), signe, read -> {
                     if (++told[0] == 3) {
                         throw new UncheckedIOException(new IOException("gone"));
                     }
@@ -285,7 +325,7 @@ class ImportTest extends InterchangeCase {
         JsonNode file = begin("contact", PEOPLE);
         UUID id = UUID.fromString(id(file));
         CompletableFuture<ImportShown> asked = new CompletableFuture<>();
-        imports.run(id, new ImportChoices(null, null), signe, read -> {
+        runs.run(id, new ImportChoices(null, null), signe, read -> {
             assertThat(asked).as("it goes on").isNotDone();
             Thread.ofVirtual().start(() -> {
                 try {
@@ -308,7 +348,7 @@ class ImportTest extends InterchangeCase {
                 ,,,,,,Transport,,80,,
                 Summer,New Place,,,,,,,,,
                 Autumn,,,,,nobody@lane.example,,,,,
-                Winter,,,,,,Bad line,-2,x,,
+                Winter,,,,,,Bad line,-2,7,,
                 ,,,,,,Good line,1,5,,
                 """;
         JsonNode file = begin("deal", text);
@@ -317,6 +357,7 @@ class ImportTest extends InterchangeCase {
 
         assertThat(result.get("added").asInt()).isEqualTo(2);
         assertThat(result.get("faulty").asInt()).isEqualTo(3);
+        assertThat(result.get("faults").toString()).contains("Line: quantity: A quantity is a number such as 3");
         JsonNode spring = page("deal", "name = 'Spring'");
         assertThat(fact(spring, "stage")).isEqualTo("quoted");
         assertThat(fact(spring, "value")).isEqualTo("1200.50 GBP");
@@ -381,92 +422,5 @@ class ImportTest extends InterchangeCase {
         assertThat(begin("deal", card).get("detail").asString()).contains("no deals");
         assertThat(begin("contact", card + card.substring(0, 60)).get("detail").asString())
                 .startsWith("Line 11: The card that begins here has no end");
-    }
-
-    @Test
-    void refusesFilesThatCannotBeReadAndKeepsNothingOfThem() throws Exception {
-        Map<byte[], String> files = Map.ofEntries(
-                Map.entry(new byte[0], "This file is empty."),
-                Map.entry(
-                        "Surname,E-mail\n".getBytes(StandardCharsets.UTF_8), "no row in this file below the headings"),
-                Map.entry("\n\n \n".getBytes(StandardCharsets.UTF_8), "no row in this file"),
-                Map.entry(new byte[] {'P', 'K', 3, 4, 0, 0}, "save it as CSV"),
-                Map.entry(new byte[] {0, 1, 2, 0, 5}, "not a text file"),
-                Map.entry(
-                        "Surname,Note\nWren,\"open\nGale,x\n".getBytes(StandardCharsets.UTF_8),
-                        "Line 2, column 2: A quotation"),
-                Map.entry(
-                        ("Surname\n" + ",".repeat(2_000)).getBytes(StandardCharsets.UTF_8),
-                        "Line 2, column 501: There are more"),
-                Map.entry(
-                        ("Surname,Note\nWren,\"" + "x".repeat(10_000_000) + "\"\n").getBytes(StandardCharsets.UTF_8),
-                        "Line 2, column 2: This cell is too long"));
-        for (Map.Entry<byte[], String> file : files.entrySet()) {
-            JsonNode answer = begin("contact", "bad.csv", file.getKey(), signe);
-            assertThat(answer.get("fields").get("file").asString()).contains(file.getValue());
-        }
-        assertThat(count("import_file")).isZero();
-        assertThat(count("import_part")).isZero();
-    }
-
-    @Test
-    void refusesFilesThatAreTooLarge() throws Exception {
-        JsonNode answer = begin("contact", "large.csv", new byte[(int) ImportFiles.LARGEST + 100_000], signe);
-        assertThat(answer.get("fields").get("file").asString()).startsWith("This file is too large: at most 64 MB");
-        assertThat(count("import_part")).isZero();
-    }
-
-    @Test
-    void readsEveryEncodingAndLineEnd() throws Exception {
-        String text = "Surname,E-mail\rKärcher,a@b.example\r\nØre,c@d.example\nGale,e@f.example";
-        for (Charset charset : List.of(
-                StandardCharsets.UTF_8,
-                StandardCharsets.UTF_16LE,
-                StandardCharsets.UTF_16BE,
-                Charset.forName("windows-1252"))) {
-            for (String mark : charset.newEncoder().canEncode('\ufeff') ? List.of("", "\ufeff") : List.of("")) {
-                JsonNode file = begin("contact", "some.csv", (mark + text).getBytes(charset), signe);
-                assertThat(file.get("rows").asInt()).as(charset + mark).isEqualTo(3);
-                assertThat(file.get("columns").get(0).get("samples").get(0).asString())
-                        .isEqualTo("Kärcher");
-                assertThat(targets(file)).containsExactly("last_name", "email");
-            }
-        }
-    }
-
-    @Test
-    void copesWithOddHeadings() throws Exception {
-        JsonNode two = begin("contact", "Who,Reach\nSurname,E-mail\nWren,a@b.example\n");
-        assertThat(two.get("settings").get("headings").asInt()).isEqualTo(2);
-        assertThat(two.get("rows").asInt()).isEqualTo(1);
-        JsonNode none = begin("contact", "Wren,a@b.example\nGale,c@d.example\n");
-        assertThat(none.get("settings").get("headings").asInt()).isZero();
-        assertThat(none.get("wrong").asString()).startsWith("Choose the column that holds the surname");
-        assertThat(check(none).get("fields").get("targets").asString()).startsWith("Choose the column");
-        JsonNode twice = begin("contact", "Surname,Surname,E-mail,E-mail\nWren,Gale,a@b.example,c@d.example\n");
-        assertThat(targets(twice)).containsExactly("last_name", "", "email", "email");
-        assertThat(match(twice, "last_name", "last_name", "", "").get("wrong").asString())
-                .isEqualTo("Two columns go to “Surname”. Choose one.");
-        assertThat(match(twice, "id", "", "", "").get("fields").get("targets").asString())
-                .isEqualTo("Choose where each column goes from the list.");
-    }
-
-    @Test
-    void isForWhoeverBeganIt() throws Exception {
-        JsonNode file = begin("contact", PEOPLE);
-        assertThat(done("GET", "/api/imports/" + id(file), null, dov)
-                        .get("code")
-                        .asString())
-                .isEqualTo("missing");
-        assertThat(done("DELETE", "/api/imports/" + id(file), null, dov)
-                        .get("code")
-                        .asString())
-                .isEqualTo("missing");
-        done("DELETE", "/api/imports/" + id(file), null, signe);
-        assertThat(count("import_part")).isZero();
-        begin("contact", PEOPLE);
-        clock.forward(Duration.ofDays(2));
-        begin("lead", "Name\nAda Lorne\n");
-        assertThat(count("import_file")).as("a file is kept for a day").isEqualTo(1);
     }
 }

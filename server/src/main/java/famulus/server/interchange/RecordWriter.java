@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.UUID;
 
 /** Writes what a pass decides, in the transaction it runs in. */
-final class ImportWriting implements ImportPass.Hands {
+final class RecordWriter implements ImportWriter {
     private final CrmKind kind;
     private final Intake intake;
     private final DealService deals;
@@ -26,12 +26,17 @@ final class ImportWriting implements ImportPass.Hands {
      * @param owner who looks after records of which nobody else is said to
      * @param role what a contact is on a deal
      */
-    ImportWriting(CrmKind kind, Intake intake, DealService deals, UUID owner, String role) {
+    RecordWriter(CrmKind kind, Intake intake, DealService deals, UUID owner, String role) {
         this.kind = kind;
         this.intake = intake;
         this.deals = deals;
         this.owner = owner;
         this.role = role;
+    }
+
+    @Override
+    public UUID next(CrmKind of) {
+        return intake.next(of);
     }
 
     @Override
