@@ -13,33 +13,26 @@ import famulus.server.lists.FieldProfile;
 import famulus.server.lists.FieldProfileService;
 import famulus.server.lists.FieldProfileService.Filled;
 import famulus.server.lists.PeopleService.Counted;
+import famulus.server.platform.ProgressLines;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.io.OutputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What the writing desk asks about everybody a draft could go to. */
 @RestController
 @RequestMapping("/api/desk")
 class AnalysisController {
-    private static final MediaType LINES = MediaType.parseMediaType("application/x-ndjson");
     private static final int LONGEST_CONDITION = 10_000;
 
     private final ConditionService conditions;
@@ -117,18 +110,15 @@ class AnalysisController {
     @PostMapping("/profile/exact")
     @ApiResponse(
             responseCode = "200",
-            content =
-                    @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = ProfileLine.class)))
-    ResponseEntity<StreamingResponseBody> exactProfile(
-            Colleague asking, @RequestBody ProfileRequest request, HttpServletResponse response) {
+            content = @Content(mediaType = ProgressLines.TYPE, schema = @Schema(implementation = ProfileLine.class)))
+    void exactProfile(Colleague asking, @RequestBody ProfileRequest request, HttpServletResponse response) {
         About about = request.about();
         Path wanted = path(request.path() == null ? "" : request.path());
         int of = FieldProfileService.steps(about);
-        return ResponseEntity.ok().contentType(LINES).body(out -> {
-            FieldProfile profile = profiles.profile(
-                    about, wanted, asking, true, done -> line(out, response, new ProfileLine(done, of, null)));
-            line(out, response, new ProfileLine(of, of, profile));
-        });
+        ProgressLines lines = new ProgressLines(response, json);
+        FieldProfile profile =
+                profiles.profile(about, wanted, asking, true, done -> lines.line(new ProfileLine(done, of, null)));
+        lines.line(new ProfileLine(of, of, profile));
     }
 
     /** A line of the answer: how far it is, and at the end the count. */
@@ -138,53 +128,36 @@ class AnalysisController {
     @PostMapping("/condition/exact")
     @ApiResponse(
             responseCode = "200",
-            content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = CountLine.class)))
-    ResponseEntity<StreamingResponseBody> exactCount(
-            Colleague asking, @RequestBody ConditionRequest request, HttpServletResponse response) {
+            content = @Content(mediaType = ProgressLines.TYPE, schema = @Schema(implementation = CountLine.class)))
+    void exactCount(Colleague asking, @RequestBody ConditionRequest request, HttpServletResponse response) {
         String written = request.written() == null ? "" : request.written();
         if (written.length() > LONGEST_CONDITION) {
             throw Refusal.field("condition", "This condition is too long.");
         }
         Condition condition = conditions.parsed(written);
-        return ResponseEntity.ok().contentType(LINES).body(out -> {
-            int of = stress.total(request.about());
-            line(out, response, new CountLine(0, of, null));
-            Counted counted = conditions.count(
-                    request.about(), condition, asking, read -> line(out, response, new CountLine(read, of, null)));
-            line(out, response, new CountLine(counted.of(), of, counted));
-        });
+        ProgressLines lines = new ProgressLines(response, json);
+        int of = stress.total(request.about());
+        lines.line(new CountLine(0, of, null));
+        Counted counted =
+                conditions.count(request.about(), condition, asking, read -> lines.line(new CountLine(read, of, null)));
+        lines.line(new CountLine(counted.of(), of, counted));
     }
 
     /** The few people that together show all a draft can do; a line now and then says how far it is. */
     @PostMapping("/stress")
     @ApiResponse(
             responseCode = "200",
-            content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = StressLine.class)))
-    ResponseEntity<StreamingResponseBody> stress(
-            Colleague asking, @RequestBody StressRequest request, HttpServletResponse response) {
+            content = @Content(mediaType = ProgressLines.TYPE, schema = @Schema(implementation = StressLine.class)))
+    void stress(Colleague asking, @RequestBody StressRequest request, HttpServletResponse response) {
         Draft draft = DeskController.readable(request.draft());
         About about = draft.about();
         MessageSource source = drafts.source(draft);
-        return ResponseEntity.ok().contentType(LINES).body(out -> {
-            int of = stress.total(about);
-            line(out, response, new StressLine(0, of, null));
-            stress.chooseFirst(source, about, asking)
-                    .ifPresent(first -> line(out, response, new StressLine(first.read(), of, first)));
-            StressChoice choice =
-                    stress.choose(source, about, asking, read -> line(out, response, new StressLine(read, of, null)));
-            line(out, response, new StressLine(choice.read(), of, choice));
-        });
-    }
-
-    /** Fails when the browser has gone, which ends the work. */
-    private void line(OutputStream out, HttpServletResponse response, Record line) {
-        try {
-            out.write((json.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8));
-            out.flush();
-            // What the framework gives to be written to keeps a flush to itself.
-            response.flushBuffer();
-        } catch (IOException gone) {
-            throw new UncheckedIOException(gone);
-        }
+        ProgressLines lines = new ProgressLines(response, json);
+        int of = stress.total(about);
+        lines.line(new StressLine(0, of, null));
+        stress.chooseFirst(source, about, asking)
+                .ifPresent(first -> lines.line(new StressLine(first.read(), of, first)));
+        StressChoice choice = stress.choose(source, about, asking, read -> lines.line(new StressLine(read, of, null)));
+        lines.line(new StressLine(choice.read(), of, choice));
     }
 }

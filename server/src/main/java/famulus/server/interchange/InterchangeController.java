@@ -95,7 +95,7 @@ class InterchangeController {
     @PostMapping("/imports/{id}/check")
     @ApiResponse(
             responseCode = "200",
-            content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = ImportLine.class)))
+            content = @Content(mediaType = ProgressLines.TYPE, schema = @Schema(implementation = ImportLine.class)))
     void check(
             Colleague asking, @PathVariable UUID id, @RequestBody ImportChoices choices, HttpServletResponse response)
             throws IOException {
@@ -106,7 +106,7 @@ class InterchangeController {
     @PostMapping("/imports/{id}/run")
     @ApiResponse(
             responseCode = "200",
-            content = @Content(mediaType = "application/x-ndjson", schema = @Schema(implementation = ImportLine.class)))
+            content = @Content(mediaType = ProgressLines.TYPE, schema = @Schema(implementation = ImportLine.class)))
     void run(Colleague asking, @PathVariable UUID id, @RequestBody ImportChoices choices, HttpServletResponse response)
             throws IOException {
         answer(response, lines -> runs.run(id, choices, asking, lines));

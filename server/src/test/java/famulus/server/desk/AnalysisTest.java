@@ -12,8 +12,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.springframework.test.web.servlet.MvcResult;
-import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import tools.jackson.databind.JsonNode;
 
 /** What the desk asks about everybody: conditions, what fields hold, stress proofs. */
@@ -185,8 +183,7 @@ class AnalysisTest extends ServerTest {
 
     /** An answer that comes line by line. */
     private List<JsonNode> lines(String path, Object body) throws Exception {
-        MvcResult begun = mvc.perform(request("POST", path, body, signe)).andReturn();
-        String lines = mvc.perform(MockMvcRequestBuilders.asyncDispatch(begun))
+        String lines = mvc.perform(request("POST", path, body, signe))
                 .andReturn()
                 .getResponse()
                 .getContentAsString(StandardCharsets.UTF_8);
