@@ -51,7 +51,7 @@
   }
 
   async function upload(file: File | undefined) {
-    if (!file) return;
+    if (!file || work.doing) return;
     failed = '';
     uploading = file.name;
     try {
