@@ -270,11 +270,17 @@ public final class ScaleData {
                   v.house_style_id, v.header, v.footer, v.files, v.changed_at, v.changed_by, v.reason, v.kept_at
                 from new_template n join template_version v on v.template_id = n.base
                 """);
-        run("insert into search_word (scope, word, id) select w.scope, w.word, n.id"
-                + " from new_template n join search_word w on w.id = n.base");
+        run("insert into search_entry (id, words) select n.id, concat(e.words, ' ', n.n)"
+                + " from new_template n join search_entry e on e.id = n.base");
+        run("create local temporary table base_word not persistent as select id, word from search_word"
+                + " where scope = 'template'");
+        run("create index base_word_id on base_word (id)");
+        run("insert into search_word (scope, word, id) select 'template', w.word, n.id"
+                + " from new_template n join base_word w on w.id = n.base");
         run(
                 "insert into search_word (scope, word, id) select 'template', cast(n.n as varchar), n.id from new_template n"
-                        + " where not exists (select 1 from search_word w where w.id = n.id and w.word = cast(n.n as varchar))");
+                        + " where not exists ("
+                        + "select 1 from base_word w where w.id = n.base and w.word = cast(n.n as varchar))");
     }
 
     /** A message of the demo's that others are copies of. */

@@ -39,7 +39,12 @@ create table search_word (
   id    uuid not null,
   primary key (scope, word, id)
 );
-create index search_word_id on search_word (id, word);
+
+-- The same words once more, all of a thing in one row, each behind a space: what it is asked whether it has them too.
+create table search_entry (
+  id    uuid primary key,
+  words varchar(200000) not null
+);
 
 -- Our own company: one row.
 create table house (

@@ -242,7 +242,13 @@ create table record_place (
   record_id uuid not null,
   primary key (kind, sorted_by, place)
 );
-create index record_place_record on record_place (record_id, sorted_by, place);
+
+-- The same places once more, all of a record in one row: a line for each column, its name, a tab and the place. Whoever
+-- changes places locks this row first.
+create table record_standing (
+  record_id uuid primary key,
+  places    varchar(200000) not null
+);
 
 -- Records whose words and places have to be made anew because something they name has changed: all that belong to
 -- cause_id, or all of a kind where that is null; those up to done are made already.

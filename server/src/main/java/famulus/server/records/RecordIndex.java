@@ -1,20 +1,24 @@
 package famulus.server.records;
 
 import famulus.core.record.SearchText;
+import famulus.server.platform.Ids;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.ListColumns.Column;
 import famulus.server.records.RecordIndexMapper.PlaceRow;
+import famulus.server.records.RecordIndexMapper.StandingRow;
 import famulus.server.search.SearchIndex;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
@@ -58,24 +62,50 @@ class RecordIndex {
 
     /** Makes words and places of some records anew. */
     void keep(CrmKind kind, Collection<UUID> ids) {
-        List<Column> columns = columns(kind);
+        // Held before the records are read: whoever changes them after that waits here, and reads what is written now.
+        Map<UUID, Map<String, String>> before =
+                places(mapper.hold(ids.stream().sorted(Ids.ORDER).toList()));
         Map<UUID, Listed> records = listed.read(kind, ids);
         Map<UUID, Set<String>> words = new HashMap<>();
         records.forEach((id, one) -> words.put(id, SearchText.words(texts(one))));
         search.keep(kind.word(), words);
-        Set<PlaceRow> before = new HashSet<>(mapper.places(records.keySet()));
+        List<Column> columns = columns(kind);
+        Map<UUID, Map<String, String>> after = new HashMap<>();
+        records.forEach((id, one) -> after.put(id, places(one, columns)));
+        change(kind, before, after);
+    }
+
+    private void change(CrmKind kind, Map<UUID, Map<String, String>> before, Map<UUID, Map<String, String>> after) {
         List<PlaceRow> come = new ArrayList<>();
-        for (Listed one : records.values()) {
-            for (Column column : columns) {
-                PlaceRow row = new PlaceRow(
-                        column.name(), column.place(one), one.record().id());
-                if (!before.remove(row)) {
-                    come.add(row);
-                }
+        Map<UUID, String> standings = new TreeMap<>(Ids.ORDER);
+        after.forEach((id, places) -> {
+            Map<String, String> had = before.getOrDefault(id, Map.of());
+            if (!places.equals(had)) {
+                standings.put(id, Standing.text(places));
+                rows(id, had)
+                        .filter(row -> !row.place().equals(places.get(row.sortedBy())))
+                        .forEach(row -> mapper.delete(kind.word(), row));
+                rows(id, places)
+                        .filter(row -> !row.place().equals(had.get(row.sortedBy())))
+                        .forEach(come::add);
             }
-        }
-        before.forEach(row -> mapper.delete(kind.word(), row));
+        });
         insert(kind, come, () -> {});
+        if (!standings.isEmpty()) {
+            mapper.putStandings(standings.keySet(), standings.values());
+        }
+    }
+
+    private static Stream<PlaceRow> rows(UUID id, Map<String, String> places) {
+        return places.entrySet().stream().map(one -> new PlaceRow(one.getKey(), one.getValue(), id));
+    }
+
+    private static Map<String, String> places(Listed one, List<Column> columns) {
+        return columns.stream().collect(Collectors.toMap(Column::name, column -> column.place(one)));
+    }
+
+    private static Map<UUID, Map<String, String>> places(List<StandingRow> rows) {
+        return rows.stream().collect(Collectors.toMap(StandingRow::recordId, row -> Standing.read(row.places())));
     }
 
     /**
@@ -87,13 +117,22 @@ class RecordIndex {
         List<Column> columns = columns(kind);
         Map<UUID, Set<String>> words = new HashMap<>();
         List<PlaceRow> come = new ArrayList<>();
+        Map<UUID, String> standings = new TreeMap<>(Ids.ORDER);
         for (Listed one : records) {
             UUID id = one.record().id();
             words.put(id, SearchText.words(texts(one)));
-            columns.forEach(column -> come.add(new PlaceRow(column.name(), column.place(one), id)));
+            Map<String, String> places = places(one, columns);
+            rows(id, places).forEach(come::add);
+            standings.put(id, Standing.text(places));
         }
         search.add(kind.word(), words, goesOn);
         insert(kind, come, goesOn);
+        List<UUID> ids = List.copyOf(standings.keySet());
+        for (int i = 0; i < ids.size(); i += ROWS_AT_ONCE) {
+            List<UUID> some = ids.subList(i, Math.min(ids.size(), i + ROWS_AT_ONCE));
+            mapper.insertStandings(some, some.stream().map(standings::get).toList());
+            goesOn.run();
+        }
     }
 
     /** In the order of their index: rows that stand side by side are written together. */
@@ -132,9 +171,14 @@ class RecordIndex {
 
     /** Keeps that somebody was last written to at a moment; null for never. */
     void written(CrmKind kind, UUID person, Instant at) {
-        mapper.place(person, ListColumns.WRITTEN)
-                .ifPresent(row -> mapper.move(
-                        kind.word(), ListColumns.WRITTEN, row.place(), Place.with(row.place(), Place.moment(at))));
+        Map<UUID, Map<String, String>> before = places(mapper.hold(List.of(person)));
+        Map<UUID, Map<String, String>> after = new HashMap<>();
+        before.forEach((id, places) -> {
+            Map<String, String> moved = new HashMap<>(places);
+            moved.computeIfPresent(ListColumns.WRITTEN, (column, place) -> Place.with(place, Place.moment(at)));
+            after.put(id, moved);
+        });
+        change(kind, before, after);
     }
 
     /**
@@ -149,10 +193,11 @@ class RecordIndex {
         if (ids.isEmpty()) {
             return null;
         }
-        keep(kind, ids);
+        // What is kept of people is locked before their places, as by whoever writes to them.
         if (kind == CrmKind.CONTACT && cause == RecordRenewals.Cause.KIND) {
             openDeals.deals(ids);
         }
+        keep(kind, ids);
         return ids.getLast();
     }
 

@@ -3,6 +3,7 @@ package famulus.server.records;
 import famulus.server.records.RecordWalk.MainContact;
 import famulus.server.search.SearchWord;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -21,10 +22,32 @@ interface RecordIndexMapper {
     /** Where a record stands in the list of one column. */
     record PlaceRow(String sortedBy, String place, UUID recordId) {}
 
-    List<PlaceRow> places(@Param("ids") Collection<UUID> ids);
+    /** All places of a record; see {@link Standing}. */
+    record StandingRow(UUID recordId, String places) {}
 
-    @Select("select sorted_by, place, record_id from record_place where record_id = #{id} and sorted_by = #{column}")
-    Optional<PlaceRow> place(@Param("id") UUID id, @Param("column") String column);
+    /** The places of some records, in no order. */
+    List<StandingRow> standings(@Param("ids") Collection<UUID> ids);
+
+    /** The places of some records in the list of one column, in no order. */
+    default List<PlaceRow> placesOf(String column, Collection<UUID> ids) {
+        List<PlaceRow> rows = new ArrayList<>();
+        for (StandingRow one : standings(ids)) {
+            String place = Standing.read(one.places()).get(column);
+            if (place != null) {
+                rows.add(new PlaceRow(column, place, one.recordId()));
+            }
+        }
+        return rows;
+    }
+
+    /** As {@link #standings}, locked until the transaction ends. */
+    List<StandingRow> hold(@Param("ids") Collection<UUID> ids);
+
+    /** Keeps the places of records that have none yet. */
+    void insertStandings(@Param("ids") Collection<UUID> ids, @Param("places") Collection<String> places);
+
+    /** Keeps the places of records in place of those they may have had. */
+    void putStandings(@Param("ids") Collection<UUID> ids, @Param("places") Collection<String> places);
 
     void insert(
             @Param("kind") String kind,
@@ -34,17 +57,6 @@ interface RecordIndexMapper {
 
     @Delete("delete from record_place where kind = #{kind} and sorted_by = #{row.sortedBy} and place = #{row.place}")
     void delete(@Param("kind") String kind, @Param("row") PlaceRow row);
-
-    @Update(
-            """
-            update record_place set place = #{to}
-            where kind = #{kind} and sorted_by = #{column} and place = #{from}
-            """)
-    void move(
-            @Param("kind") String kind,
-            @Param("column") String column,
-            @Param("from") String from,
-            @Param("to") String to);
 
     /** The places of a part of a list, in its order; of records that have all of the words, where some are asked for. */
     List<PlaceRow> walk(
@@ -75,9 +87,6 @@ interface RecordIndexMapper {
 
     @Select("select count(*) from deal_contact where is_main")
     int countWithMain();
-
-    /** The places of some records in one list, in no order. */
-    List<PlaceRow> placesOf(@Param("column") String column, @Param("ids") Collection<UUID> ids);
 
     /** A record of a name that was looked for. */
     record NamedRow(String name, UUID recordId) {}

@@ -63,7 +63,9 @@ public class RecordWalk {
 
     /** Where a record stands; empty when there is none of this identifier. */
     public Optional<String> place(UUID id) {
-        return mapper.place(id, BY_NAME).map(PlaceRow::place);
+        return mapper.placesOf(BY_NAME, List.of(id)).stream()
+                .map(PlaceRow::place)
+                .findFirst();
     }
 
     /**

@@ -2,6 +2,7 @@ package famulus.server.search;
 
 import famulus.core.record.SearchText;
 import famulus.server.platform.Ids;
+import famulus.server.search.SearchMapper.EntryRow;
 import famulus.server.search.SearchMapper.WordRow;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -11,6 +12,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -37,33 +39,48 @@ public class SearchIndex {
      */
     public void keep(String scope, Map<UUID, Set<String>> words) {
         Map<UUID, Set<String>> before = new HashMap<>();
-        for (WordRow row : mapper.words(words.keySet())) {
-            before.computeIfAbsent(row.id(), any -> new HashSet<>()).add(row.word());
+        for (EntryRow row : mapper.entries(words.keySet())) {
+            before.put(row.id(), Entry.words(row.words()));
         }
         before.forEach((id, had) -> had.stream()
                 .filter(word -> !words.get(id).contains(word))
                 .forEach(word -> mapper.delete(scope, word, id)));
-        List<UUID> come = new ArrayList<>();
-        List<String> comeWords = new ArrayList<>();
-        words.forEach((id, has) -> has.stream()
-                .filter(word -> !before.getOrDefault(id, Set.of()).contains(word))
-                .forEach(word -> {
-                    come.add(id);
-                    comeWords.add(word);
-                }));
-        if (!come.isEmpty()) {
-            mapper.insert(scope, come, comeWords);
+        List<WordRow> come = new ArrayList<>();
+        Map<UUID, Set<String>> changed = new TreeMap<>(Ids.ORDER);
+        words.forEach((id, has) -> {
+            Set<String> had = before.getOrDefault(id, Set.of());
+            has.stream().filter(word -> !had.contains(word)).forEach(word -> come.add(new WordRow(id, word)));
+            if (!has.equals(had)) {
+                changed.put(id, has);
+            }
+        });
+        insert(scope, come, () -> {});
+        if (!changed.isEmpty()) {
+            mapper.putEntries(
+                    changed.keySet(), changed.values().stream().map(Entry::of).toList());
         }
     }
 
     /**
-     * Keeps the words of things that have none yet, many at once: in the order of their index, which is quicker.
+     * Keeps the words of things that have none yet, many at once.
      *
      * @param goesOn called after each portion
      */
     public void add(String scope, Map<UUID, Set<String>> words, Runnable goesOn) {
         List<WordRow> rows = new ArrayList<>();
         words.forEach((id, has) -> has.forEach(word -> rows.add(new WordRow(id, word))));
+        insert(scope, rows, goesOn);
+        List<UUID> ids = words.keySet().stream().sorted(Ids.ORDER).toList();
+        for (int i = 0; i < ids.size(); i += AT_ONCE) {
+            List<UUID> some = ids.subList(i, Math.min(ids.size(), i + AT_ONCE));
+            mapper.insertEntries(
+                    some, some.stream().map(id -> Entry.of(words.get(id))).toList());
+            goesOn.run();
+        }
+    }
+
+    /** In the order of their index: rows that stand side by side are written together. */
+    private void insert(String scope, List<WordRow> rows, Runnable goesOn) {
         rows.sort(Comparator.comparing(WordRow::word).thenComparing(WordRow::id, Ids.ORDER));
         for (int i = 0; i < rows.size(); i += AT_ONCE) {
             List<WordRow> some = rows.subList(i, Math.min(rows.size(), i + AT_ONCE));

@@ -13,7 +13,16 @@ interface SearchMapper {
     /** A word of a thing. */
     record WordRow(UUID id, String word) {}
 
-    List<WordRow> words(@Param("ids") Collection<UUID> ids);
+    /** All words of a thing; see {@link Entry}. */
+    record EntryRow(UUID id, String words) {}
+
+    List<EntryRow> entries(@Param("ids") Collection<UUID> ids);
+
+    /** Keeps the words of things that have none yet. */
+    void insertEntries(@Param("ids") Collection<UUID> ids, @Param("words") Collection<String> words);
+
+    /** Keeps the words of things in place of those they may have had. */
+    void putEntries(@Param("ids") Collection<UUID> ids, @Param("words") Collection<String> words);
 
     void insert(
             @Param("scope") String scope, @Param("ids") Collection<UUID> ids, @Param("words") Collection<String> words);

@@ -10,4 +10,9 @@ public record SearchWord(String from, String to) {
     static SearchWord of(String beginning) {
         return new SearchWord(beginning, beginning + '\uffff');
     }
+
+    /** How it stands among the words of one thing. */
+    public String inEntry() {
+        return Entry.BEFORE_EACH + from;
+    }
 }
