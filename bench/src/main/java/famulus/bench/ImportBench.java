@@ -32,7 +32,7 @@ public final class ImportBench {
             new String[] {"contact", "id in (select id from mine)"},
             new String[] {"email_address", "person_id in (select id from mine)"},
             new String[] {"person_summary", "person_id in (select id from mine)"},
-            new String[] {"record_place", "record_id in (select id from mine)"},
+            new String[] {"record_place", "cast(right(place, 36) as uuid) in (select id from mine)"},
             new String[] {"record_standing", "record_id in (select id from mine)"},
             new String[] {"search_word", "id in (select id from mine)"},
             new String[] {"search_entry", "id in (select id from mine)"});

@@ -239,7 +239,6 @@ create table record_place (
   kind      varchar(20) not null,
   sorted_by varchar(60) not null,
   place     varchar(240) not null,
-  record_id uuid not null,
   primary key (kind, sorted_by, place)
 );
 

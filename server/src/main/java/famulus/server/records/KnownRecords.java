@@ -105,7 +105,7 @@ public class KnownRecords {
         if (!wanted.isEmpty()) {
             List<String> from = wanted.stream().map(Place::ofName).toList();
             for (NamedRow row : mapper.named(kind.word(), wanted, from)) {
-                found.computeIfAbsent(row.name(), any -> new LinkedHashSet<>()).add(row.recordId());
+                found.computeIfAbsent(row.name(), any -> new LinkedHashSet<>()).add(Place.record(row.place()));
             }
         }
         return found;

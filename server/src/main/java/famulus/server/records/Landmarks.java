@@ -1,6 +1,5 @@
 package famulus.server.records;
 
-import famulus.server.records.RecordIndexMapper.PlaceRow;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -87,9 +86,9 @@ class Landmarks {
 
     private Taken take(String list, CrmKind kind, String column) {
         List<String> places = new ArrayList<>();
-        List<PlaceRow> next = mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), 0, 1);
+        List<String> next = mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), 0, 1);
         while (!next.isEmpty()) {
-            places.add(next.getFirst().place());
+            places.add(next.getFirst());
             PlaceRange on = PlaceRange.all(false).from(places.getLast());
             next = mapper.walk(kind.word(), column, on, List.of(), APART, 1);
         }

@@ -28,6 +28,7 @@ final class Place {
     static final String SMALLEST = "\u0000";
 
     private static final int LONGEST_KEY = 60;
+    private static final int LENGTH_OF_ID = 36;
     private static final int LONGEST_NAME = 80;
     private static final BigDecimal SHIFT = BigDecimal.TEN.pow(15);
     private static final DateTimeFormatter TO_THE_MILLISECOND =
@@ -49,6 +50,11 @@ final class Place {
     /** With this begin the places, sorted by name, of all records of a name, made by {@link #text}. */
     static String ofName(String name) {
         return SOMETHING + cut(name, LONGEST_KEY) + "\t" + cut(name, LONGEST_NAME) + "\t";
+    }
+
+    /** The record that stands at a place. */
+    static UUID record(String place) {
+        return UUID.fromString(place.substring(place.length() - LENGTH_OF_ID));
     }
 
     /** The place of the same record with another key. */

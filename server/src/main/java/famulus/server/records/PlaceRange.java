@@ -33,6 +33,12 @@ record PlaceRange(String from, String to, boolean backwards) {
         return new PlaceRange(place, to, backwards);
     }
 
+    /** What is left of it behind a place, the way it is read. */
+    PlaceRange after(String place) {
+        // No place lies between one and the same with the smallest sign after it.
+        return backwards ? upTo(place) : from(place + Place.SMALLEST);
+    }
+
     /** The same up to a place, which is left out. */
     PlaceRange upTo(String place) {
         return new PlaceRange(from, place, backwards);

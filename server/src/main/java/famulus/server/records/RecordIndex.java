@@ -82,10 +82,10 @@ class RecordIndex {
             Map<String, String> had = before.getOrDefault(id, Map.of());
             if (!places.equals(had)) {
                 standings.put(id, Standing.text(places));
-                rows(id, had)
+                rows(had)
                         .filter(row -> !row.place().equals(places.get(row.sortedBy())))
                         .forEach(row -> mapper.delete(kind.word(), row));
-                rows(id, places)
+                rows(places)
                         .filter(row -> !row.place().equals(had.get(row.sortedBy())))
                         .forEach(come::add);
             }
@@ -96,8 +96,8 @@ class RecordIndex {
         }
     }
 
-    private static Stream<PlaceRow> rows(UUID id, Map<String, String> places) {
-        return places.entrySet().stream().map(one -> new PlaceRow(one.getKey(), one.getValue(), id));
+    private static Stream<PlaceRow> rows(Map<String, String> places) {
+        return places.entrySet().stream().map(one -> new PlaceRow(one.getKey(), one.getValue()));
     }
 
     private static Map<String, String> places(Listed one, List<Column> columns) {
@@ -122,7 +122,7 @@ class RecordIndex {
             UUID id = one.record().id();
             words.put(id, SearchText.words(texts(one)));
             Map<String, String> places = places(one, columns);
-            rows(id, places).forEach(come::add);
+            rows(places).forEach(come::add);
             standings.put(id, Standing.text(places));
         }
         search.add(kind.word(), words, goesOn);
@@ -143,8 +143,7 @@ class RecordIndex {
             mapper.insert(
                     kind.word(),
                     some.stream().map(PlaceRow::sortedBy).toList(),
-                    some.stream().map(PlaceRow::place).toList(),
-                    some.stream().map(PlaceRow::recordId).toList());
+                    some.stream().map(PlaceRow::place).toList());
             goesOn.run();
         }
     }

@@ -3,9 +3,9 @@ package famulus.server.records;
 import famulus.server.records.RecordWalk.MainContact;
 import famulus.server.search.SearchWord;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -20,7 +20,7 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface RecordIndexMapper {
     /** Where a record stands in the list of one column. */
-    record PlaceRow(String sortedBy, String place, UUID recordId) {}
+    record PlaceRow(String sortedBy, String place) {}
 
     /** All places of a record; see {@link Standing}. */
     record StandingRow(UUID recordId, String places) {}
@@ -29,15 +29,11 @@ interface RecordIndexMapper {
     List<StandingRow> standings(@Param("ids") Collection<UUID> ids);
 
     /** The places of some records in the list of one column, in no order. */
-    default List<PlaceRow> placesOf(String column, Collection<UUID> ids) {
-        List<PlaceRow> rows = new ArrayList<>();
-        for (StandingRow one : standings(ids)) {
-            String place = Standing.read(one.places()).get(column);
-            if (place != null) {
-                rows.add(new PlaceRow(column, place, one.recordId()));
-            }
-        }
-        return rows;
+    default List<String> placesOf(String column, Collection<UUID> ids) {
+        return standings(ids).stream()
+                .map(one -> Standing.read(one.places()).get(column))
+                .filter(Objects::nonNull)
+                .toList();
     }
 
     /** As {@link #standings}, locked until the transaction ends. */
@@ -52,14 +48,13 @@ interface RecordIndexMapper {
     void insert(
             @Param("kind") String kind,
             @Param("columns") Collection<String> columns,
-            @Param("places") Collection<String> places,
-            @Param("ids") Collection<UUID> ids);
+            @Param("places") Collection<String> places);
 
     @Delete("delete from record_place where kind = #{kind} and sorted_by = #{row.sortedBy} and place = #{row.place}")
     void delete(@Param("kind") String kind, @Param("row") PlaceRow row);
 
     /** The places of a part of a list, in its order; of records that have all of the words, where some are asked for. */
-    List<PlaceRow> walk(
+    List<String> walk(
             @Param("kind") String kind,
             @Param("column") String column,
             @Param("range") PlaceRange range,
@@ -72,7 +67,7 @@ interface RecordIndexMapper {
      *
      * @param withMain whether they are to be deals with a main contact
      */
-    List<PlaceRow> walkTo(
+    List<String> walkTo(
             @Param("kind") String kind,
             @Param("column") String column,
             @Param("range") PlaceRange range,
@@ -88,8 +83,8 @@ interface RecordIndexMapper {
     @Select("select count(*) from deal_contact where is_main")
     int countWithMain();
 
-    /** A record of a name that was looked for. */
-    record NamedRow(String name, UUID recordId) {}
+    /** Where a record of a name that was looked for stands in the list of names. */
+    record NamedRow(String name, String place) {}
 
     /**
      * The records of some names.

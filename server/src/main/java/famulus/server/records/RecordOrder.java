@@ -1,7 +1,6 @@
 package famulus.server.records;
 
 import famulus.server.records.Landmarks.Taken;
-import famulus.server.records.RecordIndexMapper.PlaceRow;
 import famulus.server.search.Search;
 import famulus.server.search.SearchIndex;
 import java.util.ArrayList;
@@ -58,21 +57,21 @@ class RecordOrder {
                     ids(descending ? down(kind, column, from, most, total) : up(kind, column, from, most, total)));
         }
         if (found.gathered()) {
-            List<PlaceRow> places = sorted(mapper.placesOf(column, found.found()), descending);
+            List<String> places = sorted(mapper.placesOf(column, found.found()), descending);
             return new Window(places.size(), false, ids(part(places, from, most)));
         }
         // Each word fits many; all of them together may fit few.
-        List<PlaceRow> places = walked(kind, column, descending, found, Math.min(from + most, MOST_FOUND) + 1);
+        List<String> places = walked(kind, column, descending, found, Math.min(from + most, MOST_FOUND) + 1);
         boolean more = places.size() > Math.min(from + most, MOST_FOUND);
         int total = more ? MOST_FOUND : places.size();
         return new Window(total, more, ids(part(places, from, Math.min(most, MOST_FOUND - from))));
     }
 
-    private List<PlaceRow> walked(CrmKind kind, String column, boolean descending, Search found, int most) {
+    private List<String> walked(CrmKind kind, String column, boolean descending, Search found, int most) {
         if (!descending) {
             return mapper.walk(kind.word(), column, PlaceRange.all(false), found.words(), 0, most);
         }
-        List<PlaceRow> places =
+        List<String> places =
                 new ArrayList<>(mapper.walk(kind.word(), column, PlaceRange.something(true), found.words(), 0, most));
         if (places.size() < most) {
             places.addAll(
@@ -81,25 +80,25 @@ class RecordOrder {
         return places;
     }
 
-    private List<PlaceRow> up(CrmKind kind, String column, int from, int most, int total) {
+    private List<String> up(CrmKind kind, String column, int from, int most, int total) {
         if (from < NEAR) {
             return mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), from, most);
         }
-        List<PlaceRow> places = from(landmarks.of(kind, column, total), kind, column, from, most);
+        List<String> places = from(landmarks.of(kind, column, total), kind, column, from, most);
         // Whoever looks at the very end is not shown less than there is because landmarks are a little old.
         return places.size() < Math.min(most, total - from)
                 ? from(landmarks.anew(kind, column), kind, column, from, most)
                 : places;
     }
 
-    private List<PlaceRow> from(Taken marks, CrmKind kind, String column, int from, int most) {
+    private List<String> from(Taken marks, CrmKind kind, String column, int from, int most) {
         PlaceRange on = PlaceRange.all(false).from(marks.before(from));
         return mapper.walk(kind.word(), column, on, List.of(), marks.past(from), most);
     }
 
-    private List<PlaceRow> down(CrmKind kind, String column, int from, int most, int total) {
+    private List<String> down(CrmKind kind, String column, int from, int most, int total) {
         if (from < NEAR) {
-            List<PlaceRow> places = new ArrayList<>(
+            List<String> places = new ArrayList<>(
                     mapper.walk(kind.word(), column, PlaceRange.something(true), List.of(), from, most));
             if (places.size() == most) {
                 return places;
@@ -113,7 +112,7 @@ class RecordOrder {
         int something = landmarks.of(kind, column, total).something();
         int end = Math.max(0, something - from);
         int begin = Math.max(0, end - most);
-        List<PlaceRow> places = new ArrayList<>(end > begin ? up(kind, column, begin, end - begin, total) : List.of());
+        List<String> places = new ArrayList<>(end > begin ? up(kind, column, begin, end - begin, total) : List.of());
         Collections.reverse(places);
         if (places.size() < most) {
             places.addAll(up(kind, column, Math.max(something, from), most - places.size(), total));
@@ -121,25 +120,24 @@ class RecordOrder {
         return places;
     }
 
-    private static List<PlaceRow> sorted(List<PlaceRow> places, boolean descending) {
-        Comparator<PlaceRow> up = Comparator.comparing(PlaceRow::place);
+    private static List<String> sorted(List<String> places, boolean descending) {
+        Comparator<String> up = Comparator.naturalOrder();
         if (!descending) {
             return places.stream().sorted(up).toList();
         }
-        Comparator<PlaceRow> nothingLast =
-                Comparator.comparing(row -> row.place().startsWith(Place.NOTHING));
+        Comparator<String> nothingLast = Comparator.comparing(place -> place.startsWith(Place.NOTHING));
         return places.stream()
                 .sorted(nothingLast.thenComparing((one, other) ->
-                        one.place().startsWith(Place.NOTHING) ? up.compare(one, other) : up.compare(other, one)))
+                        one.startsWith(Place.NOTHING) ? up.compare(one, other) : up.compare(other, one)))
                 .toList();
     }
 
-    private static List<PlaceRow> part(List<PlaceRow> places, int from, int most) {
+    private static List<String> part(List<String> places, int from, int most) {
         int begin = Math.min(from, places.size());
         return places.subList(begin, Math.min(places.size(), begin + Math.max(0, most)));
     }
 
-    private static List<UUID> ids(List<PlaceRow> places) {
-        return places.stream().map(PlaceRow::recordId).toList();
+    private static List<UUID> ids(List<String> places) {
+        return places.stream().map(Place::record).toList();
     }
 }

@@ -1,6 +1,5 @@
 package famulus.server.records;
 
-import famulus.server.records.RecordIndexMapper.PlaceRow;
 import famulus.server.search.Search;
 import famulus.server.search.SearchIndex;
 import java.util.ArrayList;
@@ -49,23 +48,20 @@ public class RecordWalk {
         for (CrmKind kind : kinds) {
             PlaceRange range = PlaceRange.all(!forward);
             if (from.isPresent()) {
-                // No place lies between one and the same with the smallest sign after it.
-                range = forward ? range.from(from.get() + Place.SMALLEST) : range.upTo(from.get());
+                range = range.after(from.get());
             }
             mapper.walkTo(kind.word(), BY_NAME, range, List.of(), 1, withMain && kind == CrmKind.DEAL).stream()
-                    .map(row -> new Found(kind, row))
+                    .map(place -> new Found(kind, place))
                     .forEach(found::add);
         }
-        Comparator<Found> order = Comparator.comparing(one -> one.row().place());
+        Comparator<Found> order = Comparator.comparing(one -> one.place());
         return found.stream().min(forward ? order : order.reversed()).flatMap(one -> steps(List.of(one)).stream()
                 .findFirst());
     }
 
     /** Where a record stands; empty when there is none of this identifier. */
     public Optional<String> place(UUID id) {
-        return mapper.placesOf(BY_NAME, List.of(id)).stream()
-                .map(PlaceRow::place)
-                .findFirst();
+        return mapper.placesOf(BY_NAME, List.of(id)).stream().findFirst();
     }
 
     /**
@@ -76,33 +72,33 @@ public class RecordWalk {
     public List<Step> find(List<CrmKind> kinds, String typed, int most, boolean withMain) {
         List<Found> found = new ArrayList<>();
         for (CrmKind kind : kinds) {
-            rows(kind, typed, most, withMain && kind == CrmKind.DEAL).forEach(row -> found.add(new Found(kind, row)));
+            places(kind, typed, most, withMain && kind == CrmKind.DEAL)
+                    .forEach(place -> found.add(new Found(kind, place)));
         }
         return steps(found.stream()
-                .sorted(Comparator.comparing(one -> one.row().place()))
+                .sorted(Comparator.comparing(one -> one.place()))
                 .limit(most)
                 .toList());
     }
 
-    private List<PlaceRow> rows(CrmKind kind, String typed, int most, boolean withMain) {
+    private List<String> places(CrmKind kind, String typed, int most, boolean withMain) {
         Search fitting = search.find(kind.word(), typed, MOST_GATHERED);
         if (!fitting.gathered()) {
             return mapper.walkTo(kind.word(), BY_NAME, PlaceRange.all(false), fitting.words(), most, withMain);
         }
-        List<PlaceRow> places = mapper.placesOf(BY_NAME, fitting.found()).stream()
-                .sorted(Comparator.comparing(PlaceRow::place))
-                .toList();
+        List<String> places =
+                mapper.placesOf(BY_NAME, fitting.found()).stream().sorted().toList();
         if (!withMain) {
             return places.stream().limit(most).toList();
         }
         Collection<UUID> main = mapper.withMain(fitting.found());
         return places.stream()
-                .filter(row -> main.contains(row.recordId()))
+                .filter(place -> main.contains(Place.record(place)))
                 .limit(most)
                 .toList();
     }
 
-    private record Found(CrmKind kind, PlaceRow row) {}
+    private record Found(CrmKind kind, String place) {}
 
     private List<Step> steps(List<Found> found) {
         Map<UUID, Listed> records = new HashMap<>();
@@ -111,12 +107,12 @@ public class RecordWalk {
                     kind,
                     found.stream()
                             .filter(one -> one.kind() == kind)
-                            .map(one -> one.row().recordId())
+                            .map(one -> Place.record(one.place()))
                             .toList()));
         }
         return found.stream()
-                .filter(one -> records.containsKey(one.row().recordId()))
-                .map(one -> step(one, records.get(one.row().recordId())))
+                .filter(one -> records.containsKey(Place.record(one.place())))
+                .map(one -> step(one, records.get(Place.record(one.place()))))
                 .toList();
     }
 
@@ -124,8 +120,8 @@ public class RecordWalk {
         String remark = found.kind() == CrmKind.LEAD ? record.text("company") : record.organisation();
         return new Step(
                 found.kind(),
-                found.row().recordId(),
-                found.row().place(),
+                Place.record(found.place()),
+                found.place(),
                 record.record().name(),
                 remark);
     }

@@ -8,13 +8,11 @@ import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
-import famulus.server.records.RecordIndexMapper.PlaceRow;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
-import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
@@ -49,7 +47,7 @@ class LandmarksTest {
                     }
                     return IntStream.range(first + from, records)
                             .limit(most)
-                            .mapToObj(number -> new PlaceRow("name", place(number), new UUID(0, number)))
+                            .mapToObj(LandmarksTest::place)
                             .toList();
                 });
         when(mapper.countPlaces(anyString(), anyString(), any()))

@@ -115,8 +115,7 @@ class RecordStandingTest extends ServerTest {
         });
         written.join();
 
-        String place =
-                mapper.placesOf(ListColumns.WRITTEN, List.of(id)).getFirst().place();
+        String place = mapper.placesOf(ListColumns.WRITTEN, List.of(id)).getFirst();
         assertThat(place).startsWith(Place.SOMETHING + Place.moment(MADE)).contains("zabel");
         bothSayTheSame();
     }
