@@ -44,6 +44,9 @@ import org.springframework.stereotype.Service;
 @Service
 public class PeopleService {
     private static final int AT_ONCE = 500;
+    /** After so many it is said how far it is, which also shows whether anybody waits for it still. */
+    private static final int SAID_AT_LEAST = 100;
+
     private static final Set<String> ZONES = Set.copyOf(ZoneId.getAvailableZoneIds());
 
     private final ListMapper mapper;
@@ -197,13 +200,18 @@ public class PeopleService {
             Consumer<Person> reading,
             IntConsumer progress) {
         AtomicInteger read = new AtomicInteger();
+        // Of very many it takes long to say who they are; range by range it shows soon that nobody waits for it any
+        // more.
+        List<Portion> portions = some == 0 && many(about) ? Portion.ranges() : List.of(Portion.some(some));
         for (CrmKind kind : People.kinds(about)) {
-            each(about, kind, sender, NeededData.of(paths), Portion.some(some), (to, person) -> {
-                reading.accept(person);
-                if (read.incrementAndGet() % AT_ONCE == 0) {
-                    progress.accept(read.get());
-                }
-            });
+            for (Portion portion : portions) {
+                each(about, kind, sender, NeededData.of(paths), portion, (to, person) -> {
+                    reading.accept(person);
+                    if (read.incrementAndGet() % SAID_AT_LEAST == 0) {
+                        progress.accept(read.get());
+                    }
+                });
+            }
         }
         return read.get();
     }
