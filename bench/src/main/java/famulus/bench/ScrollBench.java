@@ -59,6 +59,9 @@ public final class ScrollBench {
             page.navigate(arguments[0]);
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Signe")))
                     .click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^People")))
+                    .first()
+                    .click();
             page.waitForSelector(".ledger .body a");
             double height =
                     ((Number) page.evaluate("document.querySelector('.ledger .tall').offsetHeight")).doubleValue();
