@@ -27,7 +27,7 @@ final class Application {
     private boolean up;
 
     /**
-     * @param folder for its data and what the JVM keeps
+     * @param folder for its data
      * @param mailPort where its mail server listens on this machine
      */
     Application(Path folder, int mailPort) throws IOException {
@@ -44,18 +44,18 @@ final class Application {
 
     /** Starts it, and returns once it answers. */
     void start() throws IOException {
-        String archive = folder.resolve("classes.jsa").toString();
+        Path unpacked = unpacked();
         ProcessBuilder builder = new ProcessBuilder(
                 JAVA,
                 "-Xmx512m",
                 "-XX:+UseSerialGC",
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+AutoCreateSharedArchive",
-                "-XX:SharedArchiveFile=" + archive,
+                "-XX:SharedArchiveFile=" + unpacked.resolve("classes.jsa"),
                 "-Xlog:disable",
                 "--enable-native-access=ALL-UNNAMED",
                 "-jar",
-                JAR.toString(),
+                unpacked.resolve(JAR.getFileName()).toString(),
                 "run",
                 "--port",
                 Integer.toString(port),
@@ -83,6 +83,30 @@ final class Application {
             }
         }
         throw new IllegalStateException("It did not start: " + said());
+    }
+
+    /**
+     * The application unpacked, as the launcher does it, once for each build: from jars within a jar it would start in three
+     * times as long. What the JVM keeps of it beside it serves all that are started after the first has ended in order.
+     */
+    private static synchronized Path unpacked() throws IOException {
+        Path unpacked =
+                Path.of("target", "unpacked-" + Files.getLastModifiedTime(JAR).toMillis());
+        if (!Files.exists(unpacked)) {
+            Process process = new ProcessBuilder(
+                            JAVA, "-Djarmode=tools", "-jar", JAR.toString(), "extract", "--destination", unpacked + "")
+                    .inheritIO()
+                    .start();
+            try {
+                if (process.waitFor() != 0) {
+                    throw new IOException("The application could not be unpacked");
+                }
+            } catch (InterruptedException interrupted) {
+                Thread.currentThread().interrupt();
+                throw new IOException("Stopped while unpacking", interrupted);
+            }
+        }
+        return unpacked;
     }
 
     private synchronized void isUp(boolean now) {
