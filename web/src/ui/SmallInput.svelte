@@ -5,16 +5,28 @@
   let {
     wide,
     word = false,
-    value,
+    whole = false,
+    value = $bindable(),
+    element = $bindable(),
     ...rest
   }: HTMLInputAttributes & {
     /** Its width in pixels; as wide as its kind needs where it is left out. */
     wide?: number;
     word?: boolean;
+    /** Whether it fills the line. */
+    whole?: boolean;
+    element?: HTMLInputElement;
   } = $props();
 </script>
 
-<input {value} class:word style:width={wide ? `${wide}px` : undefined} {...rest} />
+<input
+  bind:this={element}
+  bind:value
+  class:word
+  class:whole
+  style:width={wide ? `${wide}px` : undefined}
+  {...rest}
+/>
 
 <style>
   input {
@@ -34,6 +46,11 @@
   [type='color'] {
     width: 34px;
     padding: 1px;
+  }
+
+  .whole {
+    width: 100%;
+    margin-top: 4px;
   }
 
   .word {

@@ -5,13 +5,19 @@
   /** A small choice within a line or a slip; `word` where it is a word of a sentence. */
   let {
     word = false,
+    whole = false,
     value,
     children,
     ...rest
-  }: HTMLSelectAttributes & { word?: boolean; children: Snippet } = $props();
+  }: HTMLSelectAttributes & {
+    word?: boolean;
+    /** Whether it fills the line. */
+    whole?: boolean;
+    children: Snippet;
+  } = $props();
 </script>
 
-<select {value} class:word {...rest}>{@render children()}</select>
+<select {value} class:word class:whole {...rest}>{@render children()}</select>
 
 <style>
   select {
@@ -22,6 +28,10 @@
     background: var(--sheet);
     color: var(--ink);
     font: 13px/1.2 var(--sans);
+  }
+
+  .whole {
+    width: 100%;
   }
 
   .word {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Button from '../../ui/Button.svelte';
+  import SmallInput from '../../ui/SmallInput.svelte';
   import CutFrame from './CutFrame.svelte';
   import { cutTo, SIDES, without, type Retouching } from './retouching';
 
@@ -35,7 +36,8 @@
   {#each SIDES as side (side)}
     <label
       >{WORDS[side]}
-      <input
+      <SmallInput
+        wide={48}
         type="number"
         min="0"
         max="90"
@@ -56,7 +58,8 @@
     value={retouching.brightness ?? 0}
     onchange={(event) => put({ ...retouching, brightness: Number(event.currentTarget.value) })}
   />
-  <input
+  <SmallInput
+    wide={48}
     type="number"
     min="-100"
     max="100"
@@ -68,7 +71,7 @@
 <fieldset>
   <legend>Tint</legend>
   {#if retouching.tint}
-    <input
+    <SmallInput
       type="color"
       aria-label="Colour of the tint"
       value={retouching.tint}
@@ -123,25 +126,6 @@
     display: flex;
     gap: 4px;
     align-items: center;
-  }
-
-  input {
-    min-height: 26px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: 13px/1.2 var(--sans);
-  }
-
-  input[type='number'] {
-    width: 48px;
-    padding: 2px 5px;
-  }
-
-  input[type='color'] {
-    width: 32px;
-    padding: 1px;
   }
 
   input[type='range'] {

@@ -2,6 +2,8 @@
   import { computePosition, flip, offset, shift } from '@floating-ui/dom';
   import type { Command } from 'prosemirror-state';
   import type { Align, ParagraphKind } from './body';
+  import SmallInput from '../../ui/SmallInput.svelte';
+  import SmallSelect from '../../ui/SmallSelect.svelte';
   import { savedLinks, type SavedLink } from './savedLinks';
   import { marks, setAlign, setKind, setMark, shiftItems, type Looks } from './richCommands';
 
@@ -95,8 +97,9 @@
   {#if linking}
     <label class="address">
       leads to
-      <input
-        bind:this={field}
+      <SmallInput
+        wide={290}
+        bind:element={field}
         bind:value={address}
         list={listed}
         placeholder="https:// or a field such as &#123;deal.plan_link&#125;"
@@ -128,7 +131,7 @@
       onmousedown={(event) => event.preventDefault()}
       onclick={() => (linking = true)}>link</button
     >
-    <select
+    <SmallSelect
       aria-label="Kind of paragraph"
       value={looks.kind}
       onchange={(event) => {
@@ -137,7 +140,7 @@
       }}
     >
       {#each KINDS as [kind, label] (kind)}<option value={kind}>{label}</option>{/each}
-    </select>
+    </SmallSelect>
     {#if looks.kind === 'bullet' || looks.kind === 'numbered'}
       <button
         title="Indent (Tab)"
@@ -150,14 +153,14 @@
         onclick={() => run(shiftItems(-1), true)}>out</button
       >
     {/if}
-    <select
+    <SmallSelect
       aria-label="Alignment"
       value={looks.align}
       onchange={(event) => run(setAlign(event.currentTarget.value as Align))}
     >
       {#each ALIGNS as [align, label] (align)}<option value={align}>{label}</option>{/each}
-    </select>
-    <select
+    </SmallSelect>
+    <SmallSelect
       aria-label="Size"
       value={looks.size}
       onchange={(event) => {
@@ -168,9 +171,9 @@
       {#each [...new Set([...SIZES, looks.size])] as size (size)}
         <option value={size}>{size ? `${size} px` : 'default size'}</option>
       {/each}
-    </select>
+    </SmallSelect>
     <label class="colour" title="Text colour">
-      <input
+      <SmallInput
         type="color"
         aria-label="Text colour"
         value={looks.colour || '#1d2530'}
@@ -231,34 +234,10 @@
     text-decoration: line-through;
   }
 
-  select,
-  .address input {
-    min-height: 26px;
-    border: 1px solid var(--rule);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: 13px/1.2 var(--sans);
-  }
-
   .address {
     display: flex;
     gap: 6px;
     align-items: center;
     color: var(--ink-soft);
-  }
-
-  .address input {
-    width: 290px;
-    padding: 3px 6px;
-  }
-
-  .colour input {
-    width: 28px;
-    height: 26px;
-    padding: 1px;
-    border: 1px solid var(--rule);
-    border-radius: var(--corner);
-    background: var(--sheet);
   }
 </style>
