@@ -1,8 +1,10 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
+  import { tick, untrack } from 'svelte';
   import { ask, sentence, type Schemas } from '../api/client';
   import Button from '../ui/Button.svelte';
   import Slip from '../ui/Slip.svelte';
+  import SmallInput from '../ui/SmallInput.svelte';
+  import SmallSelect from '../ui/SmallSelect.svelte';
   import type { About } from '../library/about';
   import type { Chip } from './draftText';
   import FieldHolds from './FieldHolds.svelte';
@@ -67,6 +69,8 @@
     }
   }
 
+  let words = $state<HTMLInputElement>();
+
   function fallBackOn(how: string) {
     const first = terms[0];
     terms =
@@ -77,7 +81,8 @@
           : how === 'nothing'
             ? [first, { kind: 'nothing', value: '', format: '', steps: [] }]
             : [first, { kind: 'field', value: how.slice(6), format: '', steps: [] }];
-    if (how !== 'text') void keep();
+    if (how === 'text') void tick().then(() => words?.focus());
+    else void keep();
   }
 
   const how = $derived(
@@ -90,10 +95,11 @@
     {#if blank}
       <dt><label for="chip-hint">What to write in</label></dt>
       <dd>
-        <input
+        <SmallInput
+          whole
           id="chip-hint"
           disabled={!editable}
-          maxlength="200"
+          maxlength={200}
           bind:value={terms[0].value}
           onchange={() => void keep()}
           onkeydown={(event) => {
@@ -123,7 +129,8 @@
     {/if}
     <dt><label for="chip-missing">If missing</label></dt>
     <dd>
-      <select
+      <SmallSelect
+        whole
         id="chip-missing"
         disabled={!editable}
         value={how}
@@ -137,9 +144,11 @@
             <option value="field {one.path}">{one.label} ({one.whose})</option>
           {/each}
         </optgroup>
-      </select>
+      </SmallSelect>
       {#if terms[1]?.kind === 'text'}
-        <input
+        <SmallInput
+          whole
+          bind:element={words}
           aria-label="Words to print when it is missing"
           disabled={!editable}
           bind:value={terms[1].value}
@@ -163,15 +172,19 @@
     {#if formats.length && terms[0]?.kind === 'field'}
       <dt><label for="chip-format">Format</label></dt>
       <dd>
-        <select
+        <SmallSelect
+          whole
           id="chip-format"
           disabled={!editable}
-          bind:value={terms[0].format}
-          onchange={() => void keep()}
+          value={terms[0].format}
+          onchange={(event) => {
+            terms[0].format = event.currentTarget.value;
+            void keep();
+          }}
         >
           <option value="">the default</option>
           {#each formats as format (format)}<option value={format}>{format}</option>{/each}
-        </select>
+        </SmallSelect>
       </dd>
     {/if}
     <dt>Written form</dt>
@@ -198,21 +211,6 @@
 
   dd {
     overflow-wrap: anywhere;
-  }
-
-  select,
-  input {
-    width: 100%;
-    padding: 3px 5px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: inherit;
-  }
-
-  input {
-    margin-top: 4px;
   }
 
   .written {

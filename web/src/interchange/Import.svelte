@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { searchParams } from 'sv-router';
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
   import NothingHere from '../app/NothingHere.svelte';
@@ -83,14 +84,24 @@
   }
 
   async function check() {
-    if (shown) result = await work.do(shown.id, 'check', { all: 'SKIP', some: {} });
+    if (!shown) return;
+    result = await work.do(shown.id, 'check', { all: 'SKIP', some: {} });
+    if (result) await onTo('the-check');
+  }
+
+  /** What was pressed is gone with the work it began; the keyboard goes on where its outcome is. */
+  async function onTo(heading: string) {
+    await tick();
+    document.getElementById(heading)?.focus();
   }
 
   async function run(choices: Schemas['ImportChoices']) {
     if (!shown) return;
     const done = await work.do(shown.id, 'run', choices);
-    if (done) await read(shown.id);
-    else if (work.unsure) await settle();
+    if (done) {
+      await read(shown.id);
+      await onTo('the-end');
+    } else if (work.unsure) await settle();
   }
 
   async function settle() {
@@ -158,7 +169,7 @@
         {#if shown?.done}
           {@const done = shown.done}
           <section aria-labelledby="the-end">
-            <h2 id="the-end">Imported</h2>
+            <h2 id="the-end" tabindex="-1">Imported</h2>
             <p role="status">
               {many(done.added, kind)} added, {done.updated.toLocaleString('en')} updated, {done.skipped.toLocaleString(
                 'en',

@@ -44,7 +44,7 @@
 </script>
 
 <section aria-labelledby="the-check">
-  <h2 id="the-check">Check and import</h2>
+  <h2 id="the-check" tabindex="-1">Check and import</h2>
   {#if !result && !work.doing}
     <p class="about">Every row is checked, and compared with what is here already. Nothing is written.</p>
     <Button main disabled={Boolean(shown.wrong)} onclick={oncheck}>Check</Button>
