@@ -107,7 +107,7 @@ class CompanyTest extends BrowserTest {
         textbox(page, "Name of holiday 9").fill("Day of the bee");
         textbox(page, "Day of holiday 9").fill("31 June");
         button(page, "Save").click();
-        assertThat(page.getByText("This is no day.")).isVisible();
+        assertThat(page.getByText("This is not a date.")).isVisible();
         textbox(page, "Day of holiday 9").fill("05-20");
         button(page, "Save").click();
         page.getByText("The holidays of United Kingdom are saved.").waitFor();

@@ -324,7 +324,7 @@ class ComposeTest extends BrowserTest {
         ImageIO.write(new BufferedImage(400, 200, BufferedImage.TYPE_INT_RGB), "png", png);
         Locator settings = slip(page, "Picture 2");
         settings.locator("input[type=file]").setInputFiles(new FilePayload("x.png", "image/png", "MZ".getBytes()));
-        assertThat(settings.getByRole(AriaRole.ALERT)).containsText("This is no picture");
+        assertThat(settings.getByRole(AriaRole.ALERT)).containsText("This is not a picture");
         settings.locator("input[type=file]").setInputFiles(new FilePayload("Gate.png", "image/png", png.toByteArray()));
         assertThat(message(page)
                         .locator("img[src*='/api/materials/pictures/'][width='240']")

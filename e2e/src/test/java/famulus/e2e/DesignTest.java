@@ -133,7 +133,7 @@ class DesignTest extends BrowserTest {
         button(page, "Save").click();
         assertThat(page.getByText("The gate to the long row")).isVisible();
         chooser.setInputFiles(new FilePayload("virus.png", "image/png", "MZ".getBytes()));
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("virus.png: This is no picture");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("virus.png: This is not a picture");
     }
 
     @Test

@@ -63,7 +63,9 @@ class ImportTest extends BrowserTest {
         button(page, "Check").click();
         assertThat(page.getByText("2 contacts are new, 1 here already, 2 rows with mistakes."))
                 .isVisible();
-        assertThat(row(page, "With mistakes", "12").first()).containsText("is no telephone number");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Check and import")))
+                .isFocused();
+        assertThat(row(page, "With mistakes", "12").first()).containsText("is not a telephone number");
         assertThat(row(page, "Here already", "Ines Okafor-Brandt")).containsText("same address");
         page.getByLabel("What happens with records that are here already").selectOption("update them from the file");
         assertThat(page.getByText("This will add 2 contacts, update 1, in one step."))
@@ -76,7 +78,7 @@ class ImportTest extends BrowserTest {
                 () -> link(page, "Download the rows that were not imported").click()));
         assertThat(back)
                 .contains("Why it was not imported")
-                .contains("E-Mail: “karl at weidegrund” is no e-mail address");
+                .contains("E-Mail: “karl at weidegrund” is not an e-mail address");
         link(page, "Show all contacts").click();
         find(page, "Jörg Möwenstein");
         assertThat(page.getByText("3 May 2026")).isVisible();

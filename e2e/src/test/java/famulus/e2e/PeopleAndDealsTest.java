@@ -72,7 +72,7 @@ class PeopleAndDealsTest extends BrowserTest {
         Locator phone = textbox(page, "Phone");
         phone.fill("call me");
         phone.press("Enter");
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("is no telephone number");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("is not a telephone number");
         assertThat(phone).hasValue("call me");
         phone.fill("01632 960 444");
         phone.press("Enter");
@@ -82,7 +82,7 @@ class PeopleAndDealsTest extends BrowserTest {
         Locator address = textbox(page, "E-mail address");
         address.fill("ines at home");
         address.press("Enter");
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("is no e-mail address");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("is not an e-mail address");
         address.press("Escape");
     }
 
@@ -109,7 +109,7 @@ class PeopleAndDealsTest extends BrowserTest {
         button(page, "New contact").click();
         textbox(page, "E-mail").fill("nobody");
         button(page, "Add contact").click();
-        assertThat(page.getByText("is no e-mail address")).isVisible();
+        assertThat(page.getByText("is not an e-mail address")).isVisible();
         assertThat(page.getByText("This can’t be empty.")).isVisible();
 
         textbox(page, "Surname").fill("Saltmarsh");
@@ -141,7 +141,7 @@ class PeopleAndDealsTest extends BrowserTest {
         textbox(page, "Name").fill("Map of the rows");
         textbox(page, "Link").fill("somewhere");
         button(page, "Save").click();
-        assertThat(page.getByText("is no address")).isVisible();
+        assertThat(page.getByText("is not an address")).isVisible();
         textbox(page, "Link").fill("https://brindlewing.example/map");
         button(page, "Save").click();
         assertThat(link(page, "Map of the rows")).isVisible();

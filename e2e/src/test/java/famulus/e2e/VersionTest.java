@@ -44,7 +44,7 @@ class VersionTest extends BrowserTest {
         page.keyboard().press("Control+Enter");
         button(page, "Send the test").click();
         assertThat(page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.ALERT))
-                .containsText("It can’t be sent like this: The button leads nowhere.");
+                .containsText("This message can’t be sent: The button leads nowhere.");
     }
 
     @Test

@@ -75,7 +75,7 @@ class WriteTest extends BrowserTest {
         textbox(page, "Mobile").fill("no number");
         mobile.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("For this message"))
                 .click();
-        assertThat(mobile.getByRole(AriaRole.ALERT)).containsText("is no telephone number");
+        assertThat(mobile.getByRole(AriaRole.ALERT)).containsText("is not a telephone number");
         textbox(page, "Mobile").fill("01632 960 500");
         textbox(page, "Mobile").press("Enter");
         assertThat(textbox(page, "Text of this message")).hasText("Call +44 1632 960500, Dr.");

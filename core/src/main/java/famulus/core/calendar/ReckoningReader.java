@@ -36,7 +36,7 @@ public final class ReckoningReader {
         while (tokens.peek().isWord("plus") || tokens.peek().isWord("minus")) {
             Token sign = tokens.take();
             if (steps.size() == MOST_STEPS) {
-                throw new ParseFailure(sign.span(), "At most " + MOST_STEPS + " steps can be reckoned.");
+                throw new ParseFailure(sign.span(), "At most " + MOST_STEPS + " steps can be added up.");
             }
             steps.add(step(tokens, sign.isWord("minus")));
         }

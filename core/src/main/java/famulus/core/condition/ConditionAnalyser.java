@@ -60,7 +60,7 @@ public final class ConditionAnalyser {
         FieldDefinition field = found.get();
         Verb.Group group = Verb.Group.of(field.type());
         if (comparison.subject().reckoned() && group != Verb.Group.DAYS) {
-            problems.add(broken(comparison.span(), field.label() + " is no day, so nothing can be added to it."));
+            problems.add(broken(comparison.span(), field.label() + " is not a date, so nothing can be added to it."));
             return;
         }
         if (!comparison.verb().fits(group)) {

@@ -101,7 +101,8 @@ public final class ConditionParser {
         Token first = tokens.peek();
         if (++depth > DEEPEST) {
             throw new ParseFailure(
-                    first.span(), "This is nested too deep. At most " + DEEPEST + " can stand in another.");
+                    first.span(),
+                    "Conditions are nested too deep here. At most " + DEEPEST + " can be inside one another.");
         }
         try {
             if (tokens.takeIf("not")) {

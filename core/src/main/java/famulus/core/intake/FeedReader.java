@@ -52,7 +52,7 @@ public final class FeedReader {
                     .toList();
             return new ReadFeed(words(feed.getTitle(), LONGEST_TITLE), entries);
         } catch (FeedException | IllegalArgumentException wrong) {
-            throw new UnreadableFeed("This is no RSS or Atom feed.");
+            throw new UnreadableFeed("This is not an RSS or Atom feed.");
         }
     }
 

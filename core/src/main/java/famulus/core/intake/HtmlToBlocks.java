@@ -178,7 +178,7 @@ public final class HtmlToBlocks {
     private void picture(Element image, Marks marks) {
         String source = image.attr("src");
         if (!source.startsWith(HtmlCleaner.PICTURE)) {
-            lost.add("Pictures that are not in the library.");
+            lost.add("Pictures that are not in Materials.");
             return;
         }
         int width = image.attr("width").matches("\\d{1,3}") ? Integer.parseInt(image.attr("width")) : 240;

@@ -70,10 +70,10 @@ public final class ModeConversion {
         body.blocks()
                 .map(Block::content)
                 .filter(content -> content instanceof Content.Items || content instanceof Content.Event)
-                .map(content -> "The " + content.kind() + ", which is worked out anew for everybody.")
+                .map(content -> "The " + content.kind() + ", which is worked out for each person.")
                 .distinct()
                 .forEach(lost::add);
-        lost.add("Blocks: what it looks like stays, and is changed as HTML from then on.");
+        lost.add("Blocks: the look stays, and is edited as HTML from then on.");
         Mode shape = design.mode() == Mode.DESIGNED ? Mode.DESIGNED : Mode.LETTER;
         String html =
                 WrittenHtml.of(new Design(shape, body, design.style().withoutSmallPrint(), Design.NONE, Design.NONE));

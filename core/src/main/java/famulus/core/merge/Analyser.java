@@ -73,7 +73,7 @@ public final class Analyser {
             if (alwaysPrints && i + 1 < terms.size()) {
                 Span rest = new Span(
                         terms.get(i + 1).span().start(), terms.getLast().span().end());
-                problems.add(broken(rest, "This is never printed, because the term before it always is. Remove it.")
+                problems.add(broken(rest, "This is never printed, because the part before it always is. Remove it.")
                         .mendedBy(Problem.Fix.takeOut(new Span(term.span().end(), rest.end()))));
                 return;
             }
@@ -95,7 +95,7 @@ public final class Analyser {
         }
         FieldType type = user ? FieldType.USER : field.get().type();
         if (reference.reckoning().reckoned() && !FieldType.DATED.contains(type)) {
-            problems.add(broken(term.span(), field.get().label() + " is no day, so nothing can be added to it."));
+            problems.add(broken(term.span(), field.get().label() + " is not a date, so nothing can be added to it."));
             return;
         }
         format(reckonedType(reference.reckoning(), type), field.get().label(), term, problems);

@@ -39,7 +39,7 @@ final class ChoiceBuilder {
     List<Node> finish(int end) {
         while (!open.isEmpty()) {
             Open unended = open.pop();
-            unended.spill("This choice is never ended. Put {end} where it stops.", end)
+            unended.spill("This choice has no end. Put {end} where it stops.", end)
                     .forEach(this::add);
         }
         return top;
@@ -114,7 +114,7 @@ final class ChoiceBuilder {
                         i == 0
                                 ? tags.get(i)
                                         .broken(sentence, new Problem.Fix("End it here", new Span(end, end), "{end}"))
-                                : tags.get(i).broken("This belongs to a choice that is never ended."));
+                                : tags.get(i).broken("This belongs to a choice that has no end."));
                 spilled.addAll(branches.get(i).nodes());
             }
             return spilled;

@@ -164,7 +164,7 @@ final class ExpressionParser {
             return new Format.Pattern(text.text());
         } catch (IllegalArgumentException | DateTimeException wrong) {
             throw new ParseFailure(
-                    text.span(), "“" + text.text() + "” is no date pattern. Try one such as “d MMMM yyyy”.");
+                    text.span(), "“" + text.text() + "” is not a date pattern. Try one such as “d MMMM yyyy”.");
         }
     }
 }

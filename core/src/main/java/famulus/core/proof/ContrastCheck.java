@@ -112,7 +112,7 @@ final class ContrastCheck implements Check {
                 String.format(Locale.ROOT, "%s are hard to read (%.1f : 1)", what, ratio),
                 String.format(
                         Locale.ROOT,
-                        "%s on %s; from %s : 1 on it can be read well.",
+                        "%s on %s. From %s : 1 on, text is easy to read.",
                         colour,
                         background,
                         least == LEAST ? "4.5" : "3"),

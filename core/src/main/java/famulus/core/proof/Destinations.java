@@ -38,10 +38,10 @@ final class Destinations {
             return Optional.of("For this person the address comes out empty.");
         }
         if (address.startsWith("#")) {
-            return Optional.of("A mark within the page does not work in mail. Give it a whole address.");
+            return Optional.of("A link to a place within the page does not work in mail. Give it a full address.");
         }
         if (BARE.matcher(address).matches()) {
-            return Optional.of("The address ends after its beginning.");
+            return Optional.of("The address stops after its beginning.");
         }
         if (address.chars().anyMatch(Character::isWhitespace)) {
             return Optional.of("There is a space in its address.");

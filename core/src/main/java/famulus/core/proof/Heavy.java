@@ -28,7 +28,7 @@ public final class Heavy {
         }
         return pictures > MOST_PICTURES
                 ? List.of(note(
-                        String.format(Locale.ROOT, "The pictures weigh %.1f MB together", pictures / 1e6),
+                        String.format(Locale.ROOT, "The pictures are %.1f MB together", pictures / 1e6),
                         "Use fewer, or smaller ones; over 1 MB a phone is slow to show them."))
                 : List.of();
     }

@@ -26,16 +26,17 @@ public final class EmailAddress {
             return Optional.of("An address is missing here.");
         }
         if (sign < 1 || sign == address.length() - 1) {
-            return Optional.of("“" + shown(address) + "” is no e-mail address: it needs a name, an @ and a domain.");
+            return Optional.of(
+                    "“" + shown(address) + "” is not an e-mail address: it needs a name, an @ and a domain.");
         }
         if (address.length() > LONGEST || sign > LONGEST_LOCAL_PART) {
             return Optional.of("This address is too long to be one.");
         }
         if (!LOCAL.matcher(address.substring(0, sign)).matches()) {
-            return Optional.of("The part before the @ in “" + shown(address) + "” is no name of a mailbox.");
+            return Optional.of("The part before the @ in “" + shown(address) + "” is not the name of a mailbox.");
         }
         if (!HOST.matcher(address.substring(sign + 1)).matches()) {
-            return Optional.of("The part after the @ in “" + shown(address) + "” is no domain.");
+            return Optional.of("The part after the @ in “" + shown(address) + "” is not a domain.");
         }
         return Optional.empty();
     }

@@ -65,7 +65,7 @@ public record FieldInput(String stored, Optional<String> refusal) {
             case DATE -> date(text);
             case CHOICE -> choice(field, text);
             case CHOICES -> choices(field, text);
-            case YES_NO -> Set.of("yes", "no").contains(text) ? accepted(text) : refused("Say yes or no.");
+            case YES_NO -> Set.of("yes", "no").contains(text) ? accepted(text) : refused("Choose yes or no.");
             case EMAIL -> EmailAddress.refusal(text).map(FieldInput::refused).orElseGet(() -> accepted(text));
             case LINK -> link(text);
             case PHONE -> phone(text, country);
@@ -83,7 +83,7 @@ public record FieldInput(String stored, Optional<String> refusal) {
 
     private static FieldInput number(String text) {
         if (!NUMBER.matcher(text).matches()) {
-            return refused("“" + text + "” is no number. Write it like 36.5.");
+            return refused("“" + text + "” is not a number. Write it like 36.5.");
         }
         return accepted(new BigDecimal(text).stripTrailingZeros().toPlainString());
     }
@@ -92,7 +92,7 @@ public record FieldInput(String stored, Optional<String> refusal) {
         String[] parts = text.split("\\s+");
         String code = parts.length > 1 ? parts[1].toUpperCase(Locale.ROOT) : currencyElse;
         if (parts.length > 2 || !NUMBER.matcher(parts[0]).matches()) {
-            return refused("“" + text + "” is no amount. Write it like 1920.00 or 1920.00 " + currencyElse + ".");
+            return refused("“" + text + "” is not an amount. Write it like 1920.00 or 1920.00 " + currencyElse + ".");
         }
         try {
             int digits = Math.max(Currency.getInstance(code).getDefaultFractionDigits(), 0);
@@ -102,7 +102,7 @@ public record FieldInput(String stored, Optional<String> refusal) {
             }
             return accepted(amount.setScale(digits).toPlainString() + " " + code);
         } catch (IllegalArgumentException unknown) {
-            return refused("“" + code + "” is no currency. Use three letters, such as " + currencyElse + ".");
+            return refused("“" + code + "” is not a currency. Use three letters, such as " + currencyElse + ".");
         }
     }
 
@@ -113,7 +113,7 @@ public record FieldInput(String stored, Optional<String> refusal) {
                     ? refused("A day between " + EARLIEST_YEAR + " and " + LATEST_YEAR + ", please.")
                     : accepted(day.toString());
         } catch (DateTimeException wrong) {
-            return refused("“" + text + "” is no date. Write it like 2026-05-21.");
+            return refused("“" + text + "” is not a date. Write it like 2026-05-21.");
         }
     }
 
@@ -150,9 +150,9 @@ public record FieldInput(String stored, Optional<String> refusal) {
             boolean whole = address.getScheme() != null
                     && SCHEMES.contains(address.getScheme().toLowerCase(Locale.ROOT))
                     && (address.getHost() != null || address.isOpaque());
-            return whole ? accepted(text) : refused("“" + text + "” is no address. Begin it with https://.");
+            return whole ? accepted(text) : refused("“" + text + "” is not an address. Begin it with https://.");
         } catch (URISyntaxException wrong) {
-            return refused("“" + text + "” is no address. Begin it with https://, without spaces.");
+            return refused("“" + text + "” is not an address. Begin it with https://, without spaces.");
         }
     }
 
@@ -162,9 +162,9 @@ public record FieldInput(String stored, Optional<String> refusal) {
             PhoneNumber number = phones.parse(text, country);
             return phones.isPossibleNumber(number)
                     ? accepted(phones.format(number, PhoneNumberFormat.E164))
-                    : refused("“" + text + "” is no telephone number: it is too long or too short.");
+                    : refused("“" + text + "” is not a telephone number: it is too long or too short.");
         } catch (NumberParseException wrong) {
-            return refused("“" + text + "” is no telephone number. Write it like +44 1632 960187.");
+            return refused("“" + text + "” is not a telephone number. Write it like +44 1632 960187.");
         }
     }
 }

@@ -35,11 +35,11 @@ public final class PlainLine {
         if (control || separator) {
             return Optional.of(
                     lines
-                            ? "There is a control character in this text. Type it anew."
+                            ? "There is a control character in this text. Type it again."
                             : "This is one line only, without control characters.");
         }
         return hasLoneSurrogate(text)
-                ? Optional.of("There is half a character in this text. Type it anew.")
+                ? Optional.of("There is half a character in this text. Type it again.")
                 : Optional.empty();
     }
 

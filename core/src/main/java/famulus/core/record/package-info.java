@@ -5,7 +5,7 @@
  * <pre>{@code
  * FieldInput input = FieldInput.read(hectares, 40, false, " 48 ", "GB", "GBP");
  * input.stored();    // "48"
- * input.refusal();   // empty; "“many” is no number." for " many "
+ * input.refusal();   // empty; "“many” is not a number." for " many "
  * }</pre>
  */
 package famulus.core.record;

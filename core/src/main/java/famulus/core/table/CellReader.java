@@ -254,10 +254,10 @@ public final class CellReader {
         String shown = "“" + (text.length() > 60 ? text.substring(0, 60) + "…" : text) + "”";
         return switch (type) {
             case DATE ->
-                shown + " is no date, read with the " + (style.dates() == DateOrder.DAY_FIRST ? "day" : "month")
+                shown + " is not a date, read with the " + (style.dates() == DateOrder.DAY_FIRST ? "day" : "month")
                         + " first.";
-            case NUMBER -> shown + " is no number, read with a decimal " + mark() + ".";
-            case MONEY -> shown + " is no amount, read with a decimal " + mark() + ".";
+            case NUMBER -> shown + " is not a number, read with a decimal " + mark() + ".";
+            case MONEY -> shown + " is not an amount, read with a decimal " + mark() + ".";
             default -> shown + " is neither yes nor no.";
         };
     }

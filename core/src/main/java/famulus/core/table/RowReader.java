@@ -141,7 +141,7 @@ public final class RowReader {
                 cells.number(text.replaceAll("[\\s\\u00a0%£€$¥]|[A-Z]{3}$", ""))
                         .ifPresentOrElse(
                                 number -> others.put(other, number),
-                                () -> faults.add(new Fault(column, "“" + text + "” is no number.")));
+                                () -> faults.add(new Fault(column, "“" + text + "” is not a number.")));
             default -> others.put(other, text);
         }
     }

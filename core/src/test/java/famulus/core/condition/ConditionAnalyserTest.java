@@ -72,7 +72,7 @@ class ConditionAnalyserTest {
                 "deal.closes_on is before deal.name | Decision by is a day",
                 "deal.closes_on is \"tomorrow\"     | Decision by is a day",
                 "deal.frost is 1                    | Frost is yes or no",
-                "deal.name plus 3 days is empty     | Deal name is no day",
+                "deal.name plus 3 days is empty     | Deal name is not a date",
                 "deal.owner starts with \"S\"       | Owner can't be compared with",
             })
     void saysWhatCannotWork(String written, String sentence) throws ParseFailure {

@@ -78,6 +78,6 @@ class FeedReaderTest {
     void whatIsNoFeedIsRefusedInWords(String text) {
         assertThatThrownBy(() -> FeedReader.read(text))
                 .isInstanceOf(UnreadableFeed.class)
-                .hasMessage("This is no RSS or Atom feed.");
+                .hasMessage("This is not an RSS or Atom feed.");
     }
 }

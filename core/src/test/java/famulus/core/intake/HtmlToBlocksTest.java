@@ -91,7 +91,7 @@ class HtmlToBlocksTest {
     @Test
     void pictureThatAreNotHereAreSaidToBeLost() {
         assertThat(HtmlToBlocks.rebuild("<img src='https://x.example/a.png'>").lost())
-                .containsExactly("Pictures that are not in the library.");
+                .containsExactly("Pictures that are not in Materials.");
     }
 
     @ParameterizedTest

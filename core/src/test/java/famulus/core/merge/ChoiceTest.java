@@ -94,7 +94,7 @@ class ChoiceTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "a {when deal.hives is 10}b {person.first_name}     | This choice is never ended      | 2",
+                "a {when deal.hives is 10}b {person.first_name}     | This choice has no end      | 2",
                 "a {end} b                                          | There is no {when …} that could | 2",
                 "{otherwise}                                        | There is no {when …} before     | 0",
                 "{when deal.hives is 1}a{otherwise}b{otherwise}c{end} | After {otherwise} no other      | 35",

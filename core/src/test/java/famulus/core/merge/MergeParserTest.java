@@ -22,7 +22,7 @@ class MergeParserTest {
                 "{a.b \"x\"}               | comes “else”, “as” or the closing brace",
                 "{a.b else \"x}            | quote is never closed",
                 "{a.b + 1}                 | does not belong in a field",
-                "{today as \"bbb\"}        | no date pattern",
+                "{today as \"bbb\"}        | not a date pattern",
                 "{a.b as \"x\" or y}       | text for no",
                 "{write \"x\"}              | begins with “write in”",
                 "{write in}                | comes a hint for the sender",

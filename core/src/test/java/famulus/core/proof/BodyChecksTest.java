@@ -245,7 +245,7 @@ class BodyChecksTest {
         assertThat(Heavy.notes(100_001, 0)).extracting(Note::code).containsExactly("heavy");
         assertThat(Heavy.notes(10, 1_500_000))
                 .extracting(Note::title)
-                .containsExactly("The pictures weigh 1.5 MB together");
+                .containsExactly("The pictures are 1.5 MB together");
         assertThat(Heavy.notes(10, 1_500_000).getFirst().part()).isEqualTo(MessagePart.BODY);
     }
 

@@ -41,8 +41,8 @@ class CellReaderTest {
         assertThat(read(FieldType.DATE, "05/06/2026", AMERICAN)).isEqualTo("2026-05-06");
         assertThat(read(FieldType.DATE, "05/06/2026", BRITISH)).isEqualTo("2026-06-05");
         assertThat(refusal(FieldType.DATE, "21/05/2026", AMERICAN))
-                .isEqualTo("“21/05/2026” is no date, read with the month first.");
-        assertThat(refusal(FieldType.DATE, "31/02/2026", BRITISH)).contains("no date");
+                .isEqualTo("“21/05/2026” is not a date, read with the month first.");
+        assertThat(refusal(FieldType.DATE, "31/02/2026", BRITISH)).contains("not a date");
     }
 
     @ParameterizedTest
@@ -62,7 +62,7 @@ class CellReaderTest {
     void refusesNumbersOfAnotherStyle() {
         assertThat(refusal(FieldType.NUMBER, "36,5", BRITISH)).contains("read with a decimal point");
         assertThat(refusal(FieldType.NUMBER, "36.5", GERMAN)).contains("read with a decimal comma");
-        assertThat(refusal(FieldType.NUMBER, "a lot", GERMAN)).contains("“a lot” is no number");
+        assertThat(refusal(FieldType.NUMBER, "a lot", GERMAN)).contains("“a lot” is not a number");
     }
 
     @ParameterizedTest

@@ -134,7 +134,7 @@ class RowReaderTest {
                 .isEqualTo(Map.of(
                         Other.LINE_DESCRIPTION, "Placing", Other.LINE_QUANTITY, "2.5", Other.LINE_PRICE, "1250.00"));
         assertThat(reader.read(row("A", "Placing", "some", "")).faults())
-                .containsExactly(new Fault(2, "“some” is no number."));
+                .containsExactly(new Fault(2, "“some” is not a number."));
     }
 
     private static RowReader reader(Target... columns) {

@@ -86,7 +86,8 @@ public class HolidayService implements InitializingBean {
                     .ifPresent(sentence -> wrong.put(line + ".name", sentence));
             if (HolidayRule.read(holidays.get(i).rule()).isEmpty()) {
                 wrong.put(
-                        line + ".rule", "This is no day. Write it as 12-25, easter+1, first monday may or 2027-06-21.");
+                        line + ".rule",
+                        "This is not a date. Write it as 12-25, easter+1, first monday may or 2027-06-21.");
             }
         }
         if (!wrong.isEmpty()) {

@@ -65,7 +65,7 @@ class ModeController {
     @PostMapping("/api/desk/mode")
     ChangedMode change(Colleague asking, @RequestBody ModeChange change) {
         if (change.mode() == null || change.to() == null) {
-            throw Refusal.field("to", "Say what it is to become.");
+            throw Refusal.field("to", "Choose how the template is written from now on.");
         }
         Design design = styles.design(change.mode(), change.design(), change.houseStyle(), "", "")
                 .orElseGet(() -> new Design(Mode.PLAIN, Body.EMPTY, styles.of(change.houseStyle()), "", ""));

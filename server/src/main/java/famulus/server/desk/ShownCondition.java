@@ -108,7 +108,7 @@ public record ShownCondition(
             throw Refusal.field("condition", "Choose what is compared.");
         }
         if (measures.size() != wanted) {
-            throw Refusal.field("condition", "Say what it is compared with.");
+            throw Refusal.field("condition", "Choose what it is compared with.");
         }
         return new Condition.Comparison(
                 reckoning(path, steps),
@@ -129,7 +129,7 @@ public record ShownCondition(
 
     private static Measure words(String text) {
         if (text.isBlank()) {
-            throw Refusal.field("condition", "Say what it is compared with.");
+            throw Refusal.field("condition", "Choose what it is compared with.");
         }
         return new Measure.Text(text.strip());
     }
@@ -138,7 +138,7 @@ public record ShownCondition(
     static BigDecimal number(String typed) {
         String plain = typed.strip().replace(',', '.');
         if (!plain.matches("[+-]?\\d{1,18}(\\.\\d{1,9})?")) {
-            throw Refusal.field("condition", "“" + shortened(typed) + "” is no number.");
+            throw Refusal.field("condition", "“" + shortened(typed) + "” is not a number.");
         }
         return new BigDecimal(plain);
     }

@@ -130,7 +130,7 @@ public class StressService {
         String label = chip.label();
         return switch (feature.what()) {
             case FILLED -> label + " is filled";
-            case FALLBACK -> label + " is missing: " + fallback(chip, feature.turn()) + " stands in";
+            case FALLBACK -> label + " is missing: " + fallback(chip, feature.turn()) + " is used";
             case BLANK -> label + " is missing: left blank";
             case GAP -> label + " is missing, without a fallback";
             case LONGEST -> "longest " + label.toLowerCase(java.util.Locale.ROOT);

@@ -49,7 +49,8 @@ class ReadyCheck {
     /** Refuses a text that nobody could send, with the first thing that stops it. */
     void mustBeSendable(Template template) {
         stops(template).stream().findFirst().ifPresent(note -> {
-            throw Refusal.because(note.code(), "This can’t be marked ready: " + note.title() + ". " + note.remedy());
+            throw Refusal.because(
+                    note.code(), "This template can’t be marked ready: " + note.title() + ". " + note.remedy());
         });
     }
 

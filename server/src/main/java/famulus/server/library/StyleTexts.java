@@ -50,7 +50,7 @@ class StyleTexts {
     /** A header or footer is one of a house style, under a name of its own there. */
     void mustFit(Draft draft, Colleague by) {
         if (draft.houseStyle() == null) {
-            throw Refusal.field("houseStyle", "Say which style it belongs to.");
+            throw Refusal.field("houseStyle", "Choose the style it belongs to.");
         }
         styles.mustBeAllowed(draft.houseStyle(), by);
         String name = draft.name().strip();

@@ -134,7 +134,7 @@ public class TemplateService {
             mapper.keepVersion(id, version, TemplateVersionService.Reason.SITTING.name(), now);
         }
         if (!keeping.update(template(id, before.kind(), of, version, before.ownerId(), now), by.id())) {
-            throw Refusal.changedMeanwhile(before.changedBy() + " changed this template meanwhile.");
+            throw Refusal.changedMeanwhile(before.changedBy() + " has changed this template in the meantime.");
         }
         events.changed(id);
         return any(id);
@@ -150,7 +150,7 @@ public class TemplateService {
             throw Refusal.because("in-use", "It is used in " + using.words() + ".");
         }
         if (mapper.variants(id) > 0) {
-            throw Refusal.because("in-use", "It has variants in other languages. Delete those first.");
+            throw Refusal.because("in-use", "This template has variants in other languages. Delete those first.");
         }
         if (mapper.signing(id) > 0) {
             throw Refusal.because("in-use", "Messages are signed with it. Choose another signature first.");

@@ -104,7 +104,7 @@ public class TemplateVersionService {
         Template now = templates.get(id, by);
         rights.mustBeChangeable(now, by);
         if (now.version() != version) {
-            throw Refusal.changedMeanwhile(now.changedBy() + " changed this template meanwhile.");
+            throw Refusal.changedMeanwhile(now.changedBy() + " has changed this template in the meantime.");
         }
         sendable.mustBeSendable(now);
         mapper.keepVersion(id, version, Reason.READY.name(), clock.instant());

@@ -107,13 +107,13 @@ public class VariantService {
         }
         List<String> languages = languages();
         if (!languages.contains(language)) {
-            throw Refusal.field("language", "People are not written to in this language.");
+            throw Refusal.field("language", "Choose a language from the list.");
         }
         UUID root = mapper.rootOf(id).orElse(id);
         if (mapper.rootOf(id).isEmpty()) {
             String first = own == null || own.isBlank() ? team.house().language() : own;
             if (!languages.contains(first)) {
-                throw Refusal.field("own", "People are not written to in this language.");
+                throw Refusal.field("own", "Choose a language from the list.");
             }
             mapper.insert(id, id, first);
         }

@@ -93,7 +93,7 @@ class WrappingService {
     @Transactional
     Template open(UUID style, TemplateKind kind, String name, Colleague by) {
         if (style == null || kind == null || !kind.wraps()) {
-            throw Refusal.because("unreadable", "Say which header or footer of which style.");
+            throw Refusal.because("unreadable", "Choose a header or footer of a style.");
         }
         styles.mustBeAllowed(style, by);
         Wrapping wrapping = styles.wrapping(style, kind == TemplateKind.HEADER, name)

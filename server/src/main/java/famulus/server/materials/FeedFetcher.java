@@ -51,7 +51,7 @@ class FeedFetcher {
                 }
                 byte[] bytes = body.readNBytes(LARGEST + 1);
                 if (bytes.length > LARGEST) {
-                    throw wrong("What is at this address is larger than 2 MB.");
+                    throw wrong("The feed at this address is larger than 2 MB.");
                 }
                 return new String(bytes, StandardCharsets.UTF_8);
             }
@@ -59,7 +59,7 @@ class FeedFetcher {
             throw wrong("This address does not answer.");
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw wrong("This address was not read to its end.");
+            throw wrong("The feed at this address broke off before its end.");
         }
     }
 
@@ -106,7 +106,7 @@ class FeedFetcher {
                 }
             }
         } catch (UnknownHostException unknown) {
-            throw wrong("Nothing is known of “" + host + "”.");
+            throw wrong("There is no server called “" + host + "”.");
         }
     }
 

@@ -117,7 +117,7 @@ public class FeedService {
         by.mustBe("Editors and administrators refresh feeds.", Role.KEEPER, Role.ADMINISTRATOR);
         Feed feed = get(id);
         if (feed.address().isEmpty()) {
-            throw Refusal.because("no-address", "It came from a file. Import the file again.");
+            throw Refusal.because("no-address", "This feed came from a file. Import the file again.");
         }
         String xml = fetcher.fetch(feed.address());
         read(xml, "address");
@@ -131,7 +131,7 @@ public class FeedService {
         by.mustBe("Editors and administrators delete feeds.", Role.KEEPER, Role.ADMINISTRATOR);
         List<String> using = usedIn.designs(get(id).id());
         if (!using.isEmpty()) {
-            throw Refusal.because("in-use", "It is shown in “" + String.join("”, “", using) + "”.");
+            throw Refusal.because("in-use", "This feed is shown in “" + String.join("”, “", using) + "”.");
         }
         mapper.delete(id);
         changed(id);

@@ -92,7 +92,7 @@ public class FileService {
         String cleaned = FileName.cleaned(name);
         if (Programs.is(cleaned, content)) {
             throw Refusal.field(
-                    "file", "This is a program. Mail servers turn messages with one away, and those with macros.");
+                    "file", "This is a program or has macros. Mail servers turn messages with such files away.");
         }
         UUID id = ids.next();
         mapper.insert(
@@ -112,7 +112,7 @@ public class FileService {
         by.mustBe("Editors and administrators delete files.", Role.KEEPER, Role.ADMINISTRATOR);
         List<String> using = usedIn.alongWith(id);
         if (!using.isEmpty()) {
-            throw Refusal.because("in-use", "It is attached to “" + String.join("”, “", using) + "”.");
+            throw Refusal.because("in-use", "This file is attached to “" + String.join("”, “", using) + "”.");
         }
         mapper.delete(id);
         events.tell("file", id.toString());

@@ -176,7 +176,7 @@ public class HouseStyleService {
         HouseStyle style = read(look);
         try {
             if (mapper.update(row(id, style, before.usual(), version), by.id()) == 0) {
-                throw Refusal.changedMeanwhile("Somebody changed this style meanwhile.");
+                throw Refusal.changedMeanwhile("Somebody has changed this style in the meantime.");
             }
         } catch (DuplicateKeyException twice) {
             throw Refusal.field("name", "A style with this name exists already.");
@@ -214,7 +214,7 @@ public class HouseStyleService {
         // Read as it would be kept, so that what can't be in a style is refused here too.
         HouseStyle changed = read(HouseStyleJson.write(change.apply(before.style())));
         if (mapper.update(row(id, changed, before.usual(), before.version()), by.id()) == 0) {
-            throw Refusal.changedMeanwhile("Somebody changed this style meanwhile.");
+            throw Refusal.changedMeanwhile("Somebody has changed this style in the meantime.");
         }
         changed(id);
     }
@@ -222,7 +222,7 @@ public class HouseStyleService {
     /** Refuses whoever may not change a style. */
     public void mustBeAllowed(UUID id, Colleague by) {
         if (!mayChange(id, by)) {
-            throw Refusal.forbidden("Only editors, administrators and those named for it can change this style.");
+            throw Refusal.forbidden("Only editors, administrators and the people named for it can change this style.");
         }
     }
 
@@ -246,7 +246,7 @@ public class HouseStyleService {
         get(id);
         Set<UUID> known = team.all().stream().map(Colleague::id).collect(Collectors.toSet());
         if (colleagues == null || !known.containsAll(colleagues)) {
-            throw Refusal.field("named", "One of them is not in the team.");
+            throw Refusal.field("named", "One of these people is not in the team.");
         }
         mapper.clearNamed(id);
         Set.copyOf(colleagues).forEach(colleague -> mapper.insertNamed(id, colleague));

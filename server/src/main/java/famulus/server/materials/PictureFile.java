@@ -48,14 +48,14 @@ record PictureFile(String mediaType, int width, int height, boolean moving, byte
                     reader == null ? null : TYPES.get(reader.getFormatName().toLowerCase(Locale.ROOT));
             if (type == null) {
                 throw Refusal.field(
-                        "file", "This is no picture that mail programs show. Use PNG, JPEG, GIF, WebP or SVG.");
+                        "file", "This is not a picture that mail programs show. Use PNG, JPEG, GIF, WebP or SVG.");
             }
             reader.setInput(in);
             int width = reader.getWidth(0);
             int height = reader.getHeight(0);
             if (width > LONGEST_SIDE || height > LONGEST_SIDE || (long) width * height > MOST_PIXELS) {
                 throw Refusal.field(
-                        "file", "This picture has " + width + " × " + height + " pixels. 6000 a side are the most.");
+                        "file", "This picture has " + width + " × " + height + " pixels. 6000 on a side is the most.");
             }
             BufferedImage first = reader.read(0);
             boolean moving = type.equals("image/gif") && reader.getNumImages(true) > 1;

@@ -51,7 +51,7 @@ final class SvgDrawing {
         }
         if (OUTSIDE.matcher(text).find()) {
             throw Refusal.field(
-                    "file", "This drawing has a script in it, or refers to something outside. Keep it without.");
+                    "file", "This drawing has a script in it, or refers to something outside. Save it without that.");
         }
         try {
             SvgProcess.Outcome outcome = SvgProcess.draw(text.getBytes(StandardCharsets.UTF_8));

@@ -55,7 +55,7 @@ public class DepartureService {
 
     private static Refusal refusal(Leaving how, Note note) {
         String sentence =
-                (how == Leaving.TEST ? "It can’t be sent like this: " : "") + note.title() + ". " + note.remedy();
+                (how == Leaving.TEST ? "This message can’t be sent: " : "") + note.title() + ". " + note.remedy();
         return switch (StopCode.of(note.code()).orElse(StopCode.FILLER)) {
             case NO_SUBJECT -> Refusal.field("subject", sentence);
             case NO_BODY -> Refusal.field("body", sentence);

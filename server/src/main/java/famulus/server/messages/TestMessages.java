@@ -92,7 +92,7 @@ public class TestMessages {
     public List<FrozenMessage> freeze(Wanted test, Colleague asking) {
         Template template = templates.get(test.template(), asking);
         if (template.version() != test.version()) {
-            throw Refusal.changedMeanwhile(template.changedBy() + " changed this template meanwhile.");
+            throw Refusal.changedMeanwhile(template.changedBy() + " has changed this template in the meantime.");
         }
         List<Mailbox> inboxes = inboxes(test.to(), test.list());
         MessageDraft draft = drafts.test(template.id(), test.merged(), asking);
@@ -137,7 +137,7 @@ public class TestMessages {
                 .distinct()
                 .map(one -> team.find(one)
                         .filter(Colleague::active)
-                        .orElseThrow(() -> Refusal.field("to", "One of them is no colleague any more.")))
+                        .orElseThrow(() -> Refusal.field("to", "One of these colleagues has left the team.")))
                 .toList();
     }
 

@@ -53,10 +53,10 @@ public class OutboxHands {
 
     private static String whyNot(MessageState state) {
         return switch (state) {
-            case WAITING -> "This message has just been taken up. Look again in a moment.";
+            case WAITING -> "This message is being picked up just now. Look again in a moment.";
             case SENDING -> "This message is being sent at this moment.";
             case SENT -> "This message has been sent already.";
-            case NOT_SURE -> "It is not sure whether this message went. “Send again” sends it once more.";
+            case NOT_SURE -> "We are not sure whether this message went. “Send again” sends it once more.";
             case REFUSED -> "The mail server rejected this message for good. Write a new one.";
             case CANCELLED -> "This message was cancelled.";
         };
@@ -67,7 +67,7 @@ public class OutboxHands {
     void sendAgain(UUID id, Colleague asking) {
         held(id, asking);
         if (mapper.again(id, clock.instant()) == 0) {
-            throw Refusal.because("not-waiting", "Only a message that may not have gone can be sent again.");
+            throw Refusal.because("not-waiting", "Only a message we are not sure about can be sent again.");
         }
         worker.due(id, clock.instant());
         told(id);
@@ -78,7 +78,7 @@ public class OutboxHands {
     void arrived(UUID id, Colleague asking) {
         held(id, asking);
         if (mapper.arrived(id) == 0) {
-            throw Refusal.because("not-waiting", "It is clear what became of this message.");
+            throw Refusal.because("not-waiting", "There is no doubt about this message any more.");
         }
         told(id);
     }
@@ -103,7 +103,8 @@ public class OutboxHands {
                         || asking.is(Role.KEEPER, Role.ADMINISTRATOR))
                 .orElseThrow(() -> Refusal.missing("This message"));
         if (!mayHandle(message.writtenBy(), message.senderId(), asking)) {
-            throw Refusal.forbidden("Only who wrote this message, its sender or an administrator can do that.");
+            throw Refusal.forbidden(
+                    "Only the person who wrote this message, its sender or an administrator can do that.");
         }
         return message;
     }

@@ -130,7 +130,7 @@ public final class Launch {
                     case "--fresh" -> fresh = true;
                     default -> {
                         if (!argument.startsWith("--") || !argument.contains("=")) {
-                            throw new Refused("“" + argument + "” is no option. “./famulus help” lists them.");
+                            throw new Refused("“" + argument + "” is not an option. “./famulus help” lists them.");
                         }
                         others.add(argument);
                     }
@@ -161,14 +161,14 @@ public final class Launch {
             } catch (NumberFormatException noNumber) {
                 // Said below, as for a number out of range.
             }
-            throw new Refused("“" + words + "” is no port. Ports are numbers from 1 to 65535.");
+            throw new Refused("“" + words + "” is not a port. Ports are numbers from 1 to 65535.");
         }
 
         private static Instant instant(String words) throws Refused {
             try {
                 return OffsetDateTime.parse(words).toInstant();
             } catch (DateTimeParseException wrong) {
-                throw new Refused("“" + words + "” is no moment. Write it as 2026-05-04T09:00Z.");
+                throw new Refused("“" + words + "” is not a time. Write it as 2026-05-04T09:00Z.");
             }
         }
 

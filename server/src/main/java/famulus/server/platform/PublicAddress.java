@@ -33,7 +33,7 @@ public class PublicAddress {
         String given = properties.publicAddress();
         if (!given.isEmpty() && !isAddress(given)) {
             throw new IllegalStateException(
-                    "famulus.public-address says “" + given + "”. It is to be like https://post.example.com");
+                    "famulus.public-address says “" + given + "”. It has to look like https://post.example.com");
         }
     }
 

@@ -12,7 +12,7 @@ final class ReaderPage {
 
     private static final Texts ENGLISH = new Texts(
             "Messages from %s",
-            "Stop group e-mails from %s? A message that is meant for you" + " alone may still come.",
+            "Stop group e-mails from %s? Messages written to you personally" + " may still come.",
             "Unsubscribe",
             "You will get no more group e-mails from %s.",
             "Resubscribe");

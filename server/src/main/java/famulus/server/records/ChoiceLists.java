@@ -73,7 +73,7 @@ class ChoiceLists {
      */
     void keep(CrmKind kind, String field, List<Choice> choices, String word, String place) {
         if (choices.isEmpty() || choices.size() > MOST) {
-            throw Refusal.field(place, "Give from one to " + MOST + ".");
+            throw Refusal.field(place, "Enter one to " + MOST + ".");
         }
         if (choices.stream().allMatch(Choice::retired)) {
             throw Refusal.field(place, "All of them are retired. Restore one.");
@@ -84,7 +84,7 @@ class ChoiceLists {
         Set<String> stay = new HashSet<>();
         for (ChoiceRow row : rows) {
             if (!labels.add(row.label().toLowerCase(Locale.ROOT)) || !stay.add(row.code())) {
-                throw Refusal.field(place, "“" + row.label() + "” is here twice.");
+                throw Refusal.field(place, "“" + row.label() + "” is listed twice.");
             }
         }
         refuseRemoval(kind, field, before, stay, word, place);

@@ -171,7 +171,7 @@ public class DealService {
 
     private static void percent(BigDecimal percent, String at, Map<String, String> wrong) {
         if (percent.signum() < 0 || percent.compareTo(BigDecimal.valueOf(100)) > 0 || percent.scale() > 2) {
-            wrong.put(at, "This is a part in per cent, from 0 to 100.");
+            wrong.put(at, "This is a percentage from 0 to 100.");
         }
     }
 

@@ -213,9 +213,9 @@ public class FieldService {
             made.add(new FieldOption(code, label.strip()));
         }
         if (made.isEmpty() || made.size() > MOST_CHOICES) {
-            wrong.put("choices", "Give from one to " + MOST_CHOICES + " choices, one a line.");
+            wrong.put("choices", "Enter one to " + MOST_CHOICES + " choices, one on each line.");
         } else if (made.stream().map(FieldOption::label).distinct().count() < made.size()) {
-            wrong.put("choices", "A choice is here twice.");
+            wrong.put("choices", "A choice is listed twice.");
         }
         return made;
     }

@@ -125,7 +125,7 @@ public class HistoryService {
         boolean needsWords = what == EntryKind.NOTE;
         PlainLine.refusalOfLines(words, 4000, needsWords).ifPresent(sentence -> wrong.put("words", sentence));
         if (minutes < 0 || minutes > LONGEST_CALL) {
-            wrong.put("minutes", "A call takes from 0 minutes to a day.");
+            wrong.put("minutes", "A call takes between 0 minutes and a day.");
         }
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);

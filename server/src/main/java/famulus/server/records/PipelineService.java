@@ -99,7 +99,8 @@ public class PipelineService {
         mapper.newRevision();
         Pipeline now = all();
         if (!now.equals(before)) {
-            throw Refusal.changedMeanwhile("Somebody else changed the pipeline meanwhile. Look at it as it is now.");
+            throw Refusal.changedMeanwhile(
+                    "Somebody else has changed the pipeline in the meantime. Look at it as it is now.");
         }
         if (!after.stages().equals(now.stages())) {
             keepStages(after.stages());

@@ -223,7 +223,7 @@ public class RecordService {
     public void fill(CrmKind kind, UUID id, String field, String typed) {
         CrmRecord record = get(kind, id);
         if (!record.text(field).isBlank()) {
-            throw Refusal.changedMeanwhile("Somebody has filled this in meanwhile: “" + record.text(field) + "”.");
+            throw Refusal.changedMeanwhile("Somebody has filled this in already: “" + record.text(field) + "”.");
         }
         change(kind, id, record.version(), Map.of(field, typed));
     }
@@ -245,7 +245,7 @@ public class RecordService {
             EmailAddress.refusal(address.address()).ifPresent(sentence -> wrong.put(field, sentence));
             PlainLine.refusal(address.label(), 40, false).ifPresent(sentence -> wrong.put(field, sentence));
             if (address.address() != null && !seen.add(address.address().strip().toLowerCase(Locale.ROOT))) {
-                wrong.put(field, "This address is here twice.");
+                wrong.put(field, "This address is listed twice.");
             }
         }
         if (addresses.size() > MOST_ADDRESSES) {

@@ -106,7 +106,8 @@ class RecordStore {
         Map<String, Object> columns = new LinkedHashMap<>();
         changes.forEach((field, text) -> field.column().ifPresent(column -> toColumn(field, column, text, columns)));
         if (mapper.update(kind.word(), id, version, columns) == 0) {
-            throw Refusal.changedMeanwhile("Somebody changed this record meanwhile. Look at it again, then change it.");
+            throw Refusal.changedMeanwhile(
+                    "Somebody has changed this record in the meantime. Look at it again, then change it.");
         }
         values(kind, id, changes);
     }

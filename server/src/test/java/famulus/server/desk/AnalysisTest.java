@@ -78,7 +78,7 @@ class AnalysisTest extends ServerTest {
                 List.of()));
         assertThat(refused(half)).isEqualTo("Choose what is compared.");
         half.put("path", "person.title");
-        assertThat(refused(half)).isEqualTo("Say what it is compared with.");
+        assertThat(refused(half)).isEqualTo("Choose what it is compared with.");
         half.put("path", "a} {b");
         assertThat(refused(half)).isNotBlank();
     }
@@ -251,7 +251,7 @@ class AnalysisTest extends ServerTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(shown.get("why").valueStream().map(JsonNode::asString))
-                .contains("First name is missing: “there” stands in", "otherwise, not when Title is filled");
+                .contains("First name is missing: “there” is used", "otherwise, not when Title is filled");
     }
 
     @Test

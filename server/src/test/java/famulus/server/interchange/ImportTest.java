@@ -216,7 +216,7 @@ class ImportTest extends InterchangeCase {
                 .isEqualTo("\ufeffSurname,E-mail,Phone,Owner,Why it was not imported");
         assertThat(back)
                 .contains("Surname: Surname is missing.")
-                .contains("Phone: “12” is no telephone number")
+                .contains("Phone: “12” is not a telephone number")
                 .contains("Nobody in the team is called “Nobody At All”")
                 .contains("'=1+1,,,,Surname: There is a formula");
         // Mended, it comes in; the added column is left out by itself.

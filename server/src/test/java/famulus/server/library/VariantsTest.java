@@ -106,7 +106,7 @@ class VariantsTest extends ServerTest {
         assertThat(add(english, "en", null, signe).at("/fields/language").asString())
                 .contains("already");
         assertThat(add(english, "xx", null, signe).at("/fields/language").asString())
-                .contains("not written to");
+                .contains("language from the list");
         assertThat(add(english, "fr", null, dov).get("code").asString()).isEqualTo("missing");
         assertThat(done("GET", "/api/templates/" + english + "/variants", null, signe)
                         .valueStream()

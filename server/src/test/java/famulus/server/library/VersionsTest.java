@@ -217,7 +217,7 @@ class VersionsTest extends ServerTest {
         assertThat(test(id, 1, ines, List.of(UUID.randomUUID()), signe)
                         .at("/fields/to")
                         .asString())
-                .contains("no colleague");
+                .contains("has left the team");
         assertThat(test(id, 1, ines, List.of(signe.id(), dov.id(), dov.id()), signe)
                         .get("sent")
                         .asInt())

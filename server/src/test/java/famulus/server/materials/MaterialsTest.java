@@ -55,7 +55,7 @@ class MaterialsTest extends ServerTest {
         assertThat(refused(new byte[0])).contains("empty");
         assertThat(refused("<svg onload='alert(1)'/>".getBytes(StandardCharsets.UTF_8)))
                 .contains("has a script in it");
-        assertThat(refused("MZ not a picture".getBytes(StandardCharsets.UTF_8))).contains("no picture");
+        assertThat(refused("MZ not a picture".getBytes(StandardCharsets.UTF_8))).contains("not a picture");
         assertThat(refused(saying(good, 50_000, 50_000))).contains("50000 × 50000");
         assertThat(refused(Arrays.copyOf(good, good.length / 2))).contains("damaged");
         assertThat(refused(Arrays.copyOf(good, 6_000_000))).contains("5 MB");
@@ -218,7 +218,7 @@ class MaterialsTest extends ServerTest {
         Map<String, Object> same =
                 Map.of("version", 1, "look", plain.get("look").asString());
         assertThat(plain.get("mayChange").asBoolean()).isFalse();
-        assertThat(done("PUT", address, same, dov).get("detail").asString()).contains("those named for it");
+        assertThat(done("PUT", address, same, dov).get("detail").asString()).contains("the people named for it");
         assertThat(done("PUT", address + "/named", Map.of("named", List.of(dov.id())), dov)
                         .get("status")
                         .asInt())

@@ -28,10 +28,10 @@ class LaunchTest {
             value = {
                 "serve              | Say “demo” or “run”",
                 "demo --port        | needs a value",
-                "demo --port eighty | is no port",
-                "demo --port 70000  | is no port",
-                "demo --now today   | is no moment",
-                "demo --fast        | is no option",
+                "demo --port eighty | is not a port",
+                "demo --port 70000  | is not a port",
+                "demo --now today   | is not a time",
+                "demo --fast        | is not an option",
                 "run --fresh        | goes with “demo” only",
                 "run --now 2026-05-04T09:00Z | goes with “demo” only",
             })

@@ -42,7 +42,7 @@ class RecordsTest extends ServerTest {
 
     @ParameterizedTest
     @CsvSource({
-        "phone, not a number, is no telephone number",
+        "phone, not a number, is not a telephone number",
         "language, tlh, not among the choices",
         "last_name, '', can’t be empty",
         "first_name, 'two\nlines', one line only",
@@ -80,7 +80,7 @@ class RecordsTest extends ServerTest {
                         Map.of("address", "ines at home", "label", "")),
                 signe);
 
-        assertThat(answer.get("fields").get("addresses.1").asString()).contains("is no e-mail address");
+        assertThat(answer.get("fields").get("addresses.1").asString()).contains("is not an e-mail address");
     }
 
     @Test
@@ -174,6 +174,6 @@ class RecordsTest extends ServerTest {
                 deal + "/documents",
                 Map.of("name", "Q", "link", "javascript:alert(1)", "state", "SENT"),
                 signe);
-        assertThat(link.get("fields").get("link").asString()).contains("is no address");
+        assertThat(link.get("fields").get("link").asString()).contains("is not an address");
     }
 }

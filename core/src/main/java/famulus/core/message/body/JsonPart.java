@@ -53,7 +53,7 @@ final class JsonPart {
         }
         String text = value.stringValue();
         if (text.length() > LONGEST_TEXT) {
-            throw wrong("“" + name + "” is longer than 100,000 characters. Part it, or take some out.");
+            throw wrong("“" + name + "” is longer than 100,000 characters. Split it, or take some out.");
         }
         if (text.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\t')) {
             throw wrong("“" + name + "” has a control character in it.");
