@@ -437,7 +437,7 @@ class ComposeTest extends BrowserTest {
         Locator along = slip(page, "Attach a file");
         Locator chooser = along.locator("input[type=file]");
         chooser.setInputFiles(new FilePayload("tool.exe", "application/octet-stream", "MZ".getBytes()));
-        assertThat(along.getByRole(AriaRole.ALERT)).containsText("tool.exe: This is a program.");
+        assertThat(along.getByRole(AriaRole.ALERT)).containsText("tool.exe: This is a program or has macros.");
         chooser.setInputFiles(new FilePayload("Prices.pdf", "application/pdf", "%PDF".getBytes()));
         // The name alone is there while the file is still coming in.
         assertThat(button(page, "Remove Prices.pdf")).isVisible();
