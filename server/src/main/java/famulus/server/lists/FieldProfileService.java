@@ -55,6 +55,7 @@ public class FieldProfileService {
     private static final int STEPS = 4;
     private static final int FEW = 1_000;
     private static final int SAMPLE = 500;
+    private static final int PROFILED = 1_000;
     private static final long KEPT_SECONDS = 60;
     private static final Comparator<CommonValue> COMMONEST =
             Comparator.comparingInt(CommonValue::people).reversed().thenComparing(CommonValue::value);
@@ -151,7 +152,9 @@ public class FieldProfileService {
                 catalogues.catalogue().resolve(path, about).orElseThrow(() -> Refusal.missing("This field"));
         House house = team.house();
         Merger printer = new Merger(new MergeSettings(house.locale(), house.zone(), clock.instant()));
-        Sampling sampling = Sampling.of(about, exact, walk);
+        // It takes half a dozen questions to say what a field holds, so fewer stand for all than in the count of a
+        // condition.
+        Sampling sampling = exact ? Sampling.of(about, true, walk) : Sampling.of(about, Sampling.FEW, PROFILED, walk);
         Gathered gathered = new Gathered(path, field, printer, progress);
         Map<CrmKind, Integer> asked = new EnumMap<>(CrmKind.class);
         Map<CrmKind, Integer> filled = new EnumMap<>(CrmKind.class);
