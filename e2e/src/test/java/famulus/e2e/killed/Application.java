@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import org.springframework.util.FileSystemUtils;
 
 /** The application as it ships, in a process of its own that can be ended in every way there is. */
 final class Application {
@@ -90,11 +91,20 @@ final class Application {
      * times as long. What the JVM keeps of it beside it serves all that are started after the first has ended in order.
      */
     private static synchronized Path unpacked() throws IOException {
-        Path unpacked =
-                Path.of("target", "unpacked-" + Files.getLastModifiedTime(JAR).toMillis());
+        Path all = Path.of("target", "unpacked");
+        Path unpacked = all.resolve(Long.toString(Files.getLastModifiedTime(JAR).toMillis()));
         if (!Files.exists(unpacked)) {
+            // Those of builds before, and one that was broken off.
+            FileSystemUtils.deleteRecursively(all);
+            Path begun = all.resolve("begun");
             Process process = new ProcessBuilder(
-                            JAVA, "-Djarmode=tools", "-jar", JAR.toString(), "extract", "--destination", unpacked + "")
+                            JAVA,
+                            "-Djarmode=tools",
+                            "-jar",
+                            JAR.toString(),
+                            "extract",
+                            "--destination",
+                            begun.toString())
                     .inheritIO()
                     .start();
             try {
@@ -105,6 +115,7 @@ final class Application {
                 Thread.currentThread().interrupt();
                 throw new IOException("Stopped while unpacking", interrupted);
             }
+            Files.move(begun, unpacked);
         }
         return unpacked;
     }
