@@ -46,7 +46,7 @@
   } = $props();
 
   const height = 33;
-  const chunk = 100;
+  const chunk = 50;
   let total = $state(-1);
   let columns = $state<Column[]>([]);
   let lines = $state<Record<number, Line>>({});

@@ -86,7 +86,7 @@ public final class ScaleBench {
         for (String kind : KINDS) {
             int total = number("total", get("/api/records/" + kind + "?most=1"));
             for (int i = 0; i < WARM_UP; i++) {
-                get("/api/records/" + kind + "?most=100&from=" + random.nextInt(total));
+                get("/api/records/" + kind + "?most=50&from=" + random.nextInt(total));
             }
         }
     }
@@ -94,20 +94,20 @@ public final class ScaleBench {
     private void askAll() throws IOException, InterruptedException {
         for (String kind : KINDS) {
             int total = number("total", get("/api/records/" + kind + "?most=1"));
-            ask(kind + "s: first page", () -> "/api/records/" + kind + "?most=100");
-            ask(kind + "s: last page", () -> "/api/records/" + kind + "?most=100&from=" + (total - 100));
-            ask(kind + "s: anywhere", () -> "/api/records/" + kind + "?most=100&from=" + random.nextInt(total));
+            ask(kind + "s: first page", () -> "/api/records/" + kind + "?most=50");
+            ask(kind + "s: last page", () -> "/api/records/" + kind + "?most=50&from=" + (total - 50));
+            ask(kind + "s: anywhere", () -> "/api/records/" + kind + "?most=50&from=" + random.nextInt(total));
             for (String column : columns(kind)) {
-                ask(kind + "s by " + column, () -> "/api/records/" + kind + "?most=100&sort=" + column);
+                ask(kind + "s by " + column, () -> "/api/records/" + kind + "?most=50&sort=" + column);
                 ask(
                         kind + "s by " + column + ", descending, anywhere",
-                        () -> "/api/records/" + kind + "?most=100&descending=true&sort=" + column + "&from="
+                        () -> "/api/records/" + kind + "?most=50&descending=true&sort=" + column + "&from="
                                 + random.nextInt(total));
             }
             for (String search : List.of("a", "mill", "ka ma", "xyz", "%", "_", "  ", "x".repeat(1000))) {
                 ask(
                         "find " + kind + "s: " + (search.length() > 20 ? "1,000 characters" : "“" + search + "”"),
-                        () -> "/api/records/" + kind + "?most=100&search="
+                        () -> "/api/records/" + kind + "?most=50&search="
                                 + URLEncoder.encode(search, StandardCharsets.UTF_8));
             }
         }
