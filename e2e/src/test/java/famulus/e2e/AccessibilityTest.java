@@ -15,6 +15,12 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** No violation of WCAG 2.2 AA that axe finds, on every view, in both themes. */
 class AccessibilityTest extends BrowserTest {
+    /** It looks at every view as the demo has it. */
+    @Override
+    boolean alone() {
+        return true;
+    }
+
     private static void scan(Page page, String view) {
         List<Rule> violations = new AxeBuilder(page)
                 .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"))

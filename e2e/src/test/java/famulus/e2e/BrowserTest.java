@@ -2,35 +2,29 @@ package famulus.e2e;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
-import famulus.server.Famulus;
-import java.nio.file.Path;
+import famulus.e2e.StartedOnce.Started;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.TestInstance;
-import org.springframework.boot.SpringApplication;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** The real application with its demo, in Debian's Chromium, driven as a hand would. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@ExtendWith(StartedOnce.class)
 abstract class BrowserTest {
-    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
-
+    private Started started;
     private ConfigurableApplicationContext application;
-    private Playwright playwright;
-    private Browser browser;
     private final List<BrowserContext> contexts = new ArrayList<>();
 
     /** Whether the application runs with the made-up company. */
@@ -43,29 +37,18 @@ abstract class BrowserTest {
         return List.of();
     }
 
+    /** Whether it changes what others lean on, or they what it leans on: then it has an application of its own. */
+    boolean alone() {
+        return false;
+    }
+
+    void use(Started shared) {
+        this.started = shared;
+    }
+
     @BeforeAll
     void start() {
-        List<String> arguments =
-                new ArrayList<>(List.of("--server.port=0", "--famulus.data=memory", "--famulus.demo=" + demo()));
-        if (demo()) {
-            arguments.add("--famulus.now=2026-05-04T09:00:00Z");
-        }
-        arguments.addAll(settings());
-        application = SpringApplication.run(Famulus.class, arguments.toArray(String[]::new));
-        playwright = Playwright.create(
-                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(CHROMIUM)
-                        .setArgs(List.of(
-                                "--no-sandbox",
-                                "--disable-dev-shm-usage",
-                                "--disable-gpu",
-                                "--disable-background-networking",
-                                "--disable-component-update",
-                                "--disable-sync",
-                                "--no-first-run")));
+        application = alone() ? started.application(demo(), settings()) : started.shared();
     }
 
     @AfterEach
@@ -76,9 +59,9 @@ abstract class BrowserTest {
 
     @AfterAll
     void stop() {
-        browser.close();
-        playwright.close();
-        application.close();
+        if (alone()) {
+            application.close();
+        }
     }
 
     String address(String path) {
@@ -92,10 +75,11 @@ abstract class BrowserTest {
     }
 
     Page open(String path, int width, int height, ColorScheme scheme) {
-        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
-                .setViewportSize(width, height)
-                .setColorScheme(scheme)
-                .setTimezoneId("Europe/London"));
+        BrowserContext context = started.browser()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(width, height)
+                        .setColorScheme(scheme)
+                        .setTimezoneId("Europe/London"));
         contexts.add(context);
         context.setDefaultTimeout(20_000);
         Page page = context.newPage();

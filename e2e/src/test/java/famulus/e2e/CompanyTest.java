@@ -10,6 +10,12 @@ import org.junit.jupiter.api.Test;
 
 /** The house's rules: its own fields, facts, holidays and ways of greeting. */
 class CompanyTest extends BrowserTest {
+    /** It renames stages, greetings and people. */
+    @Override
+    boolean alone() {
+        return true;
+    }
+
     private static Locator row(Page page, String text) {
         return page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText(text));
     }

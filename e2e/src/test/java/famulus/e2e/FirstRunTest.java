@@ -15,6 +15,12 @@ import org.junit.jupiter.api.Test;
 
 /** Real use, from nothing: the first visitor makes the administrator, who is led to a first message that arrives. */
 class FirstRunTest extends BrowserTest {
+    /** It begins from nothing. */
+    @Override
+    boolean alone() {
+        return true;
+    }
+
     private final GreenMail post =
             new GreenMail(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_SMTP).dynamicPort());
 

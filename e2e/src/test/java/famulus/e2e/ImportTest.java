@@ -16,6 +16,12 @@ import org.junit.jupiter.api.Test;
 
 /** Files of records, in and out. */
 class ImportTest extends BrowserTest {
+    /** It adds and changes contacts. */
+    @Override
+    boolean alone() {
+        return true;
+    }
+
     private static final String FAIR =
             """
             Vorname;Nachname;E-Mail;Firma;Telefon;Visited our stand

@@ -11,6 +11,12 @@ import org.junit.jupiter.api.Test;
 
 /** What a reader does with a message, and what the sender then knows. */
 class ReaderTest extends BrowserTest {
+    /** It unsubscribes somebody and stops the counting. */
+    @Override
+    boolean alone() {
+        return true;
+    }
+
     private static final String SOMEBODYS_PROGRAM = "Mozilla/5.0 (X11; Linux x86_64; rv:140.0) Gecko/20100101";
 
     private static void write(Page page, String template) {

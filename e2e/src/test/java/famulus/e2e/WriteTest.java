@@ -10,6 +10,12 @@ import org.junit.jupiter.api.Test;
 
 /** Writing to one record, from the key to the recipient's inbox. */
 class WriteTest extends BrowserTest {
+    /** It stops the mail server and fills in what is missing of people. */
+    @Override
+    boolean alone() {
+        return true;
+    }
+
     private static void choose(Page page, String template) {
         page.keyboard().press("w");
         Locator chooser = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"));

@@ -1,0 +1,82 @@
+package famulus.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Playwright;
+import famulus.server.Famulus;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
+import org.junit.jupiter.api.extension.TestInstancePostProcessor;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * What takes seconds to start, and so is started once for all classes: the browser, and the application with the demo's
+ * data. Both are closed after the last test.
+ */
+final class StartedOnce implements TestInstancePostProcessor {
+    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+
+    @Override
+    public void postProcessTestInstance(Object test, ExtensionContext context) {
+        Started started = context.getRoot()
+                .getStore(Namespace.create(StartedOnce.class))
+                .computeIfAbsent(Started.class, any -> new Started(), Started.class);
+        ((BrowserTest) test).use(started);
+    }
+
+    /** The browser, and the application once somebody has asked for it. */
+    static final class Started implements AutoCloseable {
+        private final Playwright playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        private final Browser browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(CHROMIUM)
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-dev-shm-usage",
+                                "--disable-gpu",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync",
+                                "--no-first-run")));
+        private ConfigurableApplicationContext shared;
+
+        Browser browser() {
+            return browser;
+        }
+
+        /** The application with the demo's data that classes share. */
+        ConfigurableApplicationContext shared() {
+            if (shared == null) {
+                shared = application(true, List.of());
+            }
+            return shared;
+        }
+
+        /** An application of one's own; whoever asks for it closes it. */
+        ConfigurableApplicationContext application(boolean demo, List<String> settings) {
+            List<String> arguments =
+                    new ArrayList<>(List.of("--server.port=0", "--famulus.data=memory", "--famulus.demo=" + demo));
+            if (demo) {
+                arguments.add("--famulus.now=2026-05-04T09:00:00Z");
+            }
+            arguments.addAll(settings);
+            return SpringApplication.run(Famulus.class, arguments.toArray(String[]::new));
+        }
+
+        @Override
+        public void close() {
+            browser.close();
+            playwright.close();
+            if (shared != null) {
+                shared.close();
+            }
+        }
+    }
+}
