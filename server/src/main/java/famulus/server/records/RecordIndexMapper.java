@@ -5,7 +5,6 @@ import famulus.server.search.SearchWord;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -31,8 +30,7 @@ interface RecordIndexMapper {
     /** The places of some records in the list of one column, in no order. */
     default List<String> placesOf(String column, Collection<UUID> ids) {
         return standings(ids).stream()
-                .map(one -> Standing.read(one.places()).get(column))
-                .filter(Objects::nonNull)
+                .flatMap(one -> Standing.place(one.places(), column).stream())
                 .toList();
     }
 

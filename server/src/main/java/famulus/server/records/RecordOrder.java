@@ -18,6 +18,8 @@ import org.springframework.stereotype.Component;
 class RecordOrder {
     /** So many that fit a search are shown; whoever has more is told to look for more. */
     static final int MOST_FOUND = 2_000;
+    /** So many are gathered and put in order; to look for them one place after another would take longer. */
+    private static final int MOST_GATHERED = 4_000;
     /** So far into a list nothing but passing over is needed. */
     private static final int NEAR = 1_000;
 
@@ -48,7 +50,7 @@ class RecordOrder {
      * @param most how many to return
      */
     Window window(CrmKind kind, String typed, String column, boolean descending, int from, int most) {
-        Search found = search.find(kind.word(), typed, MOST_FOUND);
+        Search found = search.find(kind.word(), typed, MOST_GATHERED);
         if (found.all()) {
             int total = mapper.count(kind.word());
             return new Window(
@@ -58,7 +60,9 @@ class RecordOrder {
         }
         if (found.gathered()) {
             List<String> places = sorted(mapper.placesOf(column, found.found()), descending);
-            return new Window(places.size(), false, ids(part(places, from, most)));
+            boolean more = places.size() > MOST_FOUND;
+            int total = Math.min(places.size(), MOST_FOUND);
+            return new Window(total, more, ids(part(places.subList(0, total), from, most)));
         }
         // Each word fits many; all of them together may fit few.
         List<String> places = walked(kind, column, descending, found, Math.min(from + most, MOST_FOUND) + 1);

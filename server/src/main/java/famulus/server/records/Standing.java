@@ -2,6 +2,7 @@ package famulus.server.records;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -23,6 +24,17 @@ final class Standing {
                     .append(place);
         });
         return text.toString();
+    }
+
+    /** The place in the list of one column; nothing where it has none there. */
+    static Optional<String> place(String text, String column) {
+        String line = column + TAB;
+        int at = text.startsWith(line) ? 0 : text.indexOf(LINE_END + line) + 1;
+        if (at == 0 && !text.startsWith(line)) {
+            return Optional.empty();
+        }
+        int end = text.indexOf(LINE_END, at);
+        return Optional.of(text.substring(at + line.length(), end < 0 ? text.length() : end));
     }
 
     static Map<String, String> read(String text) {
