@@ -23,10 +23,10 @@
   import Sheet from './body/Sheet.svelte';
   import SourceEditor from './body/SourceEditor.svelte';
   import { richField, Slots } from './body/slots';
-  import type { DeskState } from './deskState.svelte';
   import type { Chip } from './draftText';
   import FieldSlips from './FieldSlips.svelte';
   import { sameChips, type OpenChip } from './openChip';
+  import type { Hand, Writing } from './writing';
 
   /** The draft: subject, preview text, and the body as one text or as blocks, with the slips of what stands in them. */
   type Part = Schemas['ShownNote']['part'];
@@ -35,13 +35,22 @@
     desk,
     composing,
     notes,
+    labels = { subject: 'Subject', text: 'Text' },
     onmoved,
+    onchip,
+    onhand,
   }: {
-    desk: DeskState;
+    desk: Writing;
     composing: Composing;
     notes: Note[];
+    /** How the texts are called that every message has. */
+    labels?: { subject: string; text: string };
     /** Lines may stand elsewhere now. */
     onmoved: () => void;
+    /** Opens a field in another way than by its slip; says whether it did. */
+    onchip?: (chip: Chip, anchor: HTMLElement) => boolean;
+    /** Opens what was changed by hand in a text, of a message. */
+    onhand?: (change: Hand['changes'][number], anchor: HTMLElement) => void;
   } = $props();
 
   /** The texts: subject, preview text, and the body, or each string of its blocks. */
@@ -62,6 +71,16 @@
   const whole = $derived(!desk.draft?.kind || desk.draft.kind === 'TEMPLATE');
   const designed = $derived(!!desk.draft?.mode && desk.draft.mode !== 'PLAIN');
   const bodyNotes = $derived(notes.filter((note) => note.part === 'BODY'));
+  /** Whether it is a message to one person, in which fields become words. */
+  const message = $derived(desk.hand !== null);
+  const NO_HAND: Pick<Hand, 'values' | 'changes'> = { values: [], changes: [] };
+  const hands = $derived.by(() => {
+    const byKey = new Map<string, Pick<Hand, 'values' | 'changes'>>();
+    const of = (key: string) => byKey.get(key) ?? byKey.set(key, { values: [], changes: [] }).get(key)!;
+    desk.hand?.values.forEach((one) => of(one.key).values.push(one));
+    desk.hand?.changes.forEach((one) => of(one.key).changes.push(one));
+    return byKey;
+  });
   const sentences = $derived(new Map(Object.entries(desk.preview.proof?.rendering?.conditions ?? {})));
 
   /** A text that has moved is made anew before the old one goes, which then is not the one that is known. */
@@ -142,6 +161,12 @@
     texts[key]?.focus();
   }
 
+  /** Puts other words in the place of a stretch of one text, by its key. */
+  export function replaceIn(key: string, start: number, end: number, words: string): void {
+    texts[key]?.replaceSource(start, end, words);
+    texts[key]?.focus();
+  }
+
   /** Goes to a word of a block, the how manieth of its kind there; to the block's first text when it is not written there. */
   export function goToWord(block: string, word: string, nth: number): void {
     const fields = Object.keys(texts).filter((field) => field.startsWith(block));
@@ -153,6 +178,22 @@
 
   export function focusSubject(): void {
     texts.SUBJECT?.focus();
+  }
+
+  /** Goes to the end of the words. */
+  export function focusText(): void {
+    const first = texts.BODY ?? Object.entries(texts).find(([key]) => /#/.test(key))?.[1];
+    first?.focus();
+    if (first && 'toEnd' in first) first.toEnd();
+  }
+
+  /** The first field that is to be filled in still, with where it stands. */
+  export function firstField(): { chip: Chip; anchor: HTMLElement } | null {
+    for (const dom of section?.querySelectorAll<HTMLElement>('[data-written]') ?? []) {
+      const chip = desk.preview.met.get(dom.dataset.written!);
+      if (chip) return { chip, anchor: dom };
+    }
+    return null;
   }
 
   function goBack(way: 1 | -1) {
@@ -248,12 +289,17 @@
     fields={desk.people.fields}
     about={desk.draft!.about}
     filled={desk.people.filled}
+    special={!message}
+    hand={hands.get(key) ?? NO_HAND}
+    {onhand}
     notes={about}
     met={desk.preview.met}
     {...how}
     editable={desk.mayChange}
     {onchange}
-    onchip={(one, at, anchor) => (chip = { chip: one, key, at, anchor })}
+    onchip={(one, at, anchor) => {
+      if (!onchip?.(one, anchor)) chip = { chip: one, key, at, anchor };
+    }}
     onback={goBack}
   />
 {/snippet}
@@ -292,17 +338,25 @@
   )}
 {/snippet}
 
-<section class="draft" aria-label="Draft" bind:this={section} onfocusin={() => (last = current() ?? last)}>
+<section
+  class="draft"
+  class:message
+  aria-label={message ? 'Message' : 'Draft'}
+  bind:this={section}
+  onfocusin={() => (last = current() ?? last)}
+>
   {#key desk.generation}
     {#if whole}
       <div class="line">
         <span aria-hidden="true">Subject</span>
-        {@render part('SUBJECT', 'Subject', true, 'what it is about, in a line')}
+        {@render part('SUBJECT', labels.subject, true, 'what it is about, in a line')}
       </div>
-      <div class="line">
-        <span aria-hidden="true">Preview text</span>
-        {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
-      </div>
+      {#if !message || desk.draft!.mode === 'DESIGNED'}
+        <div class="line">
+          <span aria-hidden="true">Preview text</span>
+          {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}
+        </div>
+      {/if}
     {/if}
     <div class="sheet" class:blocks={designed} class:banded={designed && composing.banded}>
       {#if desk.draft!.mode === 'SOURCE'}
@@ -355,7 +409,7 @@
         </Sheet>
         {#if composing.banded && whole}<Housed draft={desk.draft!} foot />{/if}
       {:else}
-        {@render part('BODY', 'Text', false, 'Write the message. Type { to put in a field.')}
+        {@render part('BODY', labels.text, false, 'Write the message. Type { to put in a field.')}
       {/if}
     </div>
   {/key}
@@ -416,6 +470,24 @@
 
   .blocks {
     padding: 8px 0 20px 4px;
+  }
+
+  .message {
+    padding: 0;
+  }
+
+  .message .sheet {
+    min-height: 120px;
+    margin: 8px 0 4px;
+    padding-bottom: 16px;
+  }
+
+  .message .line:first-child {
+    font-weight: 600;
+  }
+
+  .message .along {
+    margin-bottom: 4px;
   }
 
   .banded {

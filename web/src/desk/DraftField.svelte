@@ -25,7 +25,13 @@
     type Chip,
     type PlacedMark,
   } from './draftText';
-  import { alreadyDrawn, choiceDecorations, drawn, noteDecorations } from './draftDecorations';
+  import {
+    alreadyDrawn,
+    choiceDecorations,
+    drawn,
+    handDecorations,
+    noteDecorations,
+  } from './draftDecorations';
   import { blankChip, chipOf, choiceChips, findFields, type FoundField } from './finding';
   import type { About } from '../library/about';
   import { withBranch, withoutBranch, withoutChoice } from './draftChoices';
@@ -42,6 +48,7 @@
   import FieldFinder from './FieldFinder.svelte';
   import type { Paragraph } from './body/body';
   import RichBar from './body/RichBar.svelte';
+  import type { Hand } from './writing';
   import { looksOf, richKeys, typingRules, type Looks } from './body/richCommands';
   import { paragraphsOf, richDocument } from './body/richText';
 
@@ -57,6 +64,9 @@
     about,
     filled,
     notes = [],
+    special = true,
+    hand,
+    onhand,
     oneLine = false,
     rich = false,
     editable = true,
@@ -75,6 +85,11 @@
     /** How many people have each field; null until that is known. */
     filled: Schemas['Filled'] | null;
     notes?: Schemas['ShownNote'][];
+    /** Whether choices and blanks can be put in, besides fields. */
+    special?: boolean;
+    /** Of a message, what of it is a value and what was changed by hand. */
+    hand?: Pick<Hand, 'values' | 'changes'>;
+    onhand?: (change: Hand['changes'][number], anchor: HTMLElement) => void;
     oneLine?: boolean;
     rich?: boolean;
     editable?: boolean;
@@ -90,12 +105,13 @@
 
   const id = $props.id();
   const notesKey = new PluginKey<DecorationSet>('notes');
+  const handKey = new PluginKey<DecorationSet>('hand');
   const choicesKey = new PluginKey<DecorationSet>('choices');
   let view: EditorView | undefined;
   let finding = $state<{ query: string; from: number; to: number; rect: DOMRect } | null>(null);
   let asked = false;
   let at = $state(0);
-  const found = $derived(finding ? findFields(fields, finding.query) : []);
+  const found = $derived(finding ? findFields(fields, finding.query, special) : []);
   let looks = $state<{ looks: Looks; rect: DOMRect } | null>(null);
   let linking = $state(false);
   /** The text as it was given or told last. */
@@ -278,6 +294,7 @@
             keymap(baseKeymap),
             drawn(choicesKey),
             drawn(notesKey),
+            drawn(handKey),
           ],
         }),
         editable: () => editable,
@@ -308,6 +325,16 @@
           );
           return true;
         },
+        handleClick: (editor, position, event) => {
+          const change = hand?.changes.find(
+            (one) =>
+              positionOf(editor.state.doc, one.start) <= position &&
+              position <= positionOf(editor.state.doc, one.end),
+          );
+          const drawn = (event.target as HTMLElement).closest<HTMLElement>('.mine, .gone');
+          if (change && drawn) onhand?.(change, drawn);
+          return false;
+        },
         handlePaste: (editor, event) =>
           !!event.clipboardData && takeIn(editor, event.clipboardData, taking()),
         handleDrop: (editor, event, _, moved) => dropIn(editor, event, moved, taking()),
@@ -337,6 +364,7 @@
       },
     );
     showChoices(chips);
+    if (hand) show(handKey, handDecorations(view.state.doc, hand));
     blank = isBlank(view.state);
     return () => {
       view?.destroy();
@@ -347,6 +375,10 @@
   $effect(() => {
     void notes;
     showNotes();
+  });
+
+  $effect(() => {
+    if (view && hand) show(handKey, handDecorations(view.state.doc, hand));
   });
 
   // What a screen reader is told changes with them, and the editor asks for it only when it is drawn.
@@ -461,6 +493,11 @@
 
   export function focus(): void {
     view?.focus();
+  }
+
+  /** Puts the cursor behind the last word. */
+  export function toEnd(): void {
+    view?.dispatch(view.state.tr.setSelection(TextSelection.atEnd(view.state.doc)).scrollIntoView());
   }
 </script>
 

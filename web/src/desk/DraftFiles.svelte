@@ -3,10 +3,10 @@
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Slip from '../ui/Slip.svelte';
-  import type { DeskState } from './deskState.svelte';
+  import type { Writing } from './writing';
 
   /** The files that are attached to a template's messages. */
-  let { desk }: { desk: DeskState } = $props();
+  let { desk }: { desk: Writing } = $props();
 
   let all = $state<Schemas['KeptFile'][]>([]);
   let opener = $state<HTMLButtonElement>();

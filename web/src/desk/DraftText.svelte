@@ -270,6 +270,54 @@
     color: var(--ink-soft);
   }
 
+  .text :global(.value) {
+    border-bottom: 1.5px dotted var(--colour, var(--date));
+  }
+
+  .text :global(.value.contact) {
+    --colour: var(--contact);
+  }
+
+  .text :global(.value.lead) {
+    --colour: var(--lead);
+  }
+
+  .text :global(.value.deal) {
+    --colour: var(--deal);
+  }
+
+  .text :global(.value.organisation) {
+    --colour: var(--organisation);
+  }
+
+  .text :global(.value.user) {
+    --colour: var(--user);
+  }
+
+  .text :global(.value.our) {
+    --colour: var(--our);
+  }
+
+  .text :global(.value.fallback) {
+    background: var(--query-tint);
+  }
+
+  .text :global(.mine) {
+    background: var(--mine);
+    cursor: help;
+  }
+
+  .text :global(.gone) {
+    padding: 0 1px;
+    background: var(--mine);
+    box-shadow: inset 0 -2px 0 var(--ink-soft);
+    cursor: help;
+  }
+
+  .text :global(.gone::before) {
+    content: '⁠';
+  }
+
   .text :global(p.within) {
     padding-left: 9px;
     box-shadow: inset 2px 0 0 var(--rule);

@@ -1,7 +1,7 @@
 <script lang="ts">
   import ChipSlip from './ChipSlip.svelte';
   import ChoiceSlip from './ChoiceSlip.svelte';
-  import type { DeskState } from './deskState.svelte';
+  import type { Writing } from './writing';
   import type DraftField from './DraftField.svelte';
   import { isMark, type Chip } from './draftText';
   import { branchChip, otherwiseChip } from './finding';
@@ -13,7 +13,7 @@
     chip = $bindable(),
     fieldOf,
   }: {
-    desk: DeskState;
+    desk: Writing;
     chip: OpenChip | null;
     /** The text that a chip is in. */
     fieldOf: (key: string) => DraftField | undefined;

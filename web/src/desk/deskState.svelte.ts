@@ -6,6 +6,7 @@ import { notify } from '../ui/notices.svelte';
 import { PreviewLoop } from './previewLoop.svelte';
 import { PreviewPeople } from './previewPeople.svelte';
 import { UndoHistory } from './undoHistory';
+import type { Writing } from './writing';
 
 type Draft = Schemas['Draft'];
 /** What is kept in the browser; `base` is what the server had when the draft went on from it. */
@@ -44,7 +45,8 @@ const MOST_STEPS = 1_500_000;
  * A template on the desk. Every change goes to the browser's own store at once, to the server a moment later, and to
  * the proof as soon as the one before has come back; the draft itself never waits for any of them.
  */
-export class DeskState {
+export class DeskState implements Writing {
+  readonly hand = null;
   template = $state<Schemas['Template'] | null>(null);
   draft = $state<Draft | null>(null);
   mayChange = $state(false);

@@ -2,6 +2,7 @@ import type { Node } from 'prosemirror-model';
 import { Plugin, type PluginKey } from 'prosemirror-state';
 import { Decoration, DecorationSet } from 'prosemirror-view';
 import type { Schemas } from '../api/client';
+import type { Hand } from './writing';
 import { choicesOf, positionOf, sourceOf, takenMarks, type Chip, type PlacedMark } from './draftText';
 
 /** Draws what it was told last, moved along with the text. */
@@ -40,6 +41,32 @@ export function noteDecorations(doc: Node, notes: Schemas['ShownNote'][]): Decor
       const says = `noted ${note.level.toLowerCase()}`;
       return Decoration.inline(from, to, { class: says }, { says });
     });
+}
+
+/** Of a message: the words that are values, those changed by hand, and where words were taken out. */
+export function handDecorations(doc: Node, hand: Pick<Hand, 'values' | 'changes'>): Decoration[] {
+  const length = sourceOf(doc).length;
+  const stretch = (one: { start: number; end: number }, says: string) =>
+    Decoration.inline(positionOf(doc, one.start), positionOf(doc, one.end), { class: says }, { says });
+  const fits = (one: { start: number; end: number }) => one.end <= length;
+  return [
+    ...hand.values
+      .filter(fits)
+      .map((one) => stretch(one, `value ${one.source}${one.fallback ? ' fallback' : ''}`)),
+    ...hand.changes
+      .filter(fits)
+      .map((one) => (one.end > one.start ? stretch(one, 'mine') : takenOut(doc, one.start, one.was))),
+  ];
+}
+
+function takenOut(doc: Node, at: number, was: string): Decoration {
+  const mark = () => {
+    const dom = document.createElement('span');
+    dom.className = 'gone';
+    dom.title = `Taken out: ${was.trim()}`;
+    return dom;
+  };
+  return Decoration.widget(positionOf(doc, at), mark, { says: `gone ${was}`, side: -1 });
 }
 
 /** Each choice as a bracketed passage, and which of its branches the proof person gets, as the server found. */

@@ -38,10 +38,14 @@ function fit(field: FoundField, words: string[]): number {
   return label.split(' ').some((one) => one.startsWith(first)) ? 1 : field.path.startsWith(first) ? 2 : 3;
 }
 
-/** The fields that fit what was typed, the best first and otherwise in the catalogue's order. */
-export function findFields(fields: FoundField[], typed: string): FoundField[] {
+/**
+ * The fields that fit what was typed, the best first and otherwise in the catalogue's order.
+ *
+ * @param special whether what is no field can be put in too
+ */
+export function findFields(fields: FoundField[], typed: string, special = true): FoundField[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  return [...fields, ...specials]
+  return [...fields, ...(special ? specials : [])]
     .map((field) => ({ field, score: fit(field, words) }))
     .filter(({ score }) => score < Infinity)
     .sort((a, b) => a.score - b.score)

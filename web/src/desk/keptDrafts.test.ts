@@ -1,21 +1,15 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { draftKey, dropDraft, hasDraft, keepDraft, readDraft } from './keptDrafts';
-import { isKeptMessage, newMessageId, type KeptMessage } from './keptMessage';
+import { isKeptMessage, newMessageId, type KeptMessage } from '../messages/keptMessage';
 
 const KEY = draftKey('contact', 'ines');
-const MESSAGE: KeptMessage = {
-  id: newMessageId(),
-  template: 'call',
-  person: 'ines',
-  deal: null,
-  address: 'a',
-  sender: '',
-  after: null,
-  chosen: { 'contact.variety': 'Braeburn' },
-  answers: { 'what we agreed': 'Tuesday' },
-  subject: { type: 'doc' },
-  body: undefined,
-};
+const WORDS = { about: 'CONTACT', subject: 'Hives', previewText: '', body: 'Dear Ines', mode: 'PLAIN' };
+const MESSAGE = {
+  draft: newMessageId(),
+  version: 3,
+  message: { id: newMessageId(), kind: 'contact', person: 'ines', template: 'call', words: WORDS },
+  unsent: true,
+} as unknown as KeptMessage;
 
 describe('a message kept in the browser', () => {
   beforeEach(() => localStorage.clear());
@@ -23,28 +17,20 @@ describe('a message kept in the browser', () => {
   it('is there again after a reload', () => {
     expect(keepDraft(KEY, MESSAGE)).toBe(true);
     expect(hasDraft(KEY)).toBe(true);
-    expect(readDraft(KEY, isKeptMessage)).toEqual({ ...MESSAGE, body: undefined });
+    expect(readDraft(KEY, isKeptMessage)).toEqual(MESSAGE);
     dropDraft(KEY);
     expect(hasDraft(KEY)).toBe(false);
     expect(readDraft(KEY, isKeptMessage)).toBeNull();
-  });
-
-  it('is gone on with though it was kept before there were answers and conversations', () => {
-    const { answers, after, ...older } = MESSAGE;
-    expect([answers, after]).toHaveLength(2);
-    keepDraft(KEY, older);
-    expect(readDraft(KEY, isKeptMessage)).toMatchObject({ person: 'ines', chosen: MESSAGE.chosen });
   });
 
   it.each([
     ['its words alone', 'Dear Ines'],
     ['nothing', null],
     ['a list', [1, 2]],
-    ['who it is for in another way', { ...MESSAGE, person: { id: 'ines' } }],
-    ['a template by number', { ...MESSAGE, template: 7 }],
-    ['what was chosen as a list', { ...MESSAGE, chosen: [['a', 1]] }],
-    ['answers that are no texts', { ...MESSAGE, answers: { hint: 3 } }],
-    ['what it follows by its subject alone', { ...MESSAGE, after: { subject: 'Hives' } }],
+    ['a message without a draft', { ...MESSAGE, draft: undefined }],
+    ['its words in stretches', { ...MESSAGE, message: { ...MESSAGE.message, words: null, subject: [] } }],
+    ['who it is for in another way', { ...MESSAGE, message: { ...MESSAGE.message, person: { id: 'ines' } } }],
+    ['a version by name', { ...MESSAGE, version: 'first' }],
   ])('is begun anew where an older version kept %s', (_, older) => {
     keepDraft(KEY, older);
     expect(readDraft(KEY, isKeptMessage)).toBeNull();

@@ -27,8 +27,13 @@ export class PreviewLoop {
 
   /**
    * @param now what is to be shown at this moment; null while there is nothing
+   * @param read merges and proofreads it
    */
-  constructor(private readonly now: () => Previewed | null) {}
+  constructor(
+    private readonly now: () => Previewed | null,
+    private readonly read: (next: Previewed) => Promise<Schemas['ShownProof']> = (next) =>
+      proofOf(next.draft, next.template, next.person),
+  ) {}
 
   /** The draft or the person has changed. */
   ask(): void {
@@ -44,7 +49,7 @@ export class PreviewLoop {
     this.running = true;
     for (let next = this.next(); next; next = this.next()) {
       try {
-        this.proof = await proofOf(next.draft, next.template, next.person);
+        this.proof = await this.read(next);
         this.failed = '';
         for (const part of [this.proof.subject, this.proof.previewText, this.proof.body]) {
           for (const chip of part.chips) this.met.set(chip.written, chip);

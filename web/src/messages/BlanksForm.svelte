@@ -1,69 +1,72 @@
 <script lang="ts">
-  import type { Schemas } from '../api/client';
+  import { fieldsOf, sentence } from '../api/client';
 
-  /** The blanks that a template leaves to its sender, in order; filled in before anything else, one after another with Tab. */
+  /**
+   * The blanks that a template leaves to its sender, in order; filled in before anything else, one after another with Tab.
+   * What was filled in stands in the message, and is changed there.
+   */
   let {
-    blanks,
-    answers,
+    open,
     onanswer,
     ondone,
   }: {
-    blanks: Schemas['ShownBlank'][];
-    answers: Record<string, string>;
-    onanswer: (hint: string, answer: string) => void;
-    /** The last one is answered. */
+    /** The hints of those that are open. */
+    open: string[];
+    onanswer: (hint: string, answer: string) => Promise<void>;
+    /** The last one is answered, or passed over. */
     ondone: () => void;
   } = $props();
 
-  /** In milliseconds. */
-  const PAUSE = 150;
   const id = $props.id();
-  const open = $derived(blanks.filter((one) => !(answers[one.hint] ?? '').trim()).length);
+  let typed = $state<Record<string, string>>({});
+  let wrong = $state('');
   let form = $state<HTMLElement>();
-
-  let timer: ReturnType<typeof setTimeout>;
-
-  /** The message follows while one types, a moment after each letter, and at once when the place is left. */
-  function typed(hint: string, text: string, wait: number) {
-    clearTimeout(timer);
-    if (text === (answers[hint] ?? '')) return;
-    if (wait) timer = setTimeout(() => onanswer(hint, text), wait);
-    else onanswer(hint, text);
-  }
-
-  $effect(() => () => clearTimeout(timer));
 
   $effect(() => {
     form?.querySelector<HTMLElement>('textarea')?.focus();
   });
 
+  /** Puts in what was typed and has not been left yet; says whether all is put in. */
+  export async function putIn(): Promise<boolean> {
+    for (const hint of [...open]) await answer(hint);
+    return wrong === '';
+  }
+
+  async function answer(hint: string) {
+    const text = typed[hint] ?? '';
+    if (!text.trim()) return;
+    try {
+      await onanswer(hint, text);
+      wrong = '';
+    } catch (failure) {
+      wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+    }
+  }
+
   function onkeydown(event: KeyboardEvent, at: number) {
     const onward = event.key === 'Tab' && !event.shiftKey;
     const enter = event.key === 'Enter' && !event.shiftKey && !event.ctrlKey;
-    if (!enter && !(onward && at === blanks.length - 1)) return;
+    if (!enter && !(onward && at === open.length - 1)) return;
     event.preventDefault();
-    // What was typed counts before the next place is gone to.
-    (event.currentTarget as HTMLElement).blur();
-    if (at === blanks.length - 1) ondone();
-    else form?.querySelectorAll<HTMLElement>('textarea')[at + 1]?.focus();
+    const next = form?.querySelectorAll<HTMLElement>('textarea')[at + 1];
+    if (next) next.focus();
+    else void answer(open[at]).then(() => wrong || ondone());
   }
 </script>
 
 <section class="blanks" aria-label="To fill in" bind:this={form}>
-  <p>
-    {open === 0 ? 'All filled in.' : open === 1 ? 'One place to fill in.' : `${open} places to fill in.`}
-  </p>
-  {#each blanks as one, i (one.hint)}
-    <label for="{id}-{i}">{one.hint}</label>
+  <p>{open.length === 1 ? 'One place to fill in.' : `${open.length} places to fill in.`}</p>
+  {#each open as hint, i (hint)}
+    <label for="{id}-{i}">{hint}</label>
     <textarea
       id="{id}-{i}"
       rows="1"
       maxlength="4000"
-      value={answers[one.hint] ?? ''}
-      oninput={(event) => typed(one.hint, event.currentTarget.value, PAUSE)}
-      onchange={(event) => typed(one.hint, event.currentTarget.value, 0)}
+      bind:value={typed[hint]}
+      onchange={() => void answer(hint)}
       onkeydown={(event) => onkeydown(event, i)}></textarea>
   {/each}
+  {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 </section>
 
 <style>
@@ -82,6 +85,10 @@
     grid-column: 1 / -1;
     color: var(--ink-soft);
     font-size: 12.5px;
+  }
+
+  .wrong {
+    color: var(--stop);
   }
 
   textarea {

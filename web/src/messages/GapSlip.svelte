@@ -3,7 +3,8 @@
   import FieldInput from '../records/FieldInput.svelte';
   import Button from '../ui/Button.svelte';
   import Slip from '../ui/Slip.svelte';
-  import type { Piece } from './messageText';
+
+  type Piece = Schemas['ShownPiece'];
 
   /** Fills a gap: with a value for this message only, or on the record for good. */
   let {
@@ -69,7 +70,7 @@
   {onclose}
 >
   {#if piece.origin === 'BROKEN'}
-    <p>Delete it here, and correct the template on its desk.</p>
+    <p>Delete it here, or write the real words in its place.</p>
   {:else}
     <!-- svelte-ignore a11y_no_static_element_interactions -->
     <div

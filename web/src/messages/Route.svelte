@@ -3,7 +3,8 @@
 
   /** From whom, to whom and about which deal a message goes; what leaves no choice is only said. */
   let {
-    message,
+    to,
+    senderName,
     contacts,
     senders,
     onDeal,
@@ -16,7 +17,9 @@
     onperson,
     ondeal,
   }: {
-    message: Schemas['BegunMessage'];
+    /** Whom it goes to. */
+    to: Schemas['ProvedPerson'];
+    senderName: string;
     /** On a deal's page: who can be written to. */
     contacts: Schemas['RelatedLine'][];
     /** Whom one may write for; empty for those who write in their own name. */
@@ -32,21 +35,20 @@
     ondeal: (id: string) => void;
   } = $props();
 
-  const addresses = $derived(message.proof.person.addresses);
-  const deals = $derived(message.proof.person.deals);
+  const addresses = $derived(to.addresses);
+  const deals = $derived(to.deals);
 </script>
 
 <span class="route">
   {#if senders.length}
     <label
-      >from <select value={sender} onchange={(event) => onsender(event.currentTarget.value)}>
-        {#if !senders.some((one) => one.id === sender)}<option value={sender}>{message.senderName}</option
-          >{/if}
+      >From <select value={sender} onchange={(event) => onsender(event.currentTarget.value)}>
+        {#if !senders.some((one) => one.id === sender)}<option value={sender}>{senderName}</option>{/if}
         {#each senders as one (one.id)}<option value={one.id}>{one.firstName} {one.lastName}</option>{/each}
       </select></label
     >
   {:else}
-    from {message.senderName}
+    From {senderName}
   {/if}
   {#if onDeal && contacts.length > 1}
     <label
@@ -75,7 +77,10 @@
 
 <style>
   .route {
-    margin-left: auto;
+    display: block;
+    margin-bottom: 6px;
+    color: var(--ink-soft);
+    font-size: 13px;
   }
 
   select {

@@ -3,26 +3,30 @@
   import { ask, fieldsOf, Problem, sentence, type Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import { me } from '../app/session.svelte';
+  import { Composing } from '../desk/body/composing.svelte';
+  import Draft from '../desk/Draft.svelte';
+  import { draftKey, readDraft } from '../desk/keptDrafts';
+  import type { Chip } from '../desk/draftText';
   import Button from '../ui/Button.svelte';
   import MessageFrame from '../ui/MessageFrame.svelte';
-  import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
-  import GapSlip from './GapSlip.svelte';
   import BlanksForm from './BlanksForm.svelte';
-  import MessageField from './MessageField.svelte';
+  import ChangeSlip from './ChangeSlip.svelte';
+  import GapSlip from './GapSlip.svelte';
+  import { isKeptMessage } from './keptMessage';
+  import { MessageState, type Envelope } from './messageState.svelte';
+  import NewerValues from './NewerValues.svelte';
   import Route from './Route.svelte';
-  import TemplateChooser from './TemplateChooser.svelte';
-  import { draftKey, dropDraft, keepDraft, readDraft } from './keptDrafts';
-  import { isKeptMessage, newMessageId, type KeptMessage } from './keptMessage';
-  import { wordsOnly, type Piece } from './messageText';
   import StopsList from './StopsList.svelte';
-  import { StopsWatch } from './stopsWatch.svelte';
+  import { onItsWay } from './takingBack';
+  import TemplateChooser from './TemplateChooser.svelte';
 
-  /** Writing to a record: choose a template, change words for this message only, send. */
+  /** Writing to a record: choose a template, change whatever one likes for this message, send. */
   let {
     page,
     contacts,
     after = null,
+    draft: wanted = null,
     onclose,
     onsent,
     onused,
@@ -33,6 +37,8 @@
     contacts: Schemas['RelatedLine'][];
     /** The message to the same person that this one follows, in one conversation. */
     after?: { id: string; subject: string } | null;
+    /** The draft on the server that is to be gone on with. */
+    draft?: string | null;
     onclose: () => void;
     onsent: () => void;
     onused: (paths: string[]) => void;
@@ -40,251 +46,186 @@
   } = $props();
 
   const key = untrack(() => draftKey(page.kind, page.id));
-  const before = readDraft(key, isKeptMessage);
   const onDeal = untrack(() => page.kind === 'deal');
-  const kind = untrack(() => (onDeal ? 'contact' : (page.kind as 'contact' | 'lead')));
+  const about = $derived<Schemas['TemplateLine']['about']>(
+    onDeal ? 'DEAL' : page.kind === 'lead' ? 'LEAD' : 'CONTACT',
+  );
 
-  let id = $state(before?.id ?? newMessageId());
-  let template = $state<string | null>(before?.template ?? null);
-  let person = $state(before?.person ?? untrack(() => (onDeal ? (contacts[0]?.id ?? '') : page.id)));
-  let deal = $state<string | null>(before?.deal ?? untrack(() => (onDeal ? page.id : null)));
-  let address = $state(before?.address ?? '');
-  let sender = $state(before?.sender ?? '');
-  let follows = $state(before ? (before.after ?? null) : untrack(() => after));
-  let chosen = $state<Record<string, string>>(before?.chosen ?? {});
-  let answers = $state<Record<string, string>>(before?.answers ?? {});
-  let message = $state<Schemas['BegunMessage'] | null>(null);
+  function nobodyYet(): Envelope {
+    return {
+      template: null,
+      kind: onDeal ? 'contact' : page.kind,
+      person: onDeal ? (contacts[0]?.id ?? '') : page.id,
+      deal: onDeal ? page.id : null,
+      address: null,
+      sender: null,
+      after: after?.id ?? null,
+    };
+  }
+
+  const message = untrack(() => new MessageState(key, nobodyYet()));
+  const composing = new Composing(message);
+  let writing = $state(false);
+  let follows = $state(untrack(() => after));
   let senders = $state<Schemas['Colleague'][]>([]);
   let wrong = $state('');
   let sending = $state(false);
-  let asking = $state(false);
-  let again = $state<(() => void) | null>(null);
-  let gap = $state<{ piece: Piece; anchor: HTMLElement } | null>(null);
-  let subject = $state<MessageField>();
-  let body = $state<MessageField>();
+  let gap = $state<{ piece: Schemas['ShownPiece']; anchor: HTMLElement } | null>(null);
+  let change = $state<{ change: Schemas['HandChange']; anchor: HTMLElement } | null>(null);
+  let draft = $state<Draft>();
+  let blanks = $state<BlanksForm>();
+  /** Whether it is looked at as it will be read, rather than written. */
+  let looking = $state(false);
   let sendButton = $state<HTMLButtonElement>();
-  let pointed = $state<string | null>(null);
-  let frame = $state<MessageFrame>();
 
-  const about = $derived<Schemas['TemplateLine']['about']>(
-    onDeal ? 'DEAL' : kind === 'lead' ? 'LEAD' : 'CONTACT',
-  );
-  const along = $derived([...(message?.proof.rendering?.attached ?? []), ...(message?.files ?? [])]);
-  const addresses = $derived(message?.proof.person.addresses ?? []);
+  const proof = $derived(message.preview.proof);
+  const open = $derived((proof?.blanks ?? []).filter((one) => !one.answer).map((one) => one.hint));
+  const senderName = $derived.by(() => {
+    const { firstName, lastName } = senders.find((one) => one.id === message.envelope.sender) ?? me();
+    return `${firstName} ${lastName}`;
+  });
 
-  function request() {
-    return ask('post', '/api/messages/begin', {
-      body: { template, kind, id: person, deal, sender: sender || null, chosen, answers },
+  message.preview.onproof = (read, fresh) => {
+    void tick().then(() => {
+      draft?.read(read, fresh);
+      message.settleWhatIsKnown(fresh);
     });
+    const { addresses } = fresh.person;
+    if (!addresses.some((one) => one.id === message.envelope.address)) {
+      message.envelope.address = addresses[0]?.id ?? null;
+    }
+    message.envelope.deal ??= fresh.person.deal || null;
+    const parts = [fresh.subject, fresh.previewText, fresh.body];
+    onused(parts.flatMap((part) => part.pieces.map((piece) => piece.path)).filter(Boolean));
+  };
+
+  $effect(() => () => message.close());
+
+  /** Goes on with what is kept here, or with the draft that is wanted, or asks for a template. */
+  async function goOn() {
+    const here = readDraft(key, isKeptMessage);
+    try {
+      if (here && (!wanted || wanted === here.draft)) {
+        if (!here.unsent && here.version > 0) await fromServer(here.draft, () => message.goOn(here));
+        else message.goOn(here);
+        writing = true;
+      } else if (wanted) {
+        await fromServer(wanted);
+      }
+    } catch (failure) {
+      wrong = sentence(failure);
+    }
   }
 
-  async function begin(from: string | null) {
-    template = from;
-    chosen = {};
-    answers = {};
-    id = newMessageId();
+  /** What another machine has made of a draft since is what is gone on with. */
+  async function fromServer(id: string, without?: () => void) {
+    try {
+      const kept = await ask('get', '/api/message-drafts/{id}', { params: { id } });
+      message.goOn({ draft: kept.id, version: kept.version, message: kept.message, unsent: false });
+      writing = true;
+    } catch (failure) {
+      if (!without) throw failure;
+      if (failure instanceof Problem && failure.code === 'missing') {
+        await message.discard().catch(() => undefined);
+        onclose();
+      } else without();
+    }
+  }
+
+  async function begin(template: string | null) {
+    message.envelope.template = template;
     await merge();
   }
 
-  /** Merges anew; the words as they stand are left behind. */
+  /** Merges anew; words that were changed are left behind. */
   async function merge() {
     try {
-      const fresh = await request();
-      const first = message === null;
-      take(fresh);
-      if (!first) {
-        subject?.begin(opening(fresh));
-        body?.begin(fresh.proof.body.pieces);
-      }
-      await tick();
-      keep();
+      wrong = '';
+      await message.begin();
+      if (follows) followIt();
+      writing = true;
+      message.moved();
+      await untilRead();
       // What the template asks comes before anything else.
-      if (!fresh.proof.blanks.some((one) => !one.answer)) goOn();
+      if (!open.length) goToFirst();
     } catch (failure) {
       wrong = sentence(failure);
     }
   }
 
-  /** A gap is filled on a slip; a blank to write in above the message. */
-  function open(piece: Piece, anchor: HTMLElement) {
-    if (piece.origin === 'GAP' || piece.origin === 'BROKEN') gap = { piece, anchor };
-    else document.querySelector<HTMLElement>('.blanks textarea')?.focus();
+  /** Until the message stands there to be written in. */
+  async function untilRead() {
+    for (let turn = 0; turn < 200 && !draft; turn++) await new Promise((done) => requestAnimationFrame(done));
+    await tick();
   }
 
-  /** To the first gap, else to the words. */
-  function goOn() {
-    const open = firstOpen();
-    if (open && open.piece.origin === 'GAP') gap = open;
-    else body?.focus();
+  /** A conversation keeps its subject. */
+  function followIt() {
+    const subject = `Re: ${follows!.subject.replace(/^\s*(re|aw)\s*:\s*/i, '')}`;
+    // A brace of a subject is one, not a field.
+    message.change({ subject: subject.replaceAll('{', '\\{') });
+    message.generation++;
   }
 
-  function firstOpen() {
-    return subject?.firstGap() ?? body?.firstGap() ?? openInDesign();
+  /** To the first value that is missing, else to the words. */
+  function goToFirst() {
+    const first = draft?.firstField();
+    if (first && openField(first.chip, first.anchor)) return;
+    draft?.focusText();
   }
 
-  /** What a letter or designed message waits for; its place is only on the sheet, so its slip opens at the button. */
-  function openInDesign() {
-    if (!message?.proof.rendering) return null;
-    const piece = message.proof.body.pieces.find((one) => ['GAP', 'ASKED', 'BROKEN'].includes(one.origin));
-    return piece && sendButton ? { piece: piece as Piece, anchor: sendButton as HTMLElement } : null;
-  }
-
-  /** The subject to begin with: a conversation keeps its own. */
-  function opening(fresh: Schemas['BegunMessage']): Piece[] {
-    const pieces = fresh.proof.subject.pieces;
-    if (!follows) return pieces;
-    return [wordsOnly(`Re: ${follows.subject.replace(/^\s*(re|aw)\s*:\s*/i, '')}`)];
-  }
-
-  function take(fresh: Schemas['BegunMessage']) {
-    message = fresh;
-    wrong = '';
-    sender = fresh.senderId;
-    deal ??= fresh.proof.person.deal || null;
-    if (!fresh.proof.person.addresses.some((one) => one.id === address)) {
-      address = fresh.proof.person.addresses[0]?.id ?? '';
+  /** A missing value is filled in on a slip, a blank above the message. */
+  function openField(chip: Chip, anchor: HTMLElement): boolean {
+    if (chip.role === 'WRITE_IN') {
+      document.querySelector<HTMLElement>('.blanks textarea')?.focus();
+      return true;
     }
-    const parts = [fresh.proof.subject, fresh.proof.previewText, fresh.proof.body];
-    onused(parts.flatMap((part) => part.pieces.map((piece) => piece.path)).filter(Boolean));
+    const piece = [proof?.subject, proof?.previewText, proof?.body]
+      .flatMap((part) => part?.pieces ?? [])
+      .find((one) => one.written === chip.written && (one.origin === 'GAP' || one.origin === 'BROKEN'));
+    if (!piece) return false;
+    gap = { piece, anchor };
+    return true;
   }
-
-  async function restore() {
-    try {
-      take(await request());
-      await tick();
-      watch.changed();
-    } catch (failure) {
-      wrong = sentence(failure);
-    }
-  }
-
-  const watch = new StopsWatch(() => (message ? asItIs() : null));
 
   /** Goes to what stops it. */
   function goTo(stop: Schemas['Stop']) {
-    if (stop.part === 'SUBJECT') subject?.show(stop.start, stop.end);
-    else if (stop.part === 'BODY' && body) body.show(stop.start, stop.end);
-    else {
-      pointed = stop.block || null;
-      if (stop.block) frame?.show(stop.block);
-    }
+    draft?.goTo(stop.part, stop.start, stop.block || null);
+    const first = stop.code === 'gap' || stop.code === 'ask-open' ? draft?.firstField() : null;
+    if (first) openField(first.chip, first.anchor);
   }
 
-  function asItIs() {
-    return {
-      id,
-      template,
-      kind,
-      person,
-      deal,
-      address: address || null,
-      sender: sender || null,
-      after: follows?.id ?? null,
-      chosen,
-      answers,
-      subject: subject?.runs() ?? [],
-      body: body?.runs() ?? [],
-    };
-  }
-
-  function keep() {
-    watch.changed();
-    const kept: KeptMessage = {
-      id,
-      template,
-      person,
-      deal,
-      address,
-      sender,
-      after: follows,
-      chosen,
-      answers,
-      subject: subject?.toKeep(),
-      body: body?.toKeep(),
-    };
-    keepDraft(key, $state.snapshot(kept));
-  }
-
-  /** Changes what the message is merged with; asks first when words of this message would be lost. */
-  function change(how: () => void) {
+  /** Changes whom or for what it is written; asks first when words of this message would be lost. */
+  let again = $state<(() => void) | null>(null);
+  function remerge(how: () => void) {
     const then = () => {
       again = null;
       how();
       void merge();
     };
-    if (subject?.changed() || body?.changed()) again = then;
+    if (message.changed()) again = then;
     else then();
   }
 
-  async function refill() {
-    const fresh = await request();
-    take(fresh);
-    if (!follows) subject?.fill(fresh.proof.subject.pieces);
-    body?.fill(fresh.proof.body.pieces);
-    keep();
-  }
-
-  async function chooseValue(path: string, value: string) {
-    const earlier = chosen;
-    chosen = { ...chosen, [path]: value };
-    try {
-      await refill();
-    } catch (failure) {
-      chosen = earlier;
-      throw failure;
-    }
-  }
-
-  /** What is asked is answered letter by letter; only the message with the newest answer is shown. */
-  let answering = 0;
-
-  /** The newest answer on its way into the message; sending waits for it. */
-  let answered: Promise<void> = Promise.resolve();
-
-  function answer(hint: string, typed: string) {
-    answered = putIn(hint, typed);
-  }
-
-  async function putIn(hint: string, typed: string) {
-    const mine = ++answering;
-    answers = { ...answers, [hint]: typed };
-    keep();
-    try {
-      const fresh = await request();
-      if (mine !== answering) return;
-      wrong = '';
-      take(fresh);
-      if (subject?.changed() || body?.changed()) {
-        if (!follows) subject?.answer(hint, fresh.proof.subject.pieces);
-        body?.answer(hint, fresh.proof.body.pieces);
-      } else {
-        subject?.begin(opening(fresh));
-        body?.begin(fresh.proof.body.pieces);
-      }
-      keep();
-    } catch (failure) {
-      if (mine === answering) wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
-    }
-  }
-
   async function send() {
-    asking = false;
-    await answered;
-    const open = firstOpen();
-    if (open?.piece.origin === 'ASKED') {
-      wrong = `“${open.piece.label}” is not filled in yet.`;
+    if (sending) return;
+    if (blanks && !(await blanks.putIn())) return;
+    await tick();
+    const first = draft?.firstField();
+    if (open.length) {
+      wrong = `“${open[0]}” is not filled in yet.`;
+      document.querySelector<HTMLElement>('.blanks textarea')?.focus();
       return;
     }
-    if (open) {
-      gap = open;
-      return;
-    }
+    if (first && openField(first.chip, first.anchor)) return;
     sending = true;
     wrong = '';
     try {
-      await ask('post', '/api/messages', { body: asItIs() });
-      dropDraft(key);
-      notify(`On its way to ${message!.proof.person.name}.`);
+      await message.flush();
+      const taken = await ask('post', '/api/messages', { body: message.asItIs() });
+      const to = proof!.person;
+      message.sent();
+      onItsWay(taken, to.name, { kind: page.kind, id: page.id });
       onsent();
     } catch (failure) {
       wrong =
@@ -298,34 +239,38 @@
 
   /** Leaves the conversation; the subject is the template's again, unless it was changed. */
   function alone() {
-    const changed = subject?.changed();
     follows = null;
-    if (!changed && message) subject?.begin(message.proof.subject.pieces);
-    if (message) keep();
+    message.envelope.after = null;
+    message.moved();
   }
 
-  function discard() {
-    const kept = readDraft(key, isKeptMessage);
-    dropDraft(key);
-    onclose();
-    if (kept) {
-      notify('The message is discarded.', {
-        undo: () => {
-          keepDraft(key, kept);
-          location.reload();
-        },
-      });
+  async function discard() {
+    const kept = message.asItIs();
+    try {
+      await message.discard();
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
     }
+    onclose();
+    notify('The message is discarded.', {
+      undo: async () => {
+        await ask('put', '/api/message-drafts/{id}', {
+          params: { id: kept.draft! },
+          body: { version: 0, message: kept },
+        });
+        location.assign(`${location.pathname}?draft=${kept.draft}`);
+      },
+    });
   }
 
   $effect(() =>
     shortcuts([
       {
         key: 'Ctrl+Enter',
-        label: 'Send (asks)',
+        label: 'Send; for some seconds u takes it back',
         always: true,
         run: () => {
-          if (message) asking = true;
+          if (writing) void send();
         },
       },
     ]),
@@ -336,7 +281,7 @@
       senders = team.filter((one) => one.active && (one.role === 'AGENT' || one.role === 'KEEPER'));
     });
   }
-  if (before) void restore();
+  void goOn();
 </script>
 
 <section class="write" aria-label="Write">
@@ -346,110 +291,129 @@
       <Button quiet onclick={alone}>Start a new conversation</Button>
     </p>
   {/if}
-  {#if !message && !before}
-    <TemplateChooser {about} onchoose={(one) => void begin(one)} {onclose} />
-  {:else if message}
-    {#if message.proof.blanks.length}
+  {#if !writing}
+    {#if !readDraft(key, isKeptMessage) && !wanted}
+      <TemplateChooser {about} onchoose={(one) => void begin(one)} {onclose} />
+    {/if}
+  {:else if message.draft && proof}
+    {#if open.length}
       <BlanksForm
-        blanks={message.proof.blanks}
-        {answers}
-        onanswer={(hint, typed) => void answer(hint, typed)}
-        ondone={goOn}
+        bind:this={blanks}
+        {open}
+        onanswer={(hint, answer) => message.settle({ answers: { [hint]: answer } })}
+        ondone={() => void tick().then(goToFirst)}
       />
     {/if}
-    {#key message.templateName}
-      <div class="mail" lang={message.proof.person.language}>
-        <div class="subject">
-          <MessageField
-            bind:this={subject}
-            label="Subject of this message"
-            pieces={untrack(() => opening(message!))}
-            kept={before?.subject}
-            oneLine
-            marked={watch.about('SUBJECT')}
-            onchange={keep}
-            ongap={open}
-          />
-        </div>
-        <div class="body" class:blank={!template} class:framed={!!message.proof.rendering}>
-          {#if message.proof.rendering}
-            <MessageFrame
-              bind:this={frame}
-              html={message.proof.rendering.html}
-              title="The message"
-              {pointed}
-            />
-          {:else}<MessageField
-              bind:this={body}
-              label="Text of this message"
-              pieces={untrack(() => message!.proof.body.pieces)}
-              kept={before?.body}
-              marked={watch.about('BODY')}
-              onchange={keep}
-              ongap={open}
-            />{/if}
-        </div>
-        {#if along.length}<p class="along">attached: {along.join(', ')}</p>{/if}
-      </div>
-    {/key}
+    <Route
+      to={proof.person}
+      {senderName}
+      {contacts}
+      {senders}
+      {onDeal}
+      sender={message.envelope.sender ?? ''}
+      person={message.envelope.person}
+      deal={message.envelope.deal ?? null}
+      bind:address={() => message.envelope.address ?? '', (to) => (message.envelope.address = to)}
+      onaddress={() => message.moved()}
+      onsender={(to) => remerge(() => (message.envelope.sender = to))}
+      onperson={(to) => remerge(() => (message.envelope.person = to))}
+      ondeal={(to) => remerge(() => (message.envelope.deal = to))}
+    />
+    {#if message.templateChanged}
+      <p class="follows">
+        The template has been changed since this draft was begun.
+        <Button quiet onclick={() => remerge(() => {})}>Use it as it is now</Button>
+      </p>
+    {/if}
+    {#if message.hand.newer.length}
+      <NewerValues
+        {message}
+        onreplace={(key, start, end, words) => draft?.replaceIn(key, start, end, words)}
+      />
+    {/if}
+    {#if looking && proof.rendering}
+      <div class="seen"><MessageFrame html={proof.rendering.html} title="The message" /></div>
+    {/if}
+    <div class="mail" class:hidden={looking} lang={proof.person.language}>
+      <Draft
+        bind:this={draft}
+        desk={message}
+        {composing}
+        notes={proof.notes.filter((note) => note.level === 'STOP')}
+        labels={{ subject: 'Subject of this message', text: 'Text of this message' }}
+        onmoved={() => {}}
+        onchip={openField}
+        onhand={(one, anchor) => (change = { change: one, anchor })}
+      />
+    </div>
     <div class="go">
       <Button main bind:element={sendButton} disabled={sending} onclick={() => void send()}>
         {sending ? 'Sending …' : 'Send now'}
       </Button>
-      <Button quiet onclick={discard}>Discard</Button>
-      <Route
-        {message}
-        {contacts}
-        {senders}
-        {onDeal}
-        {sender}
-        {person}
-        {deal}
-        bind:address
-        onaddress={keep}
-        onsender={(to) => change(() => (sender = to))}
-        onperson={(to) => change(() => (person = to))}
-        ondeal={(to) => change(() => (deal = to))}
-      />
+      <Button quiet onclick={() => void discard()}>Discard</Button>
+      {#if message.canBeginAgain}
+        <Button quiet onclick={() => message.asTheTemplateSays()}>All as the template says</Button>
+      {/if}
+      {#if proof.rendering}
+        <Button quiet aria-pressed={looking} onclick={() => (looking = !looking)}
+          >{looking ? 'Back to writing' : `As ${proof.person.name} will read it`}</Button
+        >
+      {/if}
+      <span class="keeping" role="status">
+        {#if message.keeping === 'kept'}saved{:else if message.keeping === 'keeping'}saving …{:else if message.keeping === 'unkept'}not
+          saved yet; it is safe in this browser{/if}
+      </span>
     </div>
+    {#if message.keeping === 'elsewhere'}
+      <p class="wrong" role="alert">
+        This draft was changed in another window.
+        <Button quiet onclick={() => void message.choose(true).then((why) => (wrong = why))}>Keep mine</Button
+        >
+        <Button quiet onclick={() => void message.choose(false).then((why) => (wrong = why))}
+          >Take the other one</Button
+        >
+      </p>
+    {/if}
+    {#if again}
+      <p class="wrong" role="alert">
+        The words you changed in this message would be lost.
+        <Button quiet onclick={() => again?.()}>Merge again</Button>
+        <Button quiet onclick={() => (again = null)}>Cancel</Button>
+      </p>
+    {/if}
+    {#if message.stops.length}<StopsList stops={message.stops} onshow={goTo} />{/if}
+  {:else if message.preview.failed}
+    <p class="wrong" role="alert">{message.preview.failed}</p>
   {/if}
-  {#if message && watch.stops.length}<StopsList stops={watch.stops} onshow={goTo} />{/if}
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
 </section>
-{#if gap && message}
+{#if gap}
   {#key gap.anchor}
     <GapSlip
       piece={gap.piece}
       anchor={gap.anchor}
-      onmessage={chooseValue}
+      onmessage={(path, value) => message.settle({ chosen: { [path]: value } })}
       onrecord={async () => {
-        await refill();
+        await message.people.mended();
         onfilled();
       }}
       onclose={() => (gap = null)}
     />
   {/key}
 {/if}
-{#if asking && message}
-  <Slip title="Send this message?" anchor={sendButton} placement="top-start" onclose={() => (asking = false)}>
-    <p>
-      To {message.proof.person.name}, {addresses.find((one) => one.id === address)?.address ??
-        'who has no address'}.
-    </p>
-    <p class="ways">
-      <Button main data-first onclick={() => void send()}>Send now</Button>
-      <Button onclick={() => (asking = false)}>Not yet</Button>
-    </p>
-  </Slip>
-{/if}
-{#if again}
-  <Slip title="Merge again?" anchor={sendButton} placement="top-start" onclose={() => (again = null)}>
-    <p>The words you changed in this message would be lost.</p>
-    <p class="ways">
-      <Button main onclick={() => again?.()}>Merge again</Button>
-      <Button onclick={() => (again = null)}>Cancel</Button>
-    </p>
-  </Slip>
+{#if change}
+  {#key change.anchor}
+    <ChangeSlip
+      change={change.change}
+      anchor={change.anchor}
+      onback={() => {
+        const { key: text, start, end, was } = change!.change;
+        change = null;
+        draft?.replaceIn(text, start, end, was);
+      }}
+      onclose={() => (change = null)}
+    />
+  {/key}
 {/if}
 
 <style>
@@ -462,24 +426,13 @@
     color: var(--ink-soft);
   }
 
-  .mail {
+  .hidden {
+    display: none;
+  }
+
+  .seen {
     border: 1px solid var(--rule);
-    background: var(--sheet);
-    font: 14px/1.5 var(--letter);
-  }
-
-  .subject {
-    padding: 9px 20px 8px;
-    border-bottom: 1px solid var(--rule-soft);
-    font: 600 14px/1.4 var(--sans);
-  }
-
-  .body {
-    padding: 12px 20px 16px;
-  }
-
-  .blank :global(.mine) {
-    background: none;
+    background: #fff;
   }
 
   .go {
@@ -495,21 +448,5 @@
   .wrong {
     margin-top: 8px;
     color: var(--stop);
-  }
-
-  .ways {
-    display: flex;
-    gap: 8px;
-    margin-top: 10px;
-  }
-
-  .body.framed {
-    padding: 0;
-  }
-
-  .along {
-    padding: 6px 18px;
-    color: var(--ink-soft);
-    font-size: 13px;
   }
 </style>

@@ -1,16 +1,14 @@
+import type { Schemas } from '../api/client';
+
 /** A message as it is kept in the browser while it is written. */
 export interface KeptMessage {
-  id: string;
-  template: string | null;
-  person: string;
-  deal: string | null;
-  address: string;
-  sender: string;
-  after?: { id: string; subject: string } | null;
-  chosen: Record<string, string>;
-  answers?: Record<string, string>;
-  subject: unknown;
-  body: unknown;
+  /** The draft it is on the server. */
+  draft: string;
+  /** What the server had of it, as far as this browser knows; 0 for nothing. */
+  version: number;
+  message: Schemas['MessageToSend'];
+  /** Whether there is something here that the server has not got. */
+  unsent: boolean;
 }
 
 /** An identifier made here, so that the same message sent twice goes once. */
@@ -23,21 +21,13 @@ export function newMessageId(): string {
 /** Whether what is kept is a message of this shape: one that an older version kept otherwise can't be gone on with. */
 export function isKeptMessage(kept: unknown): kept is KeptMessage {
   const one = kept as Partial<KeptMessage> | null;
+  const message = one?.message as Partial<KeptMessage['message']> | undefined;
+  const words = message?.words;
   return (
-    typeof one === 'object' &&
-    one !== null &&
-    [one.id, one.person, one.address, one.sender].every((text) => typeof text === 'string') &&
-    [one.template, one.deal].every((text) => text === null || typeof text === 'string') &&
-    isTexts(one.chosen) &&
-    (one.answers === undefined || isTexts(one.answers)) &&
-    (one.after === undefined || one.after === null || typeof one.after.id === 'string')
-  );
-}
-
-function isTexts(texts: unknown): boolean {
-  return (
-    typeof texts === 'object' &&
-    texts !== null &&
-    Object.values(texts).every((text) => typeof text === 'string')
+    typeof one?.draft === 'string' &&
+    typeof one.version === 'number' &&
+    [message?.id, message?.kind, message?.person].every((text) => typeof text === 'string') &&
+    !!words &&
+    [words.subject, words.previewText, words.body].every((text) => typeof text === 'string')
   );
 }

@@ -4,6 +4,7 @@
   import Button from '../ui/Button.svelte';
   import Page from '../ui/Page.svelte';
   import { notify } from '../ui/notices.svelte';
+  import Drafts from '../messages/Drafts.svelte';
   import OutboxLine from './OutboxLine.svelte';
 
   type Line = Schemas['OutboxLine'];
@@ -58,6 +59,7 @@
         : ''}</span
     >
   {/snippet}
+  <div class="drafts"><Drafts /></div>
   {#if failed}
     <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
   {:else if outbox?.lines.length === 0}
@@ -78,6 +80,10 @@
   .said {
     padding: 24px 20px;
     color: var(--ink-soft);
+  }
+
+  .drafts {
+    padding: 0 20px;
   }
 
   .more {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
-  import { recordAddress } from '../app/router';
+  import { go, recordAddress } from '../app/router';
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
   import { dayAndTime, time } from '../ui/when';
@@ -22,6 +22,12 @@
     }
   }
 
+  /** Takes it back whole, to be written on where it was written. */
+  async function writeOn() {
+    const { draft } = await ask('post', '/api/outbox/{id}/take-back', { params: { id: line.id } });
+    if (draft) go(recordAddress(line.personKind, line.personId), { search: `?draft=${draft}` });
+  }
+
   function where(): string {
     if (line.state === 'SENT') return `sent ${dayAndTime(line.sentAt ?? line.createdAt)}`;
     if (line.state === 'SENDING') return 'is being sent';
@@ -29,7 +35,7 @@
     if (line.state === 'REFUSED') return 'was rejected';
     if (line.state === 'CANCELLED') return 'was cancelled';
     return line.attempts === 0
-      ? 'waits'
+      ? `leaves at ${time(line.nextAttemptAt ?? line.createdAt)}`
       : `waits after ${line.attempts} ${line.attempts === 1 ? 'try' : 'tries'}, next at ${time(line.nextAttemptAt ?? line.createdAt)}`;
   }
 </script>
@@ -45,7 +51,7 @@
         <Button
           quiet
           onclick={() => void act(() => ask('post', '/api/outbox/{id}/try-now', { params: { id: line.id } }))}
-          >Try now</Button
+          >{line.attempts ? 'Try now' : 'Send now'}</Button
         >
       {/if}
       {#if line.mayHandle && line.state === 'NOT_SURE'}
@@ -56,7 +62,9 @@
           >It arrived</Button
         >
       {/if}
-      {#if line.mayHandle && (line.state === 'WAITING' || line.state === 'REFUSED')}
+      {#if line.mayHandle && line.state === 'WAITING' && line.attempts === 0}
+        <Button quiet onclick={() => void act(writeOn)}>Take back</Button>
+      {:else if line.mayHandle && (line.state === 'WAITING' || line.state === 'REFUSED')}
         <Button
           quiet
           onclick={() => void act(() => ask('delete', '/api/outbox/{id}', { params: { id: line.id } }))}

@@ -12,7 +12,8 @@
   import Lines from './Lines.svelte';
   import RelatedRecords from './RelatedRecords.svelte';
   import History from './History.svelte';
-  import { draftKey, hasDraft } from '../desk/keptDrafts';
+  import { draftKey, dropDraft, hasDraft } from '../desk/keptDrafts';
+  import Drafts from '../messages/Drafts.svelte';
 
   type RecordPage = Schemas['RecordPage'];
 
@@ -26,8 +27,10 @@
   let failed = $state('');
   let writing = $state(false);
   /** Read while the page is looked at, so that what is typed right after w is not lost. */
-  let Write = $state.raw<(typeof import('../desk/Write.svelte'))['default'] | null>(null);
-  void import('../desk/Write.svelte').then((loaded) => (Write = loaded.default));
+  let Write = $state.raw<(typeof import('../messages/Write.svelte'))['default'] | null>(null);
+  void import('../messages/Write.svelte').then((loaded) => (Write = loaded.default));
+  /** The draft that is gone on with; null for what is kept in this browser, or a new one. */
+  let draft = $state<string | null>(null);
   /** The message that the one being written follows. */
   let after = $state<{ id: string; subject: string } | null>(null);
   /** The fields the message being written takes its values from. */
@@ -49,15 +52,23 @@
   /** Begins the next message of a conversation; one that is being written already is not put aside for it. */
   function follow(message: string, subject: string) {
     if (hasDraft(draftKey(kind, id))) {
-      notify('A message is begun here already. Send or discard it first.', { stop: true });
+      notify('A message is open here already. Close, send or discard it first.', { stop: true });
     } else {
       after = { id: message, subject };
     }
     writing = true;
   }
 
+  /** Puts what is being written aside: it is a draft on the server. */
+  function goOnWith(id: string) {
+    dropDraft(draftKey(kind, page!.id));
+    draft = id;
+    writing = true;
+  }
+
   function stopWriting() {
     writing = false;
+    draft = null;
     after = null;
     used = [];
   }
@@ -68,7 +79,9 @@
     page = null;
     used = [];
     after = null;
-    writing = hasDraft(draftKey(kind, id)) || new URLSearchParams(location.search).has('write');
+    const asked = route.search as Record<string, unknown>;
+    draft = typeof asked.draft === 'string' ? asked.draft : null;
+    writing = draft !== null || hasDraft(draftKey(kind, id)) || 'write' in asked;
     void read();
   });
 
@@ -114,10 +127,11 @@
     <div class="columns">
       <section class="said" aria-label="Correspondence">
         {#if writing && canWrite && Write}
-          {#key after?.id}<Write
+          {#key `${after?.id} ${draft}`}<Write
               {page}
               {contacts}
               {after}
+              {draft}
               onclose={stopWriting}
               onsent={() => {
                 stopWriting();
@@ -126,6 +140,9 @@
               onused={(paths) => (used = paths)}
               onfilled={() => void read()}
             />{/key}
+        {/if}
+        {#if !writing}
+          <Drafts kind={page.kind} record={page.id} onopen={goOnWith} />
         {/if}
         {#if page.wantsNoRounds}
           <p class="rounds">Unsubscribed from mailings. A personal message may still be sent.</p>

@@ -15,6 +15,7 @@
     signature: who.signature,
   });
   let answersTo = $state('');
+  let seconds = $state('');
   let password = $state('');
   let old = $state('');
   let wrong = $state<Record<string, string>>({});
@@ -23,10 +24,15 @@
     .then((read) => (answersTo = read.answersTo))
     .catch((failure) => notify(sentence(failure), { stop: true }));
 
+  ask('get', '/api/profile/take-back')
+    .then((read) => (seconds = String(read.seconds)))
+    .catch((failure) => notify(sentence(failure), { stop: true }));
+
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     try {
       await ask('put', '/api/profile/answers', { body: { answersTo } });
+      await ask('put', '/api/profile/take-back', { body: { seconds: Number(seconds) } });
       session.now!.who = await ask('put', '/api/profile', { body: profile });
       wrong = {};
       notify('Your profile is saved.');
@@ -64,6 +70,15 @@
         placeholder={who.email}
         bind:value={answersTo}
         error={wrong.answersTo}
+      />
+      <Field
+        label="Seconds to take a message back"
+        type="number"
+        min="0"
+        max="60"
+        bind:value={seconds}
+        error={wrong.seconds}
+        remark="A message waits so long before it leaves. 0 sends it at once."
       />
       <Field label="Signature" lines={5} bind:value={profile.signature} error={wrong.signature} />
       <Button main type="submit">Save</Button>

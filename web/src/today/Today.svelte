@@ -1,6 +1,7 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
   import { gathered, onChange } from '../app/changes';
+  import Drafts from '../messages/Drafts.svelte';
   import OutboxLine from '../outbox/OutboxLine.svelte';
   import Button from '../ui/Button.svelte';
   import Page from '../ui/Page.svelte';
@@ -51,6 +52,7 @@
     {#if firstHour.steps.length}
       <FirstHour hour={firstHour} onchanged={(hour) => (firstHour = hour)} onread={read} />
     {/if}
+    <div class="drafts"><Drafts title="Drafts to finish" /></div>
     <section aria-labelledby="waiting">
       <h2 id="waiting">In the outbox</h2>
       {#if lines.length}
@@ -69,6 +71,10 @@
 <style>
   section {
     padding-top: 6px;
+  }
+
+  .drafts {
+    padding: 0 20px;
   }
 
   h2 {

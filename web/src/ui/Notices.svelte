@@ -16,7 +16,7 @@
   {#each notices.list as notice (notice.id)}
     <p class:stop={notice.stop}>
       <span>{notice.text}</span>
-      {#if notice.undo}<button onclick={() => void undo(notice)}>Undo</button>{/if}
+      {#if notice.undo}<button onclick={() => void undo(notice)}>{notice.action}</button>{/if}
       <button class="close" aria-label="Dismiss" onclick={() => dismiss(notice.id)}>×</button>
     </p>
   {/each}

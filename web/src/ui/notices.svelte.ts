@@ -4,6 +4,8 @@ export interface Notice {
   text: string;
   stop: boolean;
   undo?: () => Promise<void> | void;
+  /** What the way back is called. */
+  action: string;
 }
 
 const SHOWN_FOR = 10_000;
@@ -11,10 +13,21 @@ let next = 1;
 
 export const notices = $state({ list: [] as Notice[] });
 
-export function notify(text: string, options: { undo?: Notice['undo']; stop?: boolean } = {}): void {
-  const notice: Notice = { id: next++, text, stop: options.stop ?? false, undo: options.undo };
+interface Options {
+  undo?: Notice['undo'];
+  stop?: boolean;
+  action?: string;
+  /** In milliseconds. */
+  shownFor?: number;
+}
+
+/** Shows a notice; returns its number, by which it can be taken away. */
+export function notify(text: string, options: Options = {}): number {
+  const { undo, stop = false, action = 'Undo', shownFor = SHOWN_FOR } = options;
+  const notice: Notice = { id: next++, text, stop, undo, action };
   notices.list = [...notices.list.slice(-2), notice];
-  setTimeout(() => dismiss(notice.id), SHOWN_FOR);
+  setTimeout(() => dismiss(notice.id), shownFor);
+  return notice.id;
 }
 
 export function dismiss(id: number): void {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import Slip from '../../ui/Slip.svelte';
-  import type { DeskState } from '../deskState.svelte';
+  import type { Writing } from '../writing';
   import StyleChoice from '../StyleChoice.svelte';
   import BandSlip from './BandSlip.svelte';
   import BlockSlip from './BlockSlip.svelte';
@@ -16,7 +16,7 @@
     paged = $bindable(),
     dropped = $bindable(),
   }: {
-    desk: DeskState;
+    desk: Writing;
     composing: Composing;
     /** Where the page's slip is; null while it is closed. */
     paged: HTMLElement | null;

@@ -1,6 +1,6 @@
 import { tick } from 'svelte';
 import { notify } from '../../ui/notices.svelte';
-import type { DeskState } from '../deskState.svelte';
+import type { Writing } from '../writing';
 import {
   bandOf,
   Bodies,
@@ -58,7 +58,7 @@ export class Composing {
   readonly editable = $derived.by(() => this.desk.mayChange);
   readonly banded = $derived.by(() => this.desk.draft?.mode === 'DESIGNED');
 
-  constructor(readonly desk: DeskState) {}
+  constructor(readonly desk: Writing) {}
 
   /** Opens the slip of a block or band, below it. */
   open(id: string, within: HTMLElement): void {

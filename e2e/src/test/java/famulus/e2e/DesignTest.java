@@ -94,6 +94,8 @@ class DesignTest extends BrowserTest {
         page.getByRole(AriaRole.OPTION)
                 .filter(new Locator.FilterOptions().setHasText("Season’s greeting"))
                 .click();
+        assertThat(page.getByText("some quiet days")).isVisible();
+        button(page, "As Ines Okafor-Brandt will read it").click();
         assertThat(message(page).getByText("some quiet days")).isVisible();
         button(page, "Send now").click();
         assertThat(page.getByText("On its way to")).isVisible();

@@ -61,8 +61,11 @@ final class StartedOnce implements TestInstancePostProcessor {
 
         /** An application of one's own; whoever asks for it closes it. */
         ConfigurableApplicationContext application(boolean demo, List<String> settings) {
-            List<String> arguments =
-                    new ArrayList<>(List.of("--server.port=0", "--famulus.data=memory", "--famulus.demo=" + demo));
+            List<String> arguments = new ArrayList<>(List.of(
+                    "--server.port=0",
+                    "--famulus.data=memory",
+                    "--famulus.take-back-seconds=0",
+                    "--famulus.demo=" + demo));
             if (demo) {
                 arguments.add("--famulus.now=2026-05-04T09:00:00Z");
             }

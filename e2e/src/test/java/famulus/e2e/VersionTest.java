@@ -71,8 +71,8 @@ class VersionTest extends BrowserTest {
         assertThat(dov.getByRole(AriaRole.COMBOBOX)).isFocused();
         dov.keyboard().type("Marked notice");
         offered.filter(new Locator.FilterOptions().setHasText("Marked notice")).click();
-        assertThat(message(dov).getByText("Please note the day")).isVisible();
-        assertThat(message(dov).getByText("Half a thought")).hasCount(0);
+        assertThat(dov.getByText("Please note the day")).isVisible();
+        assertThat(dov.getByText("Half a thought")).hasCount(0);
     }
 
     @Test

@@ -83,6 +83,8 @@ create table colleague (
   active        boolean not null,
   -- Counts up when all sessions of theirs are to end.
   access        integer default 0 not null,
+  -- How long their messages wait before they leave; none where they have not chosen.
+  take_back_seconds integer,
   created_at    timestamp(3) with time zone not null
 );
 

@@ -33,6 +33,33 @@ create index outgoing_message_person on outgoing_message (person_id, created_at 
 create index outgoing_message_deal on outgoing_message (deal_id, created_at desc, id);
 create index outgoing_message_organisation on outgoing_message (organisation_id, created_at desc, id);
 
+-- Messages that are being written. One that is sent stays, unseen, until its message has left.
+create table message_draft (
+  id               uuid primary key,
+  written_by       uuid not null references colleague (id),
+  sender_id        uuid not null references colleague (id),
+  person_kind      varchar(20) not null,
+  person_id        uuid not null,
+  deal_id          uuid,
+  template_id      uuid,
+  template_version integer,
+  -- As they are read in lists.
+  person_name      varchar(500) not null,
+  subject          varchar(500) not null,
+  first_words      varchar(500) not null,
+  version          integer not null,
+  sent_as          uuid references outgoing_message (id),
+  created_at       timestamp(3) with time zone not null,
+  changed_at       timestamp(3) with time zone not null,
+  -- What its sender has written, and its texts as they were merged when it was begun: JSON.
+  message          varchar(3000000) not null,
+  texts            varchar(3000000) not null
+);
+create index message_draft_writer on message_draft (written_by, changed_at desc, id);
+create index message_draft_person on message_draft (person_id, changed_at desc, id);
+create index message_draft_deal on message_draft (deal_id, changed_at desc, id);
+create index message_draft_sent on message_draft (sent_as);
+
 -- Where each stretch of a plain message came from, as JSON; none of a letter.
 create table message_pieces (
   message_id uuid primary key references outgoing_message (id) on delete cascade,

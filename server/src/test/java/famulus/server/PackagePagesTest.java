@@ -52,6 +52,9 @@ class PackagePagesTest {
                     "Design design, Merger merger, MergeContext context, MergeSettings settings, String subject,"
                             + " String previewText, ToRender.DealLines deal,"
                             + " java.util.function.Function<String, String> pictures"),
+            Map.entry(
+                    "famulus.core.message.personal",
+                    "famulus.core.message.MessageSource source, famulus.core.message.MergedMessage merged"),
             Map.entry("famulus.core.proof", "ProofSubject subject"),
             Map.entry("famulus.core.record", "FieldDefinition hectares"),
             Map.entry("famulus.core.salutation", "Salutations salutations, Greeted tobias"),
@@ -62,8 +65,7 @@ class PackagePagesTest {
             Map.entry(
                     "famulus.server.messages",
                     "MessageDraftService drafts, MessageFreezer freezer, MessageToSend message, java.util.UUID template,"
-                            + " famulus.server.records.PeopleContext.For to, java.util.UUID sender,"
-                            + " famulus.server.desk.ProofService.Given given, List<String> follows,"
+                            + " famulus.server.records.PeopleContext.For to, List<String> follows,"
                             + " famulus.server.team.Colleague asking"));
 
     @TempDir

@@ -29,7 +29,12 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The whole server on a database in memory, with a clock that stands still until a test moves it. */
-@SpringBootTest(properties = {"famulus.data=memory", "famulus.public-address=https://post.brindlewing.example/"})
+@SpringBootTest(
+        properties = {
+            "famulus.data=memory",
+            "famulus.public-address=https://post.brindlewing.example/",
+            "famulus.take-back-seconds=0"
+        })
 @AutoConfigureMockMvc
 @Import(ServerTest.StillTime.class)
 public abstract class ServerTest {
@@ -119,6 +124,7 @@ public abstract class ServerTest {
                 "template_words",
                 "template_use",
                 "template_test",
+                "message_draft",
                 "message_pieces",
                 "unsubscribed",
                 "message_link",
@@ -272,5 +278,31 @@ public abstract class ServerTest {
     /** What a body comes out as for somebody. */
     protected String merged(UUID contact, String body) throws Exception {
         return text(proof(contact, "x", body).get("body"));
+    }
+
+    /** What a plain message says. */
+    protected static Map<String, Object> words(String subject, String body) {
+        return words(subject, body, List.of());
+    }
+
+    /** The same, with files. */
+    protected static Map<String, Object> words(String subject, String body, List<UUID> files) {
+        return Map.of(
+                "name",
+                "",
+                "purpose",
+                "",
+                "about",
+                "CONTACT",
+                "mode",
+                "PLAIN",
+                "subject",
+                subject,
+                "previewText",
+                "",
+                "body",
+                body,
+                "files",
+                files);
     }
 }

@@ -1,7 +1,7 @@
 /**
  * What may leave. One rule for all that is sent or given to others to send: {@link famulus.core.departure.Departure} takes the
- * notes of the proofreader about the very words that leave, and says which of them stop it. A message of which words were
- * changed by hand is read anew where it was changed: {@link famulus.core.departure.TypedWords}.
+ * notes of the proofreader about the very words that leave, and says which of them stop it. A message that was changed by
+ * hand is read like any other: it is a text of its own (package {@code famulus.core.message.personal}).
  *
  * <pre>{@code
  * List<Note> stops = Departure.stops(Leaving.SEND, notes);

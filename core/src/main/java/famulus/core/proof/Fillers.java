@@ -16,10 +16,6 @@ final class Fillers {
     /** Letters and underscores between brackets, per cent signs or double angles. */
     private static final Pattern CODES = Pattern.compile("\\[\\[[^\\[\\]\\n]{1,60}]]|%%?[A-Z][A-Z0-9_]{2,40}%%?"
             + "|<<[^<>\\n]{1,60}>>|«[\\p{L}_]{2,40}»|\\$\\{[^{}\\n]{1,60}}|#[A-Z][A-Z_]{2,40}#");
-    /** A field typed where fields are not read any more. */
-    private static final Pattern FIELDS =
-            Pattern.compile("(?<!\\$)\\{\\{?\\s*\\p{L}[^{}\\n]{0,80}\\}?}", Pattern.UNICODE_CHARACTER_CLASS);
-
     /** Most texts have none of these, and need not be looked through. */
     private static final String BEGINS_A_CODE = "[%<«$#";
 
@@ -54,15 +50,6 @@ final class Fillers {
         find(text, WORDS, "is placeholder text", "Write the real text, or remove it.", found);
         if (text.chars().anyMatch(character -> BEGINS_A_CODE.indexOf(character) >= 0)) {
             find(text, CODES, "is a code that nothing fills in", "Put a field in its place.", found);
-        }
-        return found;
-    }
-
-    /** Fields in a text whose fields have been filled already, so that these would be printed as they are. */
-    static List<Filler> fields(String text) {
-        List<Filler> found = new ArrayList<>();
-        if (text.indexOf('{') >= 0) {
-            find(text, FIELDS, "is a field that nothing fills in here", "Write the real text.", found);
         }
         return found;
     }

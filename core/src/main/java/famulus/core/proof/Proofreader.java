@@ -24,6 +24,7 @@ public final class Proofreader {
                 new FieldCheck(),
                 new GapCheck(),
                 new AskCheck(),
+                new HoleCheck(),
                 new EmptyTextCheck(
                         MessagePart.SUBJECT, "no-subject", "There is no subject", "Write a subject of one line."),
                 new EmptyTextCheck(MessagePart.BODY, "no-body", "There is no text", "Write the message."),

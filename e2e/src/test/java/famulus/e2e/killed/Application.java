@@ -71,7 +71,10 @@ final class Application {
                         "FAMULUS_SMTP_AUTH",
                         "false",
                         "FAMULUS_SMTP_STARTTLS",
-                        "false"));
+                        "false",
+                        // Some are killed while they can still be taken back.
+                        "FAMULUS_TAKEBACKSECONDS",
+                        "1"));
         process = builder.redirectErrorStream(true).start();
         BufferedReader out =
                 new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));

@@ -150,14 +150,24 @@ class KillTest {
         message.put("id", identifier(number).toString());
         message.put("kind", "contact");
         message.put("person", people.get(number % PEOPLE).toString());
-        message.put("chosen", Map.of());
-        message.put("subject", List.of(run("Hives for you, letter " + number)));
-        message.put("body", List.of(run("Hello Ines,\n\nThe hives arrive soon.\n\nAmos")));
+        message.put(
+                "words",
+                Map.of(
+                        "name",
+                        "",
+                        "purpose",
+                        "",
+                        "about",
+                        "CONTACT",
+                        "mode",
+                        "PLAIN",
+                        "subject",
+                        "Hives for you, letter " + number,
+                        "previewText",
+                        "",
+                        "body",
+                        "Hello Ines,\n\nThe hives arrive soon.\n\nAmos"));
         return message;
-    }
-
-    private static Map<String, Object> run(String text) {
-        return Map.of("text", text, "written", "", "gap", false);
     }
 
     private void reconcile(Path taken) throws IOException {

@@ -48,14 +48,24 @@ final class SentThrough {
         message.put("id", id.toString());
         message.put("kind", "contact");
         message.put("person", ines.toString());
-        message.put("chosen", Map.of());
-        message.put("subject", List.of(run("Hives for you")));
-        message.put("body", List.of(run("Hello Ines,\n\n" + words + "\n\nAmos")));
+        message.put(
+                "words",
+                Map.of(
+                        "name",
+                        "",
+                        "purpose",
+                        "",
+                        "about",
+                        "CONTACT",
+                        "mode",
+                        "PLAIN",
+                        "subject",
+                        "Hives for you",
+                        "previewText",
+                        "",
+                        "body",
+                        "Hello Ines,\n\n" + words + "\n\nAmos"));
         return amos.post("/api/messages", message);
-    }
-
-    private static Map<String, Object> run(String text) {
-        return Map.of("text", text, "written", "", "gap", false);
     }
 
     /** The states of some messages, in their order. */

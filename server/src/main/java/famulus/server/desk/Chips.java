@@ -24,7 +24,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** What stands for the fields, blanks and choices of a text while it is written. */
-final class Chips {
+public final class Chips {
     private Chips() {}
 
     /** The chips of a text in the order they stand. */
@@ -160,7 +160,7 @@ final class Chips {
     }
 
     /** Whose field it is; {@code person} takes the mark of who it is. */
-    static String source(FieldDefinition field, Path path, CrmKind person) {
+    public static String source(FieldDefinition field, Path path, CrmKind person) {
         if (path.words().size() == 1) {
             return "date";
         }

@@ -35,8 +35,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/desk")
 class DeskController {
-    private static final int LONGEST_TEXT = 400_000;
-
     private final ProofService proofs;
     private final FieldFinderService fields;
     private final ProofPeopleService people;
@@ -150,17 +148,6 @@ class DeskController {
         if (draft == null || draft.about() == null) {
             throw Refusal.because("unreadable", "This template can't be read.");
         }
-        text(draft.subject(), "subject");
-        text(draft.previewText(), "previewText");
-        text(draft.body(), "body");
-        return draft;
-    }
-
-    static String text(String given, String field) {
-        String text = given == null ? "" : given;
-        if (text.length() > LONGEST_TEXT) {
-            throw Refusal.field(field, "This is longer than a message can be.");
-        }
-        return text;
+        return draft.mustBeReadable();
     }
 }

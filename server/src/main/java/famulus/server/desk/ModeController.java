@@ -8,6 +8,7 @@ import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Conversion.Converted;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.Mode;
+import famulus.server.library.Draft;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -69,7 +70,7 @@ class ModeController {
         }
         Design design = styles.design(change.mode(), change.design(), change.houseStyle(), "", "")
                 .orElseGet(() -> new Design(Mode.PLAIN, Body.EMPTY, styles.of(change.houseStyle()), "", ""));
-        Converted converted = ModeConversion.convert(design, DeskController.text(change.body(), "body"), change.to());
+        Converted converted = ModeConversion.convert(design, Draft.readable("body", change.body()), change.to());
         String written = converted.mode() == Mode.PLAIN ? "" : BodyJson.write(converted.body());
         return new ChangedMode(converted.mode(), written, converted.text(), converted.lost());
     }

@@ -2,6 +2,7 @@ package famulus.server.library;
 
 import famulus.core.field.About;
 import famulus.core.message.body.Mode;
+import famulus.server.platform.Refusal;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
@@ -26,6 +27,30 @@ public record Draft(
         this(name, purpose, about, subject, previewText, body, Mode.PLAIN, "", null, "", "", List.of(), null);
     }
 
+    private static final int LONGEST_TEXT = 400_000;
+    private static final int LONGEST_DESIGN = 2_000_000;
+
+    /** Itself; refused where a text of it is longer than a message can be. */
+    public Draft mustBeReadable() {
+        readable("subject", subject);
+        readable("previewText", previewText);
+        readable("body", body);
+        readable("design", design, LONGEST_DESIGN);
+        return this;
+    }
+
+    /** A text; nothing for none. Refused where it is longer than a message can be. */
+    public static String readable(String field, String given) {
+        readable(field, text(given), LONGEST_TEXT);
+        return text(given);
+    }
+
+    private static void readable(String field, String text, int longest) {
+        if (text.length() > longest) {
+            throw Refusal.field(field, "This is longer than a message can be.");
+        }
+    }
+
     /** The same, of a kind. */
     Draft of(TemplateKind other) {
         return with(name, other);
@@ -42,6 +67,28 @@ public record Draft(
                 other.body,
                 mode,
                 other.design,
+                houseStyle,
+                header,
+                footer,
+                files,
+                kind);
+    }
+
+    /**
+     * The same in other words, of which a design has its own.
+     *
+     * @param of what kind of record its fields come from
+     */
+    public Draft worded(About of, String otherSubject, String otherPreviewText, String otherBody, String otherDesign) {
+        return new Draft(
+                name,
+                purpose,
+                of,
+                otherSubject,
+                otherPreviewText,
+                otherBody,
+                mode,
+                otherDesign,
                 houseStyle,
                 header,
                 footer,
@@ -90,7 +137,7 @@ public record Draft(
     }
 
     /** What a template says. */
-    static Draft of(Template template) {
+    public static Draft of(Template template) {
         return new Draft(
                 template.name(),
                 template.purpose(),

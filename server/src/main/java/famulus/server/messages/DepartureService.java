@@ -2,23 +2,20 @@ package famulus.server.messages;
 
 import famulus.core.departure.Departure;
 import famulus.core.departure.Leaving;
-import famulus.core.departure.TypedWords;
 import famulus.core.proof.LostFiles;
 import famulus.core.proof.LostPictures;
 import famulus.core.proof.Note;
 import famulus.core.proof.StopCode;
 import famulus.server.desk.ProofService.Proof;
-import famulus.server.library.Template;
 import famulus.server.materials.FileService;
 import famulus.server.materials.PictureService;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.platform.Refusal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.UUID;
 import org.springframework.stereotype.Service;
 
-/** Asks the one rule for what may leave ({@link Departure}) about a message merged here, whatever a browser says of it. */
+/** Asks the one rule for what may leave ({@link Departure}) about a message read here, whatever a browser says of it. */
 @Service
 public class DepartureService {
     private final PictureService pictures;
@@ -29,26 +26,21 @@ public class DepartureService {
         this.files = files;
     }
 
-    /**
-     * What stops a message, in its order.
-     *
-     * @param typed the texts that its sender could change, as they are now; places in them lie in what was typed
-     */
-    public List<Note> stops(Leaving how, MessageDraft draft, List<TypedWords> typed) {
+    /** What stops a message, in its order. */
+    public List<Note> stops(Leaving how, MessageDraft draft) {
         Proof proof = draft.proof();
-        List<Note> notes = new ArrayList<>(TypedWords.notes(proof.subject(), proof.notes(), typed));
+        List<Note> notes = new ArrayList<>(proof.notes());
         proof.source()
                 .layout()
                 .ifPresent(
                         layout -> notes.addAll(LostPictures.notes(layout, pictures.lost(LostPictures.shown(layout)))));
-        List<UUID> along = draft.template().map(Template::files).orElse(List.of());
-        notes.addAll(LostFiles.notes(files.lost(along)));
+        notes.addAll(LostFiles.notes(files.lost(draft.files())));
         return Departure.stops(how, notes);
     }
 
     /** Refuses a message that may not leave, with the first thing that stops it. */
-    public void mustBeFreeToLeave(Leaving how, MessageDraft draft, List<TypedWords> typed) {
-        stops(how, draft, typed).stream().findFirst().ifPresent(note -> {
+    public void mustBeFreeToLeave(Leaving how, MessageDraft draft) {
+        stops(how, draft).stream().findFirst().ifPresent(note -> {
             throw refusal(how, note);
         });
     }

@@ -1,7 +1,6 @@
 package famulus.server.messages;
 
 import famulus.core.message.render.Rendering;
-import famulus.server.library.Template;
 import famulus.server.materials.FileService;
 import famulus.server.materials.FileService.FileContent;
 import famulus.server.materials.PictureService;
@@ -37,10 +36,10 @@ class MessageContents {
     MessageContent of(MessageDraft draft, Optional<Rendering> rendering, String body) {
         MessageContent content = of(rendering, body);
         List<AttachedFile> attached = new ArrayList<>(content.files());
-        for (UUID id : draft.template().map(Template::files).orElse(List.of())) {
+        for (UUID id : draft.files()) {
             FileContent file = files.content(id)
                     .orElseThrow(() -> Refusal.because(
-                            "file-lost", "An attached file is missing from Materials. Remove it from the template."));
+                            "file-lost", "An attached file is missing from Materials. Remove it from the message."));
             attached.add(new AttachedFile(file.name(), file.mediaType(), file.content()));
         }
         return content.attaching(attached);

@@ -1,20 +1,21 @@
 package famulus.server.messages;
 
 import famulus.core.field.About;
-import famulus.core.message.MessagePart;
-import famulus.server.desk.ProofPresenter;
+import famulus.core.message.body.Mode;
 import famulus.server.desk.ProofService.Given;
-import famulus.server.desk.ShownProof;
+import famulus.server.library.Draft;
 import famulus.server.library.Template;
-import famulus.server.library.WavedNoteService;
-import famulus.server.materials.FileService;
+import famulus.server.messages.MessageDraftService.BegunWords;
 import famulus.server.messages.MessageDraftService.MessageDraft;
+import famulus.server.messages.MessageProofs.WrittenMessage;
+import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -26,91 +27,88 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class MessageController {
     private final MessageDraftService drafts;
-    private final MessageFreezer freezer;
-    private final ProofPresenter shown;
-    private final WavedNoteService waved;
-    private final FileService files;
+    private final MessageProofs proofs;
     private final CheckInboxService checkInboxes;
 
-    MessageController(
-            MessageDraftService drafts,
-            MessageFreezer freezer,
-            ProofPresenter shown,
-            WavedNoteService waved,
-            FileService files,
-            CheckInboxService checkInboxes) {
+    MessageController(MessageDraftService drafts, MessageProofs proofs, CheckInboxService checkInboxes) {
         this.drafts = drafts;
-        this.freezer = freezer;
-        this.shown = shown;
-        this.waved = waved;
-        this.files = files;
+        this.proofs = proofs;
         this.checkInboxes = checkInboxes;
     }
 
+    /**
+     * A message to be begun.
+     *
+     * @param mode how a message from nothing is written; null for a letter
+     */
     record MessageRequest(
             @Schema(nullable = true) UUID template,
             CrmKind kind,
             UUID id,
             @Schema(nullable = true) UUID deal,
             @Schema(nullable = true) UUID sender,
-            Map<String, String> chosen,
-            @Schema(nullable = true) Map<String, String> answers) {}
+            @Schema(nullable = true) Mode mode) {}
 
-    /** A message begun; {@code templateVersion} is 0 for a message from nothing. */
+    /**
+     * A message begun; {@code templateVersion} is 0 for a message from nothing.
+     *
+     * @param words what it says, to be changed
+     */
     record BegunMessage(
-            ShownProof proof,
+            Draft words,
             String templateName,
             int templateVersion,
             About about,
             UUID senderId,
             String senderName,
-            String senderEmail,
-            List<String> files) {}
+            String senderEmail) {}
 
     /** A template merged for a person, to be changed and sent. */
     @PostMapping("/api/messages/begin")
     BegunMessage begin(Colleague asking, @RequestBody MessageRequest request) {
-        Given given = new Given(request.chosen(), request.answers(), true);
+        if (request.kind() == null || request.id() == null) {
+            throw Refusal.because("no-person", "Choose the person to write to.");
+        }
+        Mode mode = request.mode() == null ? Mode.LETTER : request.mode();
         For to = new For(request.kind(), request.id(), request.deal());
-        MessageDraft draft = drafts.begin(request.template(), to, request.sender(), given, asking);
+        BegunWords begun = drafts.begin(request.template(), mode, to, request.sender(), asking);
+        MessageDraft merged = begun.merged();
+        Optional<Template> template = merged.template();
         return new BegunMessage(
-                shown.of(
-                        draft.proof(),
-                        draft.about(),
-                        draft.template()
-                                .map(template -> waved.all(template.id(), asking))
-                                .orElse(List.of())),
-                draft.template().map(Template::name).orElse(""),
-                draft.template().map(Template::version).orElse(0),
-                draft.about(),
-                draft.sender().id(),
-                draft.sender().name(),
-                draft.sender().email(),
-                files.names(draft.template().map(Template::files).orElse(List.of())));
+                begun.words(),
+                template.map(Template::name).orElse(""),
+                template.map(Template::version).orElse(0),
+                merged.about(),
+                merged.sender().id(),
+                merged.sender().name(),
+                merged.sender().email());
+    }
+
+    /** A message as its reader will see it, with what stops it, and what became of the words that were merged. */
+    @PostMapping("/api/messages/proof")
+    WrittenMessage proof(Colleague asking, @RequestBody MessageToSend message) {
+        return proofs.of(message.complete(), asking);
     }
 
     /**
-     * Something that stops a message.
+     * A message of which fields are to become words.
      *
-     * @param part which text it is about
-     * @param start its place: in a text whose words may be changed, among these; else in the template's
-     * @param block the block it is about, or that its words are in; empty in a text whose words may be changed
+     * @param chosen values for this message alone, by path; null for none
+     * @param answers what is written into its blanks, by their hint; null for nothing
      */
-    record Stop(String code, String title, String remedy, MessagePart part, int start, int end, String block) {}
+    record MessageToSettle(
+            MessageToSend message,
+            @Schema(nullable = true) Map<String, String> chosen,
+            @Schema(nullable = true) Map<String, String> answers) {}
 
-    /** What stops a message as it is, before anybody tries to send it. */
-    @PostMapping("/api/messages/stops")
-    List<Stop> stops(Colleague asking, @RequestBody MessageToSend message) {
-        return freezer.stops(message.complete(), asking).stream()
-                .map(stop -> new Stop(
-                        stop.note().code(),
-                        stop.note().title(),
-                        stop.note().remedy(),
-                        stop.note().part(),
-                        stop.note().span().start(),
-                        stop.note().span().end(),
-                        stop.block()))
-                .toList();
+    /** The words of a message in which every field that has a value by now is these words. */
+    @PostMapping("/api/messages/settle")
+    Draft settle(Colleague asking, @RequestBody MessageToSettle settle) {
+        if (settle.message() == null || settle.message().words() == null) {
+            throw Refusal.because("unreadable", "This message can't be read.");
+        }
+        Given given = new Given(settle.chosen(), settle.answers(), true);
+        return drafts.settled(settle.message().complete(), given, asking);
     }
 
     /** The check inboxes. */

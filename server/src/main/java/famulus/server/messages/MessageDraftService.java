@@ -1,10 +1,16 @@
 package famulus.server.messages;
 
 import famulus.core.field.About;
-import famulus.core.message.MessageSource;
+import famulus.core.message.body.BodyJson;
+import famulus.core.message.body.Mode;
+import famulus.core.message.personal.EmptyMessage;
+import famulus.core.message.personal.MergedText;
+import famulus.core.message.personal.PersonalMessage;
+import famulus.core.message.personal.Personalised;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
@@ -16,11 +22,16 @@ import famulus.server.records.SampleRecords;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
-/** Merges a template for one person, for a message that is about to be written and sent. */
+/**
+ * Merges a template for one person, and makes of it a message of its own, whose words are its sender's to change. What leaves
+ * is read and rendered from these words, wherever they come from.
+ */
 @Service
 public class MessageDraftService {
     private final ProofService proofs;
@@ -43,32 +54,84 @@ public class MessageDraftService {
     }
 
     /**
-     * A message begun.
+     * A message, merged for its person.
      *
      * @param template what it is written from; empty for a message from nothing
+     * @param files what is attached to it, by identifier
      */
-    public record MessageDraft(Proof proof, Optional<Template> template, About about, Colleague sender) {}
+    public record MessageDraft(
+            Proof proof, Optional<Template> template, About about, Colleague sender, List<UUID> files) {}
 
     /**
-     * Merges a message for a person.
+     * A message begun.
+     *
+     * @param merged its template, merged for its person
+     * @param words what it says, for its sender to change; fields that had a value are words
+     * @param texts its texts as they were merged, by key
+     */
+    record BegunWords(MessageDraft merged, Draft words, Map<String, MergedText> texts) {}
+
+    /**
+     * Begins a message to a person.
      *
      * @param templateId null for a message from nothing; of its variants the one in the person's language is taken
+     * @param mode how a message from nothing is written
      * @param senderId who it goes out as; null for whoever asks
-     * @param given what the sender gives for this message only
      */
-    public MessageDraft begin(UUID templateId, For to, UUID senderId, Given given, Colleague asking) {
-        if (!to.kind().isPerson()) {
-            throw Refusal.because("no-person", "Choose the person to write to.");
-        }
-        SampleRecords.refuse(to);
-        Colleague sender = sender(senderId, asking);
-        Optional<Template> template = Optional.ofNullable(templateId)
-                .map(id -> variants.forReader(id, proofs.language(to, sender), asking, sender))
-                .map(id -> templates.forUse(id, asking, sender));
-        About about = template.map(Template::about)
-                .orElse(to.kind() == CrmKind.LEAD ? About.LEAD : to.deal() == null ? About.CONTACT : About.DEAL);
-        MessageSource source = template.map(drafts::source).orElse(new MessageSource("", "", ""));
-        return new MessageDraft(proofs.proof(source, about, to, sender, given), template, about, sender);
+    BegunWords begin(UUID templateId, Mode mode, For to, UUID senderId, Colleague asking) {
+        Colleague sender = allowed(to, senderId, asking);
+        Optional<Template> template = template(templateId, to, asking, sender);
+        About about = about(template, to);
+        Draft written = template.map(Draft::of).orElseGet(() -> nothing(about, mode));
+        Given sending = new Given(Map.of(), Map.of(), true);
+        Proof proof = proofs.proof(drafts.source(written), about, to, sender, sending);
+        PersonalMessage message = Personalised.of(proof.source(), proof.merged());
+        Draft words = written.worded(
+                about,
+                message.subject(),
+                message.previewText(),
+                message.words(),
+                message.body().map(BodyJson::write).orElse(""));
+        return new BegunWords(
+                new MessageDraft(proof, template, about, sender, written.files()), words, message.texts());
+    }
+
+    /** A message as its sender has written it, read afresh; one that has no words of its own is as its template is merged. */
+    MessageDraft read(MessageToSend message, Colleague asking) {
+        return read(message, new Given(Map.of(), message.answers(), true), asking);
+    }
+
+    private MessageDraft read(MessageToSend message, Given given, Colleague asking) {
+        For to = message.to();
+        Colleague sender = allowed(to, message.sender(), asking);
+        Optional<Template> template = template(message.template(), to, asking, sender);
+        boolean begun =
+                template.isEmpty() && message.words() != null && message.words().about() != null;
+        About about = begun ? message.words().about() : about(template, to);
+        Draft words = message.words() == null
+                ? template.map(Draft::of).orElseGet(() -> nothing(about, Mode.PLAIN))
+                : message.words();
+        return new MessageDraft(
+                proofs.proof(drafts.source(words), about, to, sender, given), template, about, sender, words.files());
+    }
+
+    /**
+     * The words of a message in which every field that has a value now is these words: what was filled in since, or given for
+     * this message alone.
+     *
+     * @param given values for this message, by path, and answers to its blanks
+     */
+    Draft settled(MessageToSend message, Given given, Colleague asking) {
+        MessageDraft draft = read(message, given, asking);
+        PersonalMessage settled =
+                Personalised.of(draft.proof().source(), draft.proof().merged());
+        return message.words()
+                .worded(
+                        draft.about(),
+                        settled.subject(),
+                        settled.previewText(),
+                        settled.words(),
+                        settled.body().map(BodyJson::write).orElse(""));
     }
 
     /** Merges a template for a person as it would leave, to be looked at by colleagues; it goes out as whoever asks. */
@@ -76,7 +139,49 @@ public class MessageDraftService {
         SampleRecords.refuse(to);
         Template template = templates.get(templateId, asking);
         Proof proof = proofs.proof(drafts.source(template), template.about(), to, asking, Given.NOTHING);
-        return new MessageDraft(proof, Optional.of(template), template.about(), asking);
+        return new MessageDraft(proof, Optional.of(template), template.about(), asking, template.files());
+    }
+
+    /** What a message can take fields from; a template for anyone is one for whoever it goes to. */
+    private static About about(Optional<Template> template, For to) {
+        About person = to.kind() == CrmKind.LEAD ? About.LEAD : About.CONTACT;
+        About nothing = to.deal() == null ? person : About.DEAL;
+        return template.map(Template::about)
+                .map(about -> about == About.PERSON ? person : about)
+                .orElse(nothing);
+    }
+
+    private static Draft nothing(About about, Mode mode) {
+        boolean plain = mode == Mode.PLAIN;
+        return new Draft(
+                "",
+                "",
+                about,
+                "",
+                "",
+                plain ? EmptyMessage.words() : "",
+                mode,
+                plain ? "" : BodyJson.write(EmptyMessage.body()),
+                null,
+                "",
+                "",
+                List.of(),
+                null);
+    }
+
+    private Optional<Template> template(UUID id, For to, Colleague asking, Colleague sender) {
+        return Optional.ofNullable(id)
+                .map(one -> variants.forReader(one, proofs.language(to, sender), asking, sender))
+                .map(one -> templates.forUse(one, asking, sender));
+    }
+
+    /** Who it goes out as, where it may go at all. */
+    private Colleague allowed(For to, UUID senderId, Colleague asking) {
+        if (!to.kind().isPerson()) {
+            throw Refusal.because("no-person", "Choose the person to write to.");
+        }
+        SampleRecords.refuse(to);
+        return sender(senderId, asking);
     }
 
     /** Agents write as themselves; assistants as any agent or editor. */

@@ -1,14 +1,10 @@
 package famulus.server.messages;
 
 import famulus.core.departure.Leaving;
-import famulus.core.departure.TypedWords;
 import famulus.core.merge.Merged;
-import famulus.core.message.MessagePart;
-import famulus.core.message.MessageSource.Layout;
-import famulus.core.message.body.BodyText;
-import famulus.core.message.body.BodyText.Slot;
+import famulus.core.message.body.Mode;
+import famulus.core.message.personal.MergedText;
 import famulus.core.message.render.Rendering;
-import famulus.core.proof.Note;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
 import famulus.server.desk.RenderingService;
@@ -26,6 +22,7 @@ import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -72,40 +69,17 @@ public class MessageFreezer {
     }
 
     /**
-     * Something that stops a message.
-     *
-     * @param block the block it is about, or that its words are in; empty in a text whose words may be changed
-     */
-    record Stopped(Note note, String block) {}
-
-    /** What stops a message as it is, with where; nothing when it may leave. */
-    List<Stopped> stops(MessageToSend message, Colleague asking) {
-        MessageDraft draft = begin(message, asking);
-        Optional<BodyText> body = draft.proof().source().layout().map(Layout::text);
-        return departures.stops(Leaving.SEND, draft, typed(message, draft)).stream()
-                .map(note -> new Stopped(
-                        note,
-                        note.block().isEmpty() && note.part() == MessagePart.BODY
-                                ? body.flatMap(text -> text.slotAt(note.span().start()))
-                                        .map(Slot::owner)
-                                        .orElse("")
-                                : note.block()))
-                .toList();
-    }
-
-    /**
      * Freezes a message; refused when something stops it or it can't be addressed. The version of its template is kept.
      *
      * @param follows the identifiers of the messages it follows, with angle brackets, the oldest first
      */
     public FrozenMessage freeze(MessageToSend message, List<String> follows, Colleague asking) {
-        MessageDraft draft = begin(message, asking);
-        String subject = TypedRun.text(message.subject()).strip();
+        MessageDraft draft = drafts.read(message, asking);
+        String subject = draft.proof().merged().subject().text().strip();
         Optional<Rendering> rendering = renderings.mail(draft.proof(), subject);
-        // A letter or designed message leaves as it is merged here; only of a plain one the words may be changed.
         String body = rendering
                 .map(Rendering::text)
-                .orElseGet(() -> TypedRun.text(message.body()))
+                .orElseGet(() -> draft.proof().merged().body().text())
                 .strip();
         check(message, draft, subject, body);
         PersonAddress address = address(draft.proof().person(), message.address());
@@ -126,8 +100,23 @@ public class MessageFreezer {
                         false),
                 content,
                 new Headers(team.answersGoTo(draft.sender().id()), content.unsubscribe(), follows),
-                KeptPieces.of(message.body(), draft.proof().merged().body()),
+                rendering.isPresent() ? List.of() : pieces(message, draft, asking),
                 clock.instant());
+    }
+
+    private List<KeptPiece> pieces(MessageToSend message, MessageDraft draft, Colleague asking) {
+        Merged leaves = draft.proof().merged().body();
+        if (message.words() == null || message.template() == null) {
+            return KeptPieces.of(leaves);
+        }
+        MergedText begun = begun(message, asking).getOrDefault(MergedText.BODY, new MergedText("", List.of()));
+        return KeptPieces.of(begun, draft.proof().source().body(), leaves);
+    }
+
+    /** The texts of a message as they were merged when it was begun, as far as that was kept. */
+    private Map<String, MergedText> begun(MessageToSend message, Colleague asking) {
+        return drafts.begin(message.template(), Mode.LETTER, message.to(), message.sender(), asking)
+                .texts();
     }
 
     /** Freezes a message that went out long ago just as it was merged; for the demo's data. */
@@ -174,25 +163,16 @@ public class MessageFreezer {
     }
 
     private void check(MessageToSend message, MessageDraft draft, String subject, String body) {
-        departures.mustBeFreeToLeave(Leaving.SEND, draft, typed(message, draft));
-        PlainLine.refusal(subject, LONGEST_SUBJECT, true).ifPresent(sentence -> {
-            throw Refusal.field("subject", sentence);
-        });
+        departures.mustBeFreeToLeave(Leaving.SEND, draft);
+        String written = message.words() == null ? subject : message.words().subject();
+        PlainLine.refusal(subject, LONGEST_SUBJECT, true)
+                .or(() -> PlainLine.refusal(written, Integer.MAX_VALUE, false))
+                .ifPresent(sentence -> {
+                    throw Refusal.field("subject", sentence);
+                });
         PlainLine.refusalOfLines(body, LONGEST_BODY, true).ifPresent(sentence -> {
             throw Refusal.field("body", sentence);
         });
-    }
-
-    private MessageDraft begin(MessageToSend message, Colleague asking) {
-        return drafts.begin(message.template(), message.to(), message.sender(), message.given(), asking);
-    }
-
-    /** The texts whose words may be changed: of a letter or designed message its subject, of a plain one both. */
-    private static List<TypedWords> typed(MessageToSend message, MessageDraft draft) {
-        TypedWords subject = new TypedWords(MessagePart.SUBJECT, TypedRun.stretches(message.subject()));
-        return draft.proof().source().layout().isPresent()
-                ? List.of(subject)
-                : List.of(subject, new TypedWords(MessagePart.BODY, TypedRun.stretches(message.body())));
     }
 
     private static PersonAddress address(Person person, UUID wanted) {

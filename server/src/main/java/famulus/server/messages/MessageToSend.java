@@ -1,11 +1,10 @@
 package famulus.server.messages;
 
-import famulus.server.desk.ProofService.Given;
+import famulus.server.library.Draft;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 
@@ -18,8 +17,9 @@ import java.util.UUID;
  * @param address which of the person's addresses; null for the first
  * @param sender who it goes out as; null for whoever asks
  * @param after the message to the same person that this one follows; null for one that begins a conversation
- * @param chosen for choices of the template, by their written form, what the sender chose
- * @param answers what the sender wrote into blanks of the template; null for nothing
+ * @param answers what the sender wrote into blanks, by their hint; null for nothing
+ * @param words what it says; null for what its template says
+ * @param draft the kept draft that it is; null for none
  */
 public record MessageToSend(
         UUID id,
@@ -30,25 +30,27 @@ public record MessageToSend(
         @Schema(nullable = true) UUID address,
         @Schema(nullable = true) UUID sender,
         @Schema(nullable = true) UUID after,
-        Map<String, String> chosen,
         @Schema(nullable = true) Map<String, String> answers,
-        List<TypedRun> subject,
-        List<TypedRun> body) {
-    /** Itself; refused where it lacks what every message has. */
+        @Schema(nullable = true) Draft words,
+        @Schema(nullable = true) UUID draft) {
+    /** Itself; refused where it lacks what every message has, or says more than one can. */
     public MessageToSend complete() {
-        if (subject == null || body == null || kind == null) {
+        if (kind == null || person == null) {
             throw Refusal.because("unreadable", "This message can't be read.");
         }
+        if (words != null) {
+            words.mustBeReadable();
+        }
         return this;
+    }
+
+    /** The same under another identifier. */
+    MessageToSend under(UUID other) {
+        return new MessageToSend(other, template, kind, person, deal, address, sender, after, answers, words, draft);
     }
 
     /** Whom it is for. */
     For to() {
         return new For(kind, person, deal);
-    }
-
-    /** What its sender gives for it alone. */
-    Given given() {
-        return new Given(chosen, answers, true);
     }
 }

@@ -96,7 +96,7 @@ public class TestMessages {
         }
         List<Mailbox> inboxes = inboxes(test.to(), test.list());
         MessageDraft draft = drafts.test(template.id(), test.merged(), asking);
-        departures.mustBeFreeToLeave(Leaving.TEST, draft, List.of());
+        departures.mustBeFreeToLeave(Leaving.TEST, draft);
         if (rights.mayChange(template, asking)) {
             templates.keepVersion(template.id(), template.version(), Reason.TESTED);
         } else if (!Integer.valueOf(template.version()).equals(template.readyVersion())) {

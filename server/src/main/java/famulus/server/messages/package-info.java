@@ -3,7 +3,7 @@
  * is frozen never changes again; the outbox takes it from here.
  *
  * <pre>
- *     MessageDraft draft = drafts.begin(template, to, sender, given, asking);   // merged, to be changed
+ *     MessageDraft test = drafts.test(template, to, asking);                    // merged, as it would leave
  *     FrozenMessage frozen = freezer.freeze(message, follows, asking);          // refused when something stops it
  * </pre>
  */

@@ -1,28 +1,47 @@
 package famulus.server.outbox;
 
+import famulus.server.messages.KeptDraftService;
 import famulus.server.outbox.OutboxMapper.AtRow;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PersonSummaries;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
-/** Keeps in sum, of the person a message is to, that it was not written after all. */
+/** What follows, in the same transaction, when a message has left, or is not to leave after all. */
 @Component
-class WrittenCounts {
+class MessageEnds {
     private final OutboxMapper mapper;
     private final PersonSummaries summaries;
+    private final KeptDraftService drafts;
 
-    WrittenCounts(OutboxMapper mapper, PersonSummaries summaries) {
+    MessageEnds(OutboxMapper mapper, PersonSummaries summaries, KeptDraftService drafts) {
         this.mapper = mapper;
         this.summaries = summaries;
+        this.drafts = drafts;
     }
 
-    /** Takes a message out of the sum that has just been refused, or cancelled while it waited. */
-    void takenBack(UUID message) {
+    /** A message has left: its draft is of no more use. */
+    void left(UUID message) {
+        drafts.gone(message);
+    }
+
+    /** A message was refused: it counts as written no more. */
+    void refused(UUID message) {
         mapper.to(message)
                 .filter(to -> !to.test())
                 .ifPresent(to -> summaries.unwrote(
                         CrmKind.of(to.personKind()), to.personId(), () -> mapper.lastWritten(to.personId())
                                 .map(AtRow::at)));
+    }
+
+    /**
+     * A message that waited was taken back: it counts as written no more, and what it said is a draft again.
+     *
+     * @return the draft; empty for a message that had none
+     */
+    Optional<UUID> takenBack(UUID message) {
+        refused(message);
+        return drafts.writtenAgain(message);
     }
 }

@@ -32,7 +32,13 @@ class OutboxController {
         this.hands = hands;
     }
 
-    record Taken(UUID id) {}
+    /**
+     * A message that was taken.
+     *
+     * @param takenAt when that was
+     * @param leavesAt when it is handed to the mail server; it can be taken back until then
+     */
+    record Taken(UUID id, Instant takenAt, Instant leavesAt) {}
 
     /**
      * A line of the outbox; {@code nextAttemptAt} and {@code sentAt} are null when there is none.
@@ -75,7 +81,8 @@ class OutboxController {
 
     @PostMapping("/api/messages")
     Taken send(Colleague asking, @RequestBody MessageToSend message) {
-        return new Taken(outbox.send(message.complete(), asking));
+        OutgoingMessage taken = outbox.get(outbox.send(message.complete(), asking), asking);
+        return new Taken(taken.id(), taken.createdAt(), taken.leavesAt());
     }
 
     /**
@@ -142,6 +149,19 @@ class OutboxController {
     @PostMapping("/api/outbox/{id}/arrived")
     void arrived(Colleague asking, @PathVariable UUID id) {
         hands.arrived(id, asking);
+    }
+
+    /**
+     * A message that was taken back.
+     *
+     * @param draft in which it is written on; null for a message that had none
+     */
+    record TakenBack(@Schema(nullable = true) UUID draft) {}
+
+    /** Takes a message back before it leaves, to be written on. */
+    @PostMapping("/api/outbox/{id}/take-back")
+    TakenBack takeBack(Colleague asking, @PathVariable UUID id) {
+        return new TakenBack(hands.takeBack(id, asking).orElse(null));
     }
 
     @DeleteMapping("/api/outbox/{id}")

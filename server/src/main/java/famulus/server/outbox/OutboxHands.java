@@ -6,6 +6,7 @@ import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,10 +18,10 @@ public class OutboxHands {
     private final OutboxWorker worker;
     private final Events events;
     private final Clock clock;
-    private final WrittenCounts written;
+    private final MessageEnds ends;
 
-    OutboxHands(OutboxMapper mapper, OutboxWorker worker, Events events, Clock clock, WrittenCounts written) {
-        this.written = written;
+    OutboxHands(OutboxMapper mapper, OutboxWorker worker, Events events, Clock clock, MessageEnds ends) {
+        this.ends = ends;
         this.mapper = mapper;
         this.worker = worker;
         this.events = events;
@@ -88,12 +89,29 @@ public class OutboxHands {
     void cancel(UUID id, Colleague asking) {
         held(id, asking);
         if (mapper.cancel(id, MessageState.WAITING) == 1) {
-            written.takenBack(id);
+            ends.takenBack(id);
         } else if (mapper.cancel(id, MessageState.REFUSED) == 0) {
             throw Refusal.because("gone", "This message can’t be cancelled any more.");
         }
         worker.drop(id);
         told(id);
+    }
+
+    /**
+     * Takes a message back that has not been begun to be sent, to be written on.
+     *
+     * @return its draft; empty for a message that had none
+     */
+    @Transactional
+    Optional<UUID> takeBack(UUID id, Colleague asking) {
+        held(id, asking);
+        if (mapper.takeBack(id) == 0) {
+            throw Refusal.because("gone", "This message has left already. It can’t be taken back any more.");
+        }
+        worker.drop(id);
+        Optional<UUID> draft = ends.takenBack(id);
+        told(id);
+        return draft;
     }
 
     private Holder held(UUID id, Colleague asking) {

@@ -152,15 +152,25 @@ interface OutboxMapper {
             """)
     int release(String task);
 
-    /** Waiting messages that are due later than a moment, as after a clock was set back; the first of many. */
+    /**
+     * A message that waits.
+     *
+     * @param tries those made that count
+     */
+    record Waiting(UUID id, int tries, Instant createdAt, Instant nextAttemptAt) {}
+
+    /**
+     * Waiting messages that are due later than a moment because of a try before, or although they were written later than
+     * it, as after a clock was set back; the first of many. What waits for its own hour is not among them.
+     */
     @Select(
             """
-            select id, person_id, state, attempts, tries from outgoing_message
-            where state = 'WAITING' and next_attempt_at > #{moment}
+            select id, tries, created_at, next_attempt_at from outgoing_message
+            where state = 'WAITING' and next_attempt_at > #{moment} and (tries > 0 or created_at > #{moment})
             order by next_attempt_at desc
             limit 500
             """)
-    List<Tried> dueAfter(Instant moment);
+    List<Waiting> dueAfter(Instant moment);
 
     /** Has a message wait no longer than until a moment; 0 when it does not. */
     @Update(
@@ -173,12 +183,12 @@ interface OutboxMapper {
     /** Waiting messages that the scheduler knows nothing of. */
     @Select(
             """
-            select m.id from outgoing_message m
+            select m.id, m.tries, m.created_at, m.next_attempt_at from outgoing_message m
             where m.state = 'WAITING' and not exists (
               select 1 from scheduled_tasks s where s.task_name = #{task} and s.task_instance = cast(m.id as varchar(36)))
             limit 500
             """)
-    List<UUID> unlined(String task);
+    List<Waiting> unlined(String task);
 
     /** Puts right what was written down of an attempt; 0 when nothing was. */
     @Update(
@@ -218,7 +228,11 @@ interface OutboxMapper {
             @Param("asking") Colleague asking,
             @Param("all") boolean all);
 
-    @Select("select id from outgoing_message where state = 'WAITING' order by created_at limit 1000")
+    /** Messages that wait for another try; what waits for its own hour is not among them. */
+    @Select(
+            """
+            select id from outgoing_message where state = 'WAITING' and attempts > 0 order by created_at limit 1000
+            """)
     List<UUID> waiting();
 
     @Select("select exists (select 1 from outgoing_message where not test)")
@@ -237,6 +251,14 @@ interface OutboxMapper {
             where state = 'NOT_SURE' and (not test or written_by = #{asking.id} or #{all})
             """)
     int countNotSure(@Param("asking") Colleague asking, @Param("all") boolean all);
+
+    /** Takes a message back that waits and was never tried; 0 when there is none. */
+    @Update(
+            """
+            update outgoing_message set state = 'CANCELLED', next_attempt_at = null
+            where id = #{id} and state = 'WAITING' and attempts = 0
+            """)
+    int takeBack(UUID id);
 
     /** Takes a message back that waits or was refused; its row stays, so that its identifier can't send again. */
     @Update(

@@ -3,6 +3,7 @@ package famulus.server.outbox;
 import famulus.server.contents.WireSources;
 import famulus.server.library.TemplateUseService;
 import famulus.server.messages.FrozenMessage;
+import famulus.server.messages.KeptDraftService;
 import famulus.server.messages.KeptPiece;
 import famulus.server.messages.MessageFreezer;
 import famulus.server.messages.MessageToSend;
@@ -18,6 +19,8 @@ import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PersonSummaries;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
+import famulus.server.team.TeamService;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -48,6 +51,8 @@ public class OutboxService {
     private final Events events;
     private final JsonMapper json;
     private final RepeatedRequests once;
+    private final KeptDraftService drafts;
+    private final TeamService team;
 
     OutboxService(
             OutboxMapper mapper,
@@ -60,7 +65,9 @@ public class OutboxService {
             TemplateUseService uses,
             Events events,
             JsonMapper json,
-            RepeatedRequests once) {
+            RepeatedRequests once,
+            KeptDraftService drafts,
+            TeamService team) {
         this.mapper = mapper;
         this.worker = worker;
         this.freezer = freezer;
@@ -72,6 +79,8 @@ public class OutboxService {
         this.events = events;
         this.json = json;
         this.once = once;
+        this.drafts = drafts;
+        this.team = team;
     }
 
     /**
@@ -94,8 +103,10 @@ public class OutboxService {
             return message.id();
         }
         FrozenMessage frozen = freezer.freeze(message, follows(message), asking);
-        keep(OutgoingMessage.waiting(frozen), frozen);
-        worker.line(message.id());
+        Instant at = frozen.at().plus(team.timeToTakeBack(asking.id()));
+        keep(OutgoingMessage.waiting(frozen, at), frozen);
+        drafts.sent(message.draft(), message.id(), asking);
+        worker.line(message.id(), at);
         events.tell("record", message.person().toString());
         events.tell("outbox", message.id().toString());
         return message.id();
@@ -126,8 +137,8 @@ public class OutboxService {
     @Transactional
     public int sendTests(TestMessages.Wanted test, Colleague asking) {
         List<FrozenMessage> frozen = tests.freeze(test, asking);
-        frozen.forEach(one -> keep(OutgoingMessage.waiting(one), one));
-        frozen.forEach(one -> worker.line(one.id()));
+        frozen.forEach(one -> keep(OutgoingMessage.waiting(one, one.at()), one));
+        frozen.forEach(one -> worker.line(one.id(), one.at()));
         frozen.forEach(one -> events.tell("outbox", one.id().toString()));
         return frozen.size();
     }

@@ -7,6 +7,7 @@ import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import famulus.server.contents.WireSources;
 import famulus.server.outbox.OutboxMapper.Tried;
+import famulus.server.outbox.OutboxMapper.Waiting;
 import famulus.server.outbox.Postman.Answer;
 import famulus.server.outbox.Postman.Outcome;
 import famulus.server.platform.DiskSpace;
@@ -72,7 +73,7 @@ class OutboxWorker {
     private final Scheduler scheduler;
     private final boolean soleOwner;
     private final WireSources sources;
-    private final WrittenCounts written;
+    private final MessageEnds ends;
     private final Semaphore inHand = new Semaphore(AT_ONCE);
     private final Map<UUID, Answer> unwritten = new ConcurrentHashMap<>();
     private final ScheduledExecutorService mending = Executors.newSingleThreadScheduledExecutor(
@@ -88,9 +89,9 @@ class OutboxWorker {
             TransactionTemplate transactions,
             DataSource dataSource,
             WireSources sources,
-            WrittenCounts written) {
+            MessageEnds ends) {
         this.sources = sources;
-        this.written = written;
+        this.ends = ends;
         this.mapper = mapper;
         this.postman = postman;
         this.clock = clock;
@@ -141,9 +142,13 @@ class OutboxWorker {
         }
     }
 
-    /** Puts a message in line within the running transaction; it is looked at as soon as that has ended well. */
-    void line(UUID message) {
-        scheduler.schedule(task.instance(message.toString()), clock.instant());
+    /**
+     * Puts a message in line within the running transaction; the line is looked at as soon as that has ended well.
+     *
+     * @param at when it is to leave
+     */
+    void line(UUID message, Instant at) {
+        scheduler.schedule(task.instance(message.toString()), at);
         look();
     }
 
@@ -193,13 +198,16 @@ class OutboxWorker {
         try {
             transactions.executeWithoutResult(status -> {
                 Instant now = clock.instant();
-                for (Tried one : mapper.dueAfter(now)) {
-                    Instant latest = one.tries() == 0 ? now : now.plus(pause(one.tries()));
+                for (Waiting one : mapper.dueAfter(now)) {
+                    Duration pause = one.tries() == 0
+                            ? Duration.between(one.createdAt(), one.nextAttemptAt())
+                            : pause(one.tries());
+                    Instant latest = now.plus(pause);
                     if (mapper.due(one.id(), latest) > 0) {
                         due(one.id(), latest);
                     }
                 }
-                mapper.unlined(TASK).forEach(one -> due(one, now));
+                mapper.unlined(TASK).forEach(one -> due(one.id(), one.tries() == 0 ? one.nextAttemptAt() : now));
             });
         } catch (RuntimeException failed) {
             LOG.error("The outbox could not be looked through", failed);
@@ -285,7 +293,9 @@ class OutboxWorker {
             return Optional.empty();
         }
         if (state == MessageState.REFUSED) {
-            written.takenBack(tried.id());
+            ends.refused(tried.id());
+        } else if (state == MessageState.SENT) {
+            ends.left(tried.id());
         }
         attempted(tried, now, answer);
         return next;

@@ -41,9 +41,14 @@ public record OutgoingMessage(
         Instant createdAt,
         Instant sentAt,
         boolean test) {
-    /** A message that waits to be sent at once. */
-    static OutgoingMessage waiting(FrozenMessage frozen) {
-        return of(frozen, MessageState.WAITING, 0, frozen.at(), null);
+    /** When it is handed to the mail server next; when it was written, once it has been. */
+    Instant leavesAt() {
+        return nextAttemptAt == null ? createdAt : nextAttemptAt;
+    }
+
+    /** A message that waits to be sent at a moment. */
+    static OutgoingMessage waiting(FrozenMessage frozen, Instant at) {
+        return of(frozen, MessageState.WAITING, 0, at, null);
     }
 
     /** A message that went the moment it was frozen. */

@@ -14,6 +14,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param mailDomain the part after {@code @} in the identifiers of messages; empty for the house's domain
  * @param publicAddress where readers of messages reach us, such as {@code https://post.example.com}; empty for nowhere,
  *     in the demo this machine
+ * @param takeBackSeconds how long a message waits before it leaves, of whoever has not chosen otherwise
  */
 @ConfigurationProperties("famulus")
 public record FamulusProperties(
@@ -22,7 +23,8 @@ public record FamulusProperties(
         Instant now,
         @DefaultValue("0") int demoMailPort,
         @DefaultValue("") String mailDomain,
-        @DefaultValue("") String publicAddress) {
+        @DefaultValue("") String publicAddress,
+        @DefaultValue("10") int takeBackSeconds) {
 
     /** Whether the data are in memory, and go with the process. */
     public boolean inMemory() {

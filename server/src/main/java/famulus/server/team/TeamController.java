@@ -127,4 +127,18 @@ class TeamController {
         team.answersGoTo(asking.id(), wanted.answersTo());
         return answers(asking);
     }
+
+    /** How long one’s messages wait before they leave, in seconds. */
+    record TakeBack(int seconds) {}
+
+    @GetMapping("/api/profile/take-back")
+    TakeBack takeBack(Colleague asking) {
+        return new TakeBack((int) team.timeToTakeBack(asking.id()).toSeconds());
+    }
+
+    @PutMapping("/api/profile/take-back")
+    TakeBack takeBack(Colleague asking, @RequestBody TakeBack wanted) {
+        team.timeToTakeBack(asking.id(), wanted.seconds());
+        return takeBack(asking);
+    }
 }

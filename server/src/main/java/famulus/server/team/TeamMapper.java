@@ -65,6 +65,13 @@ interface TeamMapper {
             """)
     void update(Colleague who);
 
+    /** How many seconds they have chosen to take a message back in; nothing where they have chosen none. */
+    @Select("select take_back_seconds from colleague where id = #{id} and take_back_seconds is not null")
+    Optional<Integer> takeBackSeconds(UUID id);
+
+    @Update("update colleague set take_back_seconds = #{seconds} where id = #{id}")
+    void takeBackIn(@Param("id") UUID id, @Param("seconds") int seconds);
+
     @Update("update colleague set password_hash = #{hash} where id = #{id}")
     void password(@Param("id") UUID id, @Param("hash") String hash);
 

@@ -3,9 +3,11 @@ package famulus.server.team;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Events;
+import famulus.server.platform.FamulusProperties;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,6 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TeamService {
     static final int SHORTEST_PASSWORD = 12;
+    private static final int LONGEST_TO_TAKE_BACK = 60;
     /** BCrypt reads no more bytes than this. */
     private static final int LONGEST_PASSWORD = 72;
 
@@ -31,6 +34,7 @@ public class TeamService {
     private final Events events;
     private final Clock clock;
     private final ApplicationEventPublisher told;
+    private final int takeBackSeconds;
 
     TeamService(
             TeamMapper mapper,
@@ -38,7 +42,9 @@ public class TeamService {
             Ids ids,
             Events events,
             Clock clock,
-            ApplicationEventPublisher told) {
+            ApplicationEventPublisher told,
+            FamulusProperties properties) {
+        this.takeBackSeconds = properties.takeBackSeconds();
         this.told = told;
         this.events = events;
         this.mapper = mapper;
@@ -55,6 +61,20 @@ public class TeamService {
     /** One colleague. */
     public Optional<Colleague> find(UUID id) {
         return mapper.byId(id);
+    }
+
+    /** How long a message of somebody’s waits before it leaves, so that it can be taken back. */
+    public Duration timeToTakeBack(UUID colleague) {
+        return Duration.ofSeconds(mapper.takeBackSeconds(colleague).orElse(takeBackSeconds));
+    }
+
+    /** Has messages of somebody wait so long; refused over {@value #LONGEST_TO_TAKE_BACK} seconds. */
+    @Transactional
+    public void timeToTakeBack(UUID colleague, int seconds) {
+        if (seconds < 0 || seconds > LONGEST_TO_TAKE_BACK) {
+            throw Refusal.field("seconds", "Choose between 0 and " + LONGEST_TO_TAKE_BACK + " seconds.");
+        }
+        mapper.takeBackIn(colleague, seconds);
     }
 
     /** Our own company. */

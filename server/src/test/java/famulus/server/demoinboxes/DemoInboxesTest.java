@@ -5,7 +5,6 @@ import static org.awaitility.Awaitility.await;
 
 import famulus.server.ServerTest;
 import java.time.Duration;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -21,23 +20,10 @@ class DemoInboxesTest extends ServerTest {
 
     private UUID send(String words, UUID ines) throws Exception {
         UUID id = UUID.randomUUID();
-        List<Map<String, Object>> run = List.of(Map.of("text", words, "written", "", "gap", false));
         done(
                 "POST",
                 "/api/messages",
-                Map.of(
-                        "id",
-                        id.toString(),
-                        "kind",
-                        "contact",
-                        "person",
-                        ines.toString(),
-                        "chosen",
-                        Map.of(),
-                        "subject",
-                        run,
-                        "body",
-                        run),
+                Map.of("id", id.toString(), "kind", "contact", "person", ines.toString(), "words", words(words, words)),
                 signe);
         return id;
     }

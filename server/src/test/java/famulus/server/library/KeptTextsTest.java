@@ -65,10 +65,10 @@ class KeptTextsTest extends ServerTest {
     private String read(UUID template, Colleague as) throws Exception {
         Map<String, Object> request = new HashMap<>();
         request.put("template", template.toString());
+        request.put("id", UUID.randomUUID().toString());
         request.put("kind", "contact");
-        request.put("id", ines.toString());
-        request.put("chosen", Map.of());
-        return done("POST", "/api/messages/begin", request, as)
+        request.put("person", ines.toString());
+        return done("POST", "/api/messages/proof", request, as)
                 .at("/proof/rendering/text")
                 .asString();
     }

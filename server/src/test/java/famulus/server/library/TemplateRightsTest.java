@@ -107,19 +107,16 @@ class TemplateRightsTest extends ServerTest {
         begun.put("template", template);
         begun.put("kind", "contact");
         begun.put("id", ines);
-        begun.put("chosen", Map.of());
         Map<String, Object> message = new HashMap<>();
         message.put("id", new UUID(7, 7));
         message.put("template", template);
         message.put("kind", "contact");
         message.put("person", ines);
-        message.put("chosen", Map.of());
-        message.put("subject", List.of(Map.of("text", "Hives", "written", "", "gap", false)));
-        message.put("body", List.of());
         return List.of(
                 new Ask("POST", "/api/messages/begin", begun),
-                new Ask("POST", "/api/messages/stops", message),
+                new Ask("POST", "/api/messages/proof", message),
                 new Ask("POST", "/api/messages", message),
+                new Ask("PUT", "/api/message-drafts/" + new UUID(7, 8), Map.of("version", 0, "message", message)),
                 new Ask("PUT", "/api/templates/signatures", Map.of("template", template, "team", false)));
     }
 

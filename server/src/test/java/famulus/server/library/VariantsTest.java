@@ -40,10 +40,10 @@ class VariantsTest extends ServerTest {
     private String read(UUID template, UUID person, Colleague as) throws Exception {
         Map<String, Object> request = new HashMap<>();
         request.put("template", template.toString());
+        request.put("id", UUID.randomUUID().toString());
         request.put("kind", "contact");
-        request.put("id", person.toString());
-        request.put("chosen", Map.of());
-        return text(done("POST", "/api/messages/begin", request, as).at("/proof/body"));
+        request.put("person", person.toString());
+        return text(done("POST", "/api/messages/proof", request, as).at("/proof/body"));
     }
 
     private UUID german() throws Exception {

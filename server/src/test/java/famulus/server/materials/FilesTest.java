@@ -114,9 +114,7 @@ class FilesTest extends ServerTest {
             sending.put("template", template);
             sending.put("kind", "contact");
             sending.put("person", ines);
-            sending.put("chosen", Map.of());
-            sending.put("subject", List.of(Map.of("text", "Plans " + i, "written", "", "gap", false)));
-            sending.put("body", List.of(Map.of("text", "Here they are.", "written", "", "gap", false)));
+            sending.put("words", words("Plans " + i, "Here they are.", List.of(id)));
             assertThat(done("POST", "/api/messages", sending, signe).has("id")).isTrue();
         }
 
@@ -145,9 +143,7 @@ class FilesTest extends ServerTest {
         sending.put("template", made.at("/template/id").asString());
         sending.put("kind", "contact");
         sending.put("person", ines);
-        sending.put("chosen", Map.of());
-        sending.put("subject", List.of(Map.of("text", "The list", "written", "", "gap", false)));
-        sending.put("body", List.of(Map.of("text", "Here it is.", "written", "", "gap", false)));
+        sending.put("words", words("The list", "Here it is.", List.of(id)));
         assertThat(done("POST", "/api/messages", sending, signe).get("id").asString())
                 .isEqualTo(message.toString());
 

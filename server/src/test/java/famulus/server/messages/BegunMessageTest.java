@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import famulus.server.ServerTest;
 import famulus.server.team.Colleague;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -25,7 +26,6 @@ class BegunMessageTest extends ServerTest {
         request.put("template", template == null ? null : template.toString());
         request.put("kind", "contact");
         request.put("id", ines.toString());
-        request.put("chosen", Map.of());
         request.putAll(more);
         return done("POST", "/api/messages/begin", request, as);
     }
@@ -35,7 +35,7 @@ class BegunMessageTest extends ServerTest {
     }
 
     private static String body(JsonNode begun) {
-        return text(begun.get("proof").get("body"));
+        return begun.at("/words/body").asString();
     }
 
     private void ready(UUID template) throws Exception {
@@ -43,13 +43,16 @@ class BegunMessageTest extends ServerTest {
     }
 
     @Test
-    void aMessageFromNothingIsEmptyAndAboutThePerson() throws Exception {
+    void aMessageFromNothingIsALetterThatGreetsAndSigns() throws Exception {
         JsonNode begun = begin(null, signe);
         assertThat(begun.get("templateName").asString()).isEmpty();
         assertThat(begun.get("templateVersion").asInt()).isZero();
         assertThat(begun.get("about").asString()).isEqualTo("CONTACT");
         assertThat(begun.get("senderName").asString()).isEqualTo("Signe Tester");
-        assertThat(begun.at("/proof/body/pieces")).isEmpty();
+        assertThat(begun.at("/words/mode").asString()).isEqualTo("LETTER");
+        assertThat(begun.at("/words/design").asString()).contains("Dear Ines,", "signature");
+        JsonNode plain = begin(null, Map.of("mode", "PLAIN"), signe);
+        assertThat(body(plain)).startsWith("Dear Ines,\n\n\n\n").contains("Signe");
     }
 
     @Test
@@ -95,17 +98,71 @@ class BegunMessageTest extends ServerTest {
     @Test
     void whatTheSenderAnswersStandsInTheMessageAndWhatIsLeftOpenIsAskedFor() throws Exception {
         UUID template = template("CONTACT", "Hives", "I saw {write in \"what you saw\"} on {write in \"when\"}.");
-        JsonNode open = begin(template, signe);
-        assertThat(open.at("/proof/blanks").valueStream().map(one -> one.get("hint")
-                        .asString()))
-                .containsExactly("what you saw", "when");
+        JsonNode begun = begin(template, signe);
+        assertThat(body(begun)).isEqualTo("I saw {write in \"what you saw\"} on {write in \"when\"}.");
+        assertThat(hints(proof(template, begun.get("words")))).containsExactly("what you saw", "when");
 
-        JsonNode answered =
-                begin(template, Map.of("answers", Map.of("what you saw", "{contact.first_name}’s bees")), signe);
-        assertThat(body(answered)).contains("I saw {contact.first_name}’s bees on ");
-        assertThat(answered.at("/proof/blanks").valueStream().map(one -> one.path("answer")
-                        .asString("")))
-                .containsExactly("{contact.first_name}’s bees", "");
+        JsonNode settled = settle(
+                template, begun.get("words"), Map.of("answers", Map.of("what you saw", "{contact.first_name}’s bees")));
+        assertThat(settled.get("body").asString())
+                .isEqualTo("I saw \\{contact.first_name}’s bees on {write in \"when\"}.");
+        assertThat(hints(proof(template, settled))).containsExactly("when");
+    }
+
+    private static List<String> hints(JsonNode proof) {
+        return proof.at("/proof/blanks")
+                .valueStream()
+                .map(one -> one.get("hint").asString())
+                .toList();
+    }
+
+    private Map<String, Object> message(UUID template, JsonNode words) {
+        Map<String, Object> message = new HashMap<>();
+        message.put("id", UUID.randomUUID().toString());
+        message.put("template", template == null ? null : template.toString());
+        message.put("kind", "contact");
+        message.put("person", ines.toString());
+        message.put("words", words);
+        return message;
+    }
+
+    private JsonNode proof(UUID template, JsonNode words) throws Exception {
+        return done("POST", "/api/messages/proof", message(template, words), signe);
+    }
+
+    private JsonNode settle(UUID template, JsonNode words, Map<String, Object> given) throws Exception {
+        Map<String, Object> request = new HashMap<>(given);
+        request.put("message", message(template, words));
+        return done("POST", "/api/messages/settle", request, signe);
+    }
+
+    @Test
+    void aFieldThatIsFilledInSinceBecomesWords() throws Exception {
+        UUID template = template("CONTACT", "Hives", "Dear {contact.title} Okafor, {contact.mobile}");
+        JsonNode words = begin(template, signe).get("words");
+        assertThat(words.get("body").asString()).isEqualTo("Dear {contact.title} Okafor, {contact.mobile}");
+
+        JsonNode given = settle(template, words, Map.of("chosen", Map.of("contact.title", "Dr")));
+        assertThat(given.get("body").asString()).isEqualTo("Dear Dr Okafor, {contact.mobile}");
+        JsonNode wrong = settle(template, words, Map.of("chosen", Map.of("contact.mobile", "no number")));
+        assertThat(wrong.get("fields").propertyNames()).containsExactly("contact.mobile");
+    }
+
+    @Test
+    void itIsSaidWhichWordsAreValuesAndWhichWereChanged() throws Exception {
+        UUID template = template("CONTACT", "Hives for {contact.first_name}", "Dear {contact.first_name}, we come.");
+        Map<String, Object> message = message(template, null);
+        message.put("words", words("Hives for Ines", "Dear Ines, we come soon."));
+        JsonNode hand = done("POST", "/api/messages/proof", message, signe).get("hand");
+
+        assertThat(hand.get("values")
+                        .valueStream()
+                        .map(one -> one.get("key").asString() + one.get("start") + "-" + one.get("end")))
+                .containsExactlyInAnyOrder("SUBJECT10-14", "BODY5-9");
+        assertThat(hand.get("values").get(0).get("source").asString()).isEqualTo("contact");
+        assertThat(hand.get("changes")).hasSize(1);
+        assertThat(hand.at("/changes/0/was").asString()).isEmpty();
+        assertThat(hand.at("/changes/0/end").asInt()).isEqualTo(23);
     }
 
     @Test
@@ -113,7 +170,7 @@ class BegunMessageTest extends ServerTest {
         UUID template = template("CONTACT", "Hives", "I saw {write in \"what you saw\"}.");
         Map<String, Object> nothing = new HashMap<>();
         nothing.put("what you saw", null);
-        JsonNode refused = begin(template, Map.of("answers", nothing), signe);
+        JsonNode refused = settle(template, begin(template, signe).get("words"), Map.of("answers", nothing));
         assertThat(refused.get("fields").propertyNames()).containsExactly("answers.what you saw");
     }
 
@@ -151,7 +208,10 @@ class BegunMessageTest extends ServerTest {
         JsonNode begun = begin(template, Map.of("deal", deal), signe);
         assertThat(begun.get("about").asString()).isEqualTo("DEAL");
         assertThat(body(begun)).isEqualTo("About East, Ines");
-        assertThat(begun.at("/proof/person/deals").valueStream().map(one -> one.get("name")
+        Map<String, Object> message = message(template, begun.get("words"));
+        message.put("deal", deal);
+        JsonNode read = done("POST", "/api/messages/proof", message, signe);
+        assertThat(read.at("/proof/person/deals").valueStream().map(one -> one.get("name")
                         .asString()))
                 .containsExactly("East");
     }

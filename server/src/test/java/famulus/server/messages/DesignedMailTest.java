@@ -67,9 +67,6 @@ class DesignedMailTest extends ServerTest {
         message.put("template", made.get("template").get("id").asString());
         message.put("kind", "contact");
         message.put("person", ines.toString());
-        message.put("chosen", Map.of());
-        message.put("subject", List.of(Map.of("text", "Hives for Inés", "written", "", "gap", false)));
-        message.put("body", List.of());
         JsonNode answer = done("POST", "/api/messages", message, signe);
         assertThat(answer.path("id").asString("")).as(answer.toString()).isEqualTo(id.toString());
         byte[] source = wire(id);
@@ -157,9 +154,6 @@ class DesignedMailTest extends ServerTest {
         message.put("template", made.get("template").get("id").asString());
         message.put("kind", "contact");
         message.put("person", ines.toString());
-        message.put("chosen", Map.of());
-        message.put("subject", List.of(Map.of("text", "Hives", "written", "", "gap", false)));
-        message.put("body", List.of());
         return done("POST", "/api/messages", message, signe).get("code").asString();
     }
 

@@ -2,71 +2,85 @@ package famulus.server.messages;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import famulus.core.calendar.WorkingDays;
 import famulus.core.field.Path;
 import famulus.core.field.Value;
-import famulus.core.merge.MergeParser;
 import famulus.core.merge.MergeSettings;
-import famulus.core.merge.Merged;
 import famulus.core.merge.Merger;
-import famulus.core.merge.Place;
+import famulus.core.message.MergedMessage;
+import famulus.core.message.MessageSource;
+import famulus.core.message.personal.MergedText;
+import famulus.core.message.personal.Personalised;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
-/** What the browser says of a message's stretches, beside what merging here gives. */
+/** Where the words of a message came from, beside what its template gives. */
 class KeptPiecesTest {
-    private static final String NAME = "{contact.first_name else \"you\"}";
+    private static final MessageSource TEMPLATE =
+            new MessageSource("x", "", "Hello {contact.first_name else \"you\"}, good day {write in \"why\"}");
 
-    private static Merged merged(String written) {
-        Merger merger = new Merger(new MergeSettings(Locale.ENGLISH, ZoneOffset.UTC, Instant.EPOCH));
-        return merger.merge(
-                MergeParser.parse(written),
-                path -> path.equals(Path.of("contact.first_name"))
-                        ? Optional.of(new Value.Text("Ines"))
-                        : Optional.empty(),
-                Place.BODY);
+    private static MergedMessage merged(MessageSource message) {
+        Merger merger = new Merger(new MergeSettings(
+                Locale.ENGLISH, ZoneOffset.UTC, Instant.EPOCH, WorkingDays.PLAIN, Map.of(), Map.of("why", "{so}")));
+        return message.parse()
+                .merge(
+                        merger,
+                        path -> path.equals(Path.of("contact.first_name"))
+                                ? Optional.of(new Value.Text("Ines"))
+                                : Optional.empty());
     }
 
-    private static TypedRun run(String text, String written) {
-        return new TypedRun(text, written, false);
+    private static List<KeptPiece> pieces(String now) {
+        MergedText begun = Personalised.of(TEMPLATE, merged(TEMPLATE)).texts().get(MergedText.BODY);
+        return KeptPieces.of(begun, now, merged(new MessageSource("x", "", now)).body());
     }
 
     @Test
-    void aFieldAsItWasMergedKeepsItsValue() {
-        List<KeptPiece> pieces =
-                KeptPieces.of(List.of(run("Hello ", ""), run("Ines", NAME)), merged("Hello " + NAME + ", good day"));
-
-        assertThat(pieces)
+    void whatStandsAsItWasMergedKeepsWhereItCameFrom() {
+        assertThat(pieces("Hello Ines, good day \\{so}"))
                 .containsExactly(
                         new KeptPiece("Hello ", "WRITTEN", "", ""),
-                        new KeptPiece("Ines", "RECORD", "contact.first_name", "Ines"));
+                        new KeptPiece("Ines", "RECORD", "contact.first_name", "Ines"),
+                        new KeptPiece(", good day ", "WRITTEN", "", ""),
+                        new KeptPiece("{so}", "ANSWERED", "", "why"));
     }
 
     @Test
-    void aFieldThatSaysSomethingElseWasTyped() {
-        assertThat(KeptPieces.of(List.of(run("Agnes", NAME)), merged("Hello " + NAME)))
-                .containsExactly(new KeptPiece("Agnes", "TYPED", "", ""));
+    void whatSaysSomethingElseWasTyped() {
+        assertThat(pieces("Hello Agnes, fine day {write in \"why\"}"))
+                .containsExactly(
+                        new KeptPiece("Hello ", "WRITTEN", "", ""),
+                        new KeptPiece("Agnes", "TYPED", "", ""),
+                        new KeptPiece(", ", "WRITTEN", "", ""),
+                        new KeptPiece("fine", "TYPED", "", ""),
+                        new KeptPiece(" day ", "WRITTEN", "", ""),
+                        new KeptPiece("{so}", "ANSWERED", "", "why"));
     }
 
     @Test
-    void aFieldThatTheTemplateDoesNotHaveWasTyped() {
-        assertThat(KeptPieces.of(List.of(run("Ines", "{contact.last_name}")), merged("Hello " + NAME)))
-                .containsExactly(new KeptPiece("Ines", "TYPED", "", ""));
+    void itsWordsTogetherAreTheMessage() {
+        for (String now : List.of(
+                "",
+                "Hello",
+                "Ines \\{Ines",
+                "Hello Ines, good day",
+                "x Hello Ines, y good day z \\{so} {write in \"why\"}")) {
+            StringBuilder all = new StringBuilder();
+            pieces(now).forEach(piece -> all.append(piece.text()));
+            assertThat(all)
+                    .hasToString(merged(new MessageSource("x", "", now)).body().text());
+        }
     }
 
     @Test
-    void wordsThatTheTemplateDoesNotHaveWereTyped() {
-        assertThat(KeptPieces.of(List.of(run("Good day", "")), merged("Hello " + NAME)))
-                .containsExactly(new KeptPiece("Good day", "TYPED", "", ""));
-    }
-
-    @Test
-    void whatIsLeftAsMergedIsAllFromTheTemplate() {
-        assertThat(KeptPieces.of(merged("Hello " + NAME)))
+    void aMessageAsItWasMergedIsItsPieces() {
+        assertThat(KeptPieces.of(merged(TEMPLATE).body()))
                 .extracting(KeptPiece::origin)
-                .containsExactly("WRITTEN", "RECORD");
+                .containsExactly("WRITTEN", "RECORD", "WRITTEN", "ANSWERED");
     }
 }

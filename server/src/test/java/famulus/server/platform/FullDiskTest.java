@@ -8,7 +8,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import famulus.server.ServerTest;
 import java.io.IOException;
 import java.time.Duration;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
@@ -21,9 +20,15 @@ class FullDiskTest extends ServerTest {
     private DiskSpace disk;
 
     private Map<String, Object> message(UUID id, UUID person) {
-        List<Map<String, Object>> words = List.of(Map.of("text", "Hives arrive soon", "written", "", "gap", false));
         return Map.of(
-                "id", id, "kind", "contact", "person", person, "chosen", Map.of(), "subject", words, "body", words);
+                "id",
+                id,
+                "kind",
+                "contact",
+                "person",
+                person,
+                "words",
+                words("Hives arrive soon", "Hives arrive soon"));
     }
 
     @Test

@@ -48,7 +48,7 @@ class ReadingTest extends ServerTest {
         draft.put("name", "Placement");
         draft.put("purpose", "");
         draft.put("about", "CONTACT");
-        draft.put("subject", "Hives");
+        draft.put("subject", "Hives " + PAGES + "proof");
         draft.put("previewText", "");
         draft.put("body", "");
         draft.put("mode", "DESIGNED");
@@ -60,16 +60,16 @@ class ReadingTest extends ServerTest {
         return UUID.fromString(made.get("template").get("id").asString());
     }
 
-    private UUID send(UUID template, List<Map<String, Object>> body, UUID after) throws Exception {
+    private UUID send(UUID template, String body, UUID after) throws Exception {
         UUID id = UUID.randomUUID();
         Map<String, Object> message = new HashMap<>();
         message.put("id", id.toString());
         message.put("template", template.toString());
         message.put("kind", "contact");
         message.put("person", ines.toString());
-        message.put("chosen", Map.of());
-        message.put("subject", List.of(Map.of("text", "Hives " + PAGES + "proof", "written", "", "gap", false)));
-        message.put("body", body);
+        if (body != null) {
+            message.put("words", words("Hives " + PAGES + "proof", body));
+        }
         if (after != null) {
             message.put("after", after.toString());
         }
@@ -79,7 +79,7 @@ class ReadingTest extends ServerTest {
     }
 
     private UUID sent() throws Exception {
-        return send(designed(), List.of(), null);
+        return send(designed(), null, null);
     }
 
     /** As it left. */
@@ -245,16 +245,13 @@ class ReadingTest extends ServerTest {
     void aPlainMessageHasItsReadersLinksAndIsNotCounted() throws Exception {
         UUID template = template("CONTACT", "x", "Read it here: {message.web_copy_link}");
         String shown = PAGES + "proof";
-        UUID message = send(
-                template,
-                List.of(
-                        Map.of("text", "Read it <here>: ", "written", "", "gap", false),
-                        Map.of("text", shown, "written", "{message.web_copy_link}", "gap", false)),
-                null);
+        UUID message = send(template, "Read it <here>: " + shown, null);
 
         JsonNode kept = done("GET", "/api/messages/" + message, null, signe);
         assertThat(kept.get("read").get("text").asString()).isEqualTo("Read it <here>: " + PAGES + key(message));
-        assertThat(kept.get("pieces").get(1).get("text").asString()).isEqualTo(PAGES + key(message));
+        JsonNode last = kept.get("pieces").get(kept.get("pieces").size() - 1);
+        assertThat(last.get("text").asString()).isEqualTo(PAGES + key(message));
+        assertThat(last.get("path").asString()).isEqualTo("message.web_copy_link");
         assertThat(come(get("/m/" + key(message))).getContentAsString())
                 .contains("Read it &lt;here&gt;: " + PAGES + key(message));
         come(get("/m/" + key(message) + "/seen.gif"));
@@ -276,8 +273,8 @@ class ReadingTest extends ServerTest {
     @Test
     void aMessageThatFollowsAnotherStandsInItsThread() throws Exception {
         UUID first = sent();
-        UUID second = send(designed(), List.of(), first);
-        UUID third = send(designed(), List.of(), second);
+        UUID second = send(designed(), null, first);
+        UUID third = send(designed(), null, second);
 
         String source = done("GET", "/api/messages/" + third, null, signe)
                 .get("read")
@@ -297,9 +294,7 @@ class ReadingTest extends ServerTest {
                         "kind", "contact",
                         "person", somebodyElse.toString(),
                         "after", first.toString(),
-                        "chosen", Map.of(),
-                        "subject", List.of(Map.of("text", "Hives", "written", "", "gap", false)),
-                        "body", List.of(Map.of("text", "Hello", "written", "", "gap", false))),
+                        "words", words("Hives", "Hello")),
                 signe);
         assertThat(refused.get("fields").propertyNames()).containsExactly("after");
     }

@@ -115,7 +115,6 @@ class FirstHourTest extends ServerTest {
         begin.put("template", template.toString());
         begin.put("kind", "contact");
         begin.put("id", new UUID(0, 1).toString());
-        begin.put("chosen", Map.of());
         assertThat(done("POST", "/api/messages/begin", begin, signe).get("code").asString())
                 .isEqualTo("sample-person");
         Map<String, Object> test = Map.of(

@@ -11,8 +11,9 @@ import java.util.regex.Pattern;
 
 /** What differs between two texts, in whole words and whole fields. */
 public final class WordDifference {
-    /** A field, a word, a run of space, or any other sign. */
-    private static final Pattern WORD = Pattern.compile("\\{[^{}\\n]*}|[\\p{L}\\p{N}_'’]+|\\s+|.", Pattern.DOTALL);
+    /** A brace that is one with the mark before it, a field, a word, a run of space, or any other sign. */
+    private static final Pattern WORD =
+            Pattern.compile("(?:\\\\\\\\)*\\\\\\{|\\{[^{}\\n]*}|[\\p{L}\\p{N}_'’]+|\\s+|.", Pattern.DOTALL);
     /** Beyond so many words what differs is told as one stretch: finding out would take too long. */
     private static final int MOST_WORDS = 8000;
 

@@ -58,6 +58,9 @@ class NewKindTest {
                         // where it leads, and which picture it shows
                         "LinkCheck.java",
                         "LostPictures.java",
+                        // which texts of it can be changed for one person, and what it is once it is merged
+                        "OwnTexts.java",
+                        "PersonalBody.java",
                         // how it reads without HTML
                         "TextRenderer.java");
     }

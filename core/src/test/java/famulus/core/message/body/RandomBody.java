@@ -12,15 +12,17 @@ import java.util.Optional;
 import java.util.Random;
 
 /** Makes bodies with something of everything in them, the same for the same seed. */
-final class RandomBody {
+public final class RandomBody {
     private final Random random;
     private int next;
 
-    RandomBody(long seed) {
+    /** The same bodies for the same seed. */
+    public RandomBody(long seed) {
         random = new Random(seed);
     }
 
-    Body body() {
+    /** A body of any kind of block. */
+    public Body body() {
         return new Body(many(4, this::band), page());
     }
 

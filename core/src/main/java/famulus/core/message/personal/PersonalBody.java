@@ -1,0 +1,243 @@
+package famulus.core.message.personal;
+
+import famulus.core.merge.Origin;
+import famulus.core.merge.Piece;
+import famulus.core.merge.WordsWriter;
+import famulus.core.message.body.Band;
+import famulus.core.message.body.Block;
+import famulus.core.message.body.Body;
+import famulus.core.message.body.Column;
+import famulus.core.message.body.Content;
+import famulus.core.message.body.Keys;
+import famulus.core.message.body.Look;
+import famulus.core.message.body.RichText;
+import famulus.core.message.body.RichText.Marks;
+import famulus.core.message.body.RichText.Paragraph;
+import famulus.core.message.body.RichText.Run;
+import famulus.core.message.body.SlotPieces;
+import famulus.core.message.render.Address;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/**
+ * The blocks of a merged message as those of a message of its own: what is not shown to its reader is gone, choices are made,
+ * and a passage that can stand among other blocks is these blocks. What depends on more than words stays what it is: the
+ * signature of whoever sends, the lines of the deal, a feed, the day of an event, HTML.
+ */
+final class PersonalBody {
+    private final SlotPieces pieces;
+    private final Map<String, MergedText> texts;
+
+    PersonalBody(SlotPieces pieces, Map<String, MergedText> texts) {
+        this.pieces = pieces;
+        this.texts = texts;
+    }
+
+    Body of(Body body) {
+        return body.with(body.bands().stream()
+                .filter(band -> shown(band.id(), band.shownWhen()))
+                .map(this::band)
+                .filter(band -> band.blocks().findAny().isPresent())
+                .toList());
+    }
+
+    private boolean shown(String id, String shownWhen) {
+        return shownWhen.isBlank()
+                || pieces.of(Keys.when(id)).stream().anyMatch(piece -> piece.origin() == Origin.BRANCH);
+    }
+
+    private Band band(Band band) {
+        List<Column> columns = band.columns().stream()
+                .map(column -> new Column(
+                        column.share(),
+                        column.upright(),
+                        column.blocks().stream().flatMap(this::blocks).toList()))
+                .toList();
+        return new Band(band.id(), columns, band.look(), "", band.hiddenOnSmall());
+    }
+
+    private Stream<Block> blocks(Block block) {
+        if (!shown(block.id(), block.shownWhen())) {
+            return Stream.empty();
+        }
+        if (block.content() instanceof Content.Passage passage && standsAlone(block, passage)) {
+            return passage.bands().stream()
+                    .filter(band -> shown(band.id(), band.shownWhen()))
+                    .flatMap(Band::blocks)
+                    .flatMap(this::blocks);
+        }
+        Content content = content(block.id(), block.content());
+        return Stream.of(new Block(block.id(), content, block.look(), "", block.hiddenOnSmall()));
+    }
+
+    /** Whether a passage looks the same as blocks among others: it has neither columns nor a ground of its own. */
+    private static boolean standsAlone(Block block, Content.Passage passage) {
+        return block.look().equals(Look.USUAL)
+                && !block.hiddenOnSmall()
+                && passage.bands().stream()
+                        .allMatch(band ->
+                                band.columns().size() == 1 && band.look().equals(Look.USUAL) && !band.hiddenOnSmall());
+    }
+
+    private Content content(String id, Content content) {
+        return switch (content) {
+            case Content.Text text -> new Content.Text(rich(id, text.text()));
+            case Content.Picture picture -> picture(id, picture);
+            case Content.Button button ->
+                new Content.Button(
+                        words(Keys.label(id), button.label()),
+                        address(Keys.link(id), button.link()),
+                        button.align(),
+                        button.background(),
+                        button.colour());
+            case Content.Pairing pairing ->
+                new Content.Pairing(
+                        picture(id, pairing.picture()),
+                        rich(id, pairing.text()),
+                        pairing.pictureRight(),
+                        pairing.share());
+            case Content.Items items ->
+                new Content.Items(items.columns(), items.totals(), words(Keys.label(id), items.empty()));
+            case Content.Event event ->
+                new Content.Event(
+                        words(Keys.label(id), event.title()),
+                        event.day(),
+                        event.time(),
+                        event.minutes(),
+                        event.zone(),
+                        words(Keys.place(id), event.place()));
+            case Content.Card card ->
+                new Content.Card(card.picture(), words(Keys.label(id), card.title()), facts(id, card.facts()));
+            case Content.VideoStill still ->
+                new Content.VideoStill(
+                        still.picture(),
+                        address(Keys.link(id), still.address()),
+                        words(Keys.description(id), still.description()),
+                        still.width());
+            case Content.SocialLinks links ->
+                new Content.SocialLinks(
+                        IntStream.range(0, links.links().size())
+                                .mapToObj(at -> link(id, at, links.links().get(at)))
+                                .toList(),
+                        links.align());
+            case Content.Signature signature -> signature;
+            case Content.Passage passage -> passage;
+            case Content.OwnHtml html -> html;
+            case Content.Feed feed -> feed;
+            case Content.Divider divider -> divider;
+            case Content.Spacer spacer -> spacer;
+            case Content.Unknown unknown -> unknown;
+        };
+    }
+
+    private Content.Picture picture(String id, Content.Picture picture) {
+        return new Content.Picture(
+                picture.picture(),
+                picture.width(),
+                picture.align(),
+                words(Keys.description(id), picture.description()),
+                address(Keys.link(id), picture.link()),
+                picture.retouching());
+    }
+
+    private Content.SocialLink link(String id, int at, Content.SocialLink link) {
+        return new Content.SocialLink(
+                words(Keys.fact(id, at), link.label()), address(Keys.factLink(id, at), link.address()), link.icon());
+    }
+
+    /** Lines whose field is missing, or says nothing, are left out as they are when a card is shown. */
+    private List<String> facts(String id, List<String> facts) {
+        List<String> said = new ArrayList<>();
+        for (int at = 0; at < facts.size(); at++) {
+            List<Piece> fact = pieces.of(Keys.fact(id, at));
+            boolean missing = fact.stream().anyMatch(piece -> piece.origin() == Origin.GAP);
+            List<Piece> fields = fact.stream()
+                    .filter(piece -> piece.origin() != Origin.WRITTEN)
+                    .toList();
+            boolean nothing = !fields.isEmpty() && fields.stream().allMatch(piece -> piece.origin() == Origin.BLANK);
+            if (!missing && !nothing) {
+                TextWriter writer = new TextWriter();
+                said.add(writer.add(fact));
+                texts.put(Keys.fact(id, said.size() - 1), writer.text());
+            }
+        }
+        return said;
+    }
+
+    private String words(String key, String written) {
+        if (written.isEmpty()) {
+            return "";
+        }
+        TextWriter writer = new TextWriter();
+        String source = writer.add(pieces.of(key));
+        texts.put(key, writer.text());
+        return source;
+    }
+
+    /** An address with its values in it; one that lacks a value stays as it was written. */
+    private String address(String key, String written) {
+        if (written.isEmpty()) {
+            return "";
+        }
+        String source = pieces.complete(key) ? new WordsWriter().words(Address.merged(pieces.of(key))) : written;
+        texts.put(key, new MergedText(source, List.of()));
+        return source;
+    }
+
+    private RichText rich(String id, RichText text) {
+        TextWriter writer = new TextWriter();
+        List<Paragraph> paragraphs = new ArrayList<>();
+        for (int p = 0; p < text.paragraphs().size(); p++) {
+            paragraph(id, p, text.paragraphs().get(p), writer, paragraphs.isEmpty())
+                    .ifPresent(paragraphs::add);
+        }
+        texts.put(MergedText.rich(id), writer.text());
+        return new RichText(paragraphs);
+    }
+
+    /** Nothing for a paragraph that says nothing to this reader although something is written in it. */
+    private Optional<Paragraph> paragraph(String id, int p, Paragraph paragraph, TextWriter writer, boolean first) {
+        List<Run> runs = paragraph.runs();
+        boolean written = runs.stream().anyMatch(run -> !run.text().isEmpty());
+        List<Piece> all = IntStream.range(0, runs.size())
+                .boxed()
+                .flatMap(r -> pieces.of(Keys.run(id, p, r)).stream())
+                .toList();
+        if (written && all.stream().noneMatch(PersonalBody::saysSomething)) {
+            return Optional.empty();
+        }
+        if (!first) {
+            writer.nextParagraph();
+        }
+        List<Run> said = new ArrayList<>();
+        for (int r = 0; r < runs.size(); r++) {
+            String source = writer.add(pieces.of(Keys.run(id, p, r)));
+            if (!source.isEmpty()) {
+                Marks marks = runs.get(r).marks();
+                said.add(new Run(source, linked(marks, Keys.runLink(id, p, r))));
+            }
+        }
+        return Optional.of(new Paragraph(paragraph.kind(), paragraph.align(), paragraph.level(), said));
+    }
+
+    private static boolean saysSomething(Piece piece) {
+        return switch (piece.origin()) {
+            case WRITTEN, RECORD, FALLBACK, CHOSEN, ANSWERED -> !piece.text().isBlank();
+            case GAP, ASKED, BROKEN -> true;
+            case BLANK, BRANCH, CHOICE_END, CHOICE_PASSED -> false;
+        };
+    }
+
+    private Marks linked(Marks marks, String key) {
+        if (marks.link().isEmpty() || !pieces.complete(key)) {
+            return marks;
+        }
+        String link = new WordsWriter().words(Address.merged(pieces.of(key)));
+        return new Marks(
+                marks.bold(), marks.italic(), marks.underline(), marks.strike(), marks.colour(), marks.size(), link);
+    }
+}

@@ -1,0 +1,19 @@
+package famulus.core.message.personal;
+
+import famulus.core.message.body.Body;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A message for one person, to be changed by hand. All texts are in the merge language.
+ *
+ * @param words those of a plain message; empty for one that has a body
+ * @param body of a letter or designed message
+ * @param texts each of its texts that has words, by key, with the values in it
+ */
+public record PersonalMessage(
+        String subject, String previewText, String words, Optional<Body> body, Map<String, MergedText> texts) {
+    public PersonalMessage {
+        texts = Map.copyOf(texts);
+    }
+}

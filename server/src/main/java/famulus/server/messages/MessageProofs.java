@@ -1,0 +1,111 @@
+package famulus.server.messages;
+
+import famulus.core.departure.Leaving;
+import famulus.core.message.MessagePart;
+import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.body.BodyText;
+import famulus.core.message.body.BodyText.Slot;
+import famulus.core.message.body.Mode;
+import famulus.core.message.personal.MergedText;
+import famulus.core.proof.Note;
+import famulus.server.desk.ProofPresenter;
+import famulus.server.desk.ShownProof;
+import famulus.server.library.Template;
+import famulus.server.library.WavedNoteService;
+import famulus.server.library.WavedNoteService.Waved;
+import famulus.server.messages.MessageDraftService.BegunWords;
+import famulus.server.messages.MessageDraftService.MessageDraft;
+import famulus.server.team.Colleague;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** A message to one person as its writer sees it while it is written. */
+@Service
+class MessageProofs {
+    private final MessageDraftService drafts;
+    private final KeptDraftService kept;
+    private final DepartureService departures;
+    private final ProofPresenter shown;
+    private final WavedNoteService waved;
+
+    MessageProofs(
+            MessageDraftService drafts,
+            KeptDraftService kept,
+            DepartureService departures,
+            ProofPresenter shown,
+            WavedNoteService waved) {
+        this.drafts = drafts;
+        this.kept = kept;
+        this.departures = departures;
+        this.shown = shown;
+        this.waved = waved;
+    }
+
+    /**
+     * Something that stops a message.
+     *
+     * @param part which text it is about
+     * @param start its place in the text as it is written
+     * @param block the block it is about, or that its words are in; empty for none
+     */
+    record Stop(String code, String title, String remedy, MessagePart part, int start, int end, String block) {}
+
+    /**
+     * A message as it is now.
+     *
+     * @param stops what stops it
+     * @param templateChanged whether its template says something else than when it was begun
+     */
+    record WrittenMessage(ShownProof proof, ShownHand hand, List<Stop> stops, boolean templateChanged) {}
+
+    /** Reads a message. */
+    WrittenMessage of(MessageToSend message, Colleague asking) {
+        MessageDraft draft = drafts.read(message, asking);
+        Optional<KeptDraft> before = kept.find(message.draft(), asking);
+        Optional<Integer> version = before.map(KeptDraft::templateVersion);
+        return new WrittenMessage(
+                shown.of(draft.proof(), draft.about(), waved(draft, asking)),
+                hand(message, draft, before, asking),
+                stops(draft),
+                version.isPresent() && !version.equals(draft.template().map(Template::version)));
+    }
+
+    private List<Waved> waved(MessageDraft draft, Colleague asking) {
+        return draft.template()
+                .map(template -> waved.all(template.id(), asking))
+                .orElse(List.of());
+    }
+
+    private ShownHand hand(MessageToSend message, MessageDraft draft, Optional<KeptDraft> before, Colleague asking) {
+        if (message.template() == null) {
+            return ShownHand.NOTHING;
+        }
+        BegunWords now = drafts.begin(message.template(), Mode.LETTER, message.to(), message.sender(), asking);
+        Map<String, MergedText> begun = before.map(KeptDraft::texts).orElse(now.texts());
+        return ShownHand.of(draft, begun, now.texts());
+    }
+
+    private List<Stop> stops(MessageDraft draft) {
+        Optional<BodyText> body = draft.proof().source().layout().map(Layout::text);
+        return departures.stops(Leaving.SEND, draft).stream()
+                .map(note -> new Stop(
+                        note.code(),
+                        note.title(),
+                        note.remedy(),
+                        note.part(),
+                        note.span().start(),
+                        note.span().end(),
+                        block(note, body)))
+                .toList();
+    }
+
+    private static String block(Note note, Optional<BodyText> body) {
+        return note.block().isEmpty() && note.part() == MessagePart.BODY
+                ? body.flatMap(text -> text.slotAt(note.span().start()))
+                        .map(Slot::owner)
+                        .orElse("")
+                : note.block();
+    }
+}

@@ -1,0 +1,109 @@
+package famulus.server.messages;
+
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.Path;
+import famulus.core.merge.Origin;
+import famulus.core.message.personal.HandChanges;
+import famulus.core.message.personal.HandChanges.Changed;
+import famulus.core.message.personal.HandChanges.Kept;
+import famulus.core.message.personal.MergedText;
+import famulus.core.message.personal.NewValue;
+import famulus.core.message.personal.OwnTexts;
+import famulus.server.desk.Chips;
+import famulus.server.desk.ProofService.Proof;
+import famulus.server.messages.MessageDraftService.MessageDraft;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What a message of one's own owes to its template and its records, and what to its sender's hand. Places lie in the text of
+ * their key, as it is written.
+ *
+ * @param values words that still say what a field said
+ * @param changes words that were changed by hand
+ * @param newer values that would say something else by now
+ */
+record ShownHand(List<HandValue> values, List<HandChange> changes, List<NewerValue> newer) {
+    /**
+     * A value.
+     *
+     * @param source whose field it is
+     * @param fallback whether the field's own value was missing
+     */
+    record HandValue(String key, int start, int end, String source, String label, boolean fallback) {}
+
+    /**
+     * A change; its end is its start where words were only taken out.
+     *
+     * @param was what stood there
+     */
+    record HandChange(String key, int start, int end, String was) {}
+
+    /**
+     * A value that its record has another one for.
+     *
+     * @param is empty where it has none any more
+     */
+    record NewerValue(String key, int start, int end, String label, String was, String is) {}
+
+    /** Nothing to say, of a message without a template. */
+    static final ShownHand NOTHING = new ShownHand(List.of(), List.of(), List.of());
+
+    /**
+     * Compares a message with what it was made of.
+     *
+     * @param begun its texts as they were merged when it was begun
+     * @param now those of its template merged now
+     */
+    static ShownHand of(MessageDraft draft, Map<String, MergedText> begun, Map<String, MergedText> now) {
+        List<HandValue> values = new ArrayList<>();
+        List<HandChange> changes = new ArrayList<>();
+        List<NewerValue> newer = new ArrayList<>();
+        List<NewValue> others = NewValue.between(begun, now);
+        OwnTexts.of(draft.proof().source()).forEach((key, text) -> {
+            MergedText merged = begun.getOrDefault(key, new MergedText("", List.of()));
+            HandChanges hand = HandChanges.of(merged, text);
+            for (Kept kept : hand.values()) {
+                values.add(value(key, kept, draft));
+                others.stream()
+                        .filter(one -> one.key().equals(key) && one.value().equals(kept.value()))
+                        .forEach(one -> newer.add(new NewerValue(
+                                key, kept.start(), kept.end(), label(kept, draft), one.was(), one.is())));
+            }
+            for (Changed changed : hand.changed()) {
+                changes.add(new HandChange(key, changed.start(), changed.end(), changed.was()));
+            }
+        });
+        newer.sort(Comparator.comparing(NewerValue::key).thenComparingInt(NewerValue::start));
+        return new ShownHand(values, changes, newer);
+    }
+
+    private static HandValue value(String key, Kept kept, MessageDraft draft) {
+        Proof proof = draft.proof();
+        String source = definition(kept, draft)
+                .map(one -> Chips.source(
+                        one, Path.of(kept.value().path()), proof.person().kind()))
+                .orElse("date");
+        return new HandValue(
+                key,
+                kept.start(),
+                kept.end(),
+                source,
+                label(kept, draft),
+                kept.value().origin() == Origin.FALLBACK);
+    }
+
+    private static Optional<FieldDefinition> definition(Kept kept, MessageDraft draft) {
+        String path = kept.value().path();
+        return path.isEmpty() ? Optional.empty() : draft.proof().catalogue().resolve(Path.of(path), draft.about());
+    }
+
+    private static String label(Kept kept, MessageDraft draft) {
+        return definition(kept, draft)
+                .map(FieldDefinition::label)
+                .orElse(kept.value().path());
+    }
+}

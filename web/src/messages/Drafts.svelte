@@ -1,0 +1,116 @@
+<script lang="ts">
+  import { ask, type Schemas } from '../api/client';
+  import { gathered, onChange } from '../app/changes';
+  import { recordAddress } from '../app/router';
+  import { dayAndTime } from '../ui/when';
+
+  /** Messages that one is writing: to a person or about a deal, or all of them. */
+  type Line = Schemas['ShownDraftLine'];
+  let {
+    kind,
+    record,
+    onopen,
+    title = 'Drafts',
+  }: {
+    kind?: Schemas['ShownDraftLine']['personKind'];
+    record?: string;
+    /** Opens one in place; without it each leads to its record. */
+    onopen?: (id: string) => void;
+    title?: string;
+  } = $props();
+
+  const id = $props.id();
+  let lines = $state<Line[]>([]);
+
+  async function read() {
+    lines = await ask('get', '/api/message-drafts', { query: { kind, record } }).catch(() => lines);
+  }
+
+  const changed = gathered(read);
+  $effect(() => onChange((change) => (change.what === 'drafts' || change.what === 'hello') && changed()));
+  $effect(() => {
+    void record;
+    void read();
+  });
+
+  function address(line: Line): string {
+    const at = line.deal ? recordAddress('deal', line.deal) : recordAddress(line.personKind, line.person);
+    return `${at}?draft=${line.id}`;
+  }
+</script>
+
+{#if lines.length}
+  <section aria-labelledby={id}>
+    <h2 {id}>{title}</h2>
+    <ul>
+      {#each lines as line (line.id)}
+        <li>
+          <a
+            href={address(line)}
+            onclick={(event) => {
+              if (!onopen) return;
+              event.preventDefault();
+              onopen(line.id);
+            }}>{line.subject || 'Without a subject'}</a
+          >
+          <span class="words">{record ? line.firstWords : `to ${line.personName}`}</span>
+          <span class="at">{dayAndTime(line.changedAt)}</span>
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}
+
+<style>
+  section {
+    margin-bottom: 14px;
+  }
+
+  h2 {
+    margin-bottom: 4px;
+    font: 500 16px/1.3 var(--serif);
+  }
+
+  ul {
+    margin: 0;
+    padding: 0;
+    border-top: 1px solid var(--rule);
+    list-style: none;
+  }
+
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1.4fr) minmax(0, 2fr) max-content;
+    gap: 14px;
+    align-items: baseline;
+    padding: 5px 0;
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  li > * {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  a {
+    color: var(--ink);
+    font-weight: 600;
+  }
+
+  .words,
+  .at {
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  @media (width <= 700px) {
+    li {
+      grid-template-columns: minmax(0, 1fr) max-content;
+    }
+
+    .words {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,363 @@
+import { ask, Problem, sentence, type Schemas } from '../api/client';
+import { isSound } from '../desk/body/body';
+import type { FoundField } from '../desk/finding';
+import { PreviewLoop } from '../desk/previewLoop.svelte';
+import { UndoHistory } from '../desk/undoHistory';
+import type { Hand, Writing } from '../desk/writing';
+import { dropDraft, keepDraft } from '../desk/keptDrafts';
+import { newMessageId, type KeptMessage } from './keptMessage';
+
+type Draft = Schemas['Draft'];
+export type MessageToSend = Schemas['MessageToSend'];
+export type KeepingMessage = 'kept' | 'keeping' | 'unkept' | 'elsewhere';
+
+const KEEP_AFTER = 600;
+const TRY_AGAIN_AFTER = 3000;
+const NOTHING_CHANGED: Hand = { values: [], changes: [], newer: [] };
+
+/** To whom a message goes and from whom, and what it belongs to. */
+export type Envelope = Pick<
+  MessageToSend,
+  'template' | 'kind' | 'person' | 'deal' | 'address' | 'sender' | 'after'
+>;
+
+/**
+ * A message to one person while it is written. Every change goes to the browser's own store at once and to the server at
+ * every pause; what it says is merged, proofread and compared with its template by the server.
+ */
+export class MessageState implements Writing {
+  draft = $state<Draft | null>(null);
+  readonly mayChange = true;
+  generation = $state(0);
+  hand = $state.raw<Hand>(NOTHING_CHANGED);
+  stops = $state.raw<Schemas['Stop'][]>([]);
+  keeping = $state<KeepingMessage>('kept');
+  /** Whether its template says something else by now. */
+  templateChanged = $state(false);
+  envelope = $state<Envelope>() as Envelope;
+  /** What it was when it was begun: taking everything back gives this. */
+  private begun: Draft | null = null;
+  id = newMessageId();
+  draftId = newMessageId();
+  private version = 0;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private keepRun: Promise<void> = Promise.resolve();
+  private changedAt = 0;
+  private closed = false;
+  private settling = false;
+  /** Fields that are no words to change: the day of an event, what stands in HTML. */
+  private readonly staysAField = new Set<string>();
+  private steps = new UndoHistory(
+    null,
+    ({ design }) => typeof design !== 'string' || !design || isSound(design),
+  );
+
+  readonly preview: PreviewLoop = new PreviewLoop(
+    () =>
+      this.draft
+        ? {
+            draft: { ...this.draft },
+            template: '',
+            person: {
+              kind: this.envelope.kind as 'contact' | 'lead',
+              id: this.envelope.person,
+              deal: this.envelope.deal ?? null,
+            },
+          }
+        : null,
+    async ({ draft }) => {
+      const read = await ask('post', '/api/messages/proof', { body: { ...this.asItIs(), words: draft } });
+      this.hand = read.hand;
+      this.stops = read.stops;
+      this.templateChanged = read.templateChanged;
+      return read.proof;
+    },
+  );
+
+  readonly people = new MessagePeople(
+    () => this.envelope,
+    () => this.draft?.about,
+    () => this.settle(),
+  );
+
+  /**
+   * @param key under which it is kept in this browser
+   */
+  constructor(
+    private readonly key: string,
+    envelope: Envelope,
+  ) {
+    this.envelope = envelope;
+  }
+
+  /** Begins with what its template says to the person. */
+  async begin(): Promise<Schemas['BegunMessage']> {
+    const { template, kind, person, deal, sender } = this.envelope;
+    const begun = await ask('post', '/api/messages/begin', {
+      body: { template, kind, id: person, deal, sender, mode: null },
+    });
+    this.envelope.sender = begun.senderId;
+    this.take(begun.words);
+    this.begun = { ...begun.words };
+    return begun;
+  }
+
+  /** Goes on with what was kept. */
+  goOn(kept: KeptMessage): void {
+    const { message } = kept;
+    const { template, kind, person, deal, address, sender, after } = message;
+    this.id = message.id;
+    this.draftId = kept.draft;
+    this.version = kept.version;
+    this.envelope = { template, kind, person, deal, address, sender, after };
+    this.take(message.words!);
+    if (kept.unsent) {
+      this.keeping = 'keeping';
+      this.keepSoon();
+    }
+  }
+
+  private take(words: Draft): void {
+    this.draft = { ...words };
+    this.generation++;
+    this.steps = new UndoHistory(
+      null,
+      ({ design }) => typeof design !== 'string' || !design || isSound(design),
+    );
+    this.steps.goOn({ ...this.draft });
+    void this.people.read();
+    this.preview.ask();
+  }
+
+  close(): void {
+    this.closed = true;
+    this.preview.close();
+    clearTimeout(this.timer);
+    if (this.keeping === 'keeping') void this.keepOnce();
+  }
+
+  change(part: Partial<Draft>, apart = false): void {
+    if (!this.draft) return;
+    this.steps.add(this.draft, part, performance.timeOrigin + performance.now(), apart);
+    this.set(part);
+  }
+
+  goBack(way: 1 | -1): boolean {
+    if (!this.draft) return false;
+    const part = way < 0 ? this.steps.back(this.draft) : this.steps.forth(this.draft);
+    if (part) this.set(part as Partial<Draft>);
+    return part !== null;
+  }
+
+  private set(part: Partial<Draft>): void {
+    Object.assign(this.draft!, part);
+    this.moved();
+    this.preview.ask();
+  }
+
+  /** Something of it is other than it was: it is kept. */
+  moved(): void {
+    this.changedAt++;
+    this.keepHere(true);
+    if (this.keeping !== 'elsewhere') this.keeping = 'keeping';
+    this.keepSoon();
+  }
+
+  /** Whether somebody has changed a word of it. */
+  changed(): boolean {
+    return this.hand.changes.length > 0 || (!this.envelope.template && this.changedAt > 0);
+  }
+
+  /** Takes every change back. */
+  asTheTemplateSays(): void {
+    if (!this.begun) return;
+    this.change({ ...this.begun }, true);
+    this.generation++;
+  }
+
+  get canBeginAgain(): boolean {
+    return this.begun !== null && this.changed();
+  }
+
+  asItIs(): MessageToSend {
+    return {
+      id: this.id,
+      ...$state.snapshot(this.envelope),
+      answers: null,
+      words: this.draft ? { ...this.draft } : null,
+      draft: this.draftId,
+    };
+  }
+
+  /**
+   * Has fields that have a value by now be words.
+   *
+   * @param given values for this message alone, by path, and answers to its blanks; what does not fit is thrown
+   */
+  async settle(
+    given: { chosen?: Record<string, string>; answers?: Record<string, string> } = {},
+  ): Promise<void> {
+    if (!this.draft) return;
+    const before = this.changedAt;
+    const settled = await ask('post', '/api/messages/settle', {
+      body: { message: this.asItIs(), chosen: given.chosen ?? null, answers: given.answers ?? null },
+    });
+    // What was typed while the answer was on its way is settled with it.
+    if (this.changedAt !== before) return await this.settle(given);
+    const { subject, previewText, body, design } = settled;
+    const part = Object.fromEntries(
+      Object.entries({ subject, previewText, body, design }).filter(
+        ([name, text]) => text !== this.draft![name as keyof Draft],
+      ),
+    );
+    if (Object.keys(part).length) this.change(part, true);
+  }
+
+  /** A field that was put in becomes words as soon as it is known what it says. */
+  settleWhatIsKnown(proof: Schemas['ShownProof']): void {
+    const known = [proof.subject, proof.previewText, proof.body]
+      .flatMap((part) => part.pieces)
+      .filter(({ written, text, origin }) => written && text && ['RECORD', 'FALLBACK'].includes(origin))
+      .map((piece) => piece.written)
+      .filter((written) => !this.staysAField.has(written) && this.has(written));
+    if (!known.length || this.settling) return;
+    this.settling = true;
+    this.settle()
+      .then(() => known.filter((written) => this.has(written)).forEach((one) => this.staysAField.add(one)))
+      .catch(() => undefined)
+      .finally(() => (this.settling = false));
+  }
+
+  /** Whether a field stands in the words themselves, not in what a style, passage or signature says. */
+  private has(written: string): boolean {
+    const { subject, previewText, body, design } = this.draft!;
+    return (
+      [subject, previewText, body].some((text) => text.includes(written)) ||
+      (design ?? '').includes(JSON.stringify(written).slice(1, -1))
+    );
+  }
+
+  private keepHere(unsent: boolean): void {
+    const kept: KeptMessage = {
+      draft: this.draftId,
+      version: this.version,
+      message: this.asItIs(),
+      unsent,
+    };
+    keepDraft(this.key, kept);
+  }
+
+  private keepSoon(after = KEEP_AFTER): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.keep(), after);
+  }
+
+  /** Keeps what has not been kept, one time after another. */
+  private keep(): Promise<void> {
+    const next = () => this.keepOnce();
+    this.keepRun = this.keepRun.then(next, next);
+    return this.keepRun;
+  }
+
+  private async keepOnce(): Promise<void> {
+    if (!this.draft || this.keeping === 'kept' || this.keeping === 'elsewhere') return;
+    const at = this.changedAt;
+    try {
+      const { version } = await ask('put', '/api/message-drafts/{id}', {
+        params: { id: this.draftId },
+        body: { version: this.version, message: this.asItIs() },
+      });
+      this.version = version;
+      if (this.closed) return;
+      const done = at === this.changedAt;
+      this.keeping = done ? 'kept' : 'keeping';
+      this.keepHere(!done);
+      if (!done) this.keepSoon();
+    } catch (failure) {
+      const code = failure instanceof Problem ? failure.code : '';
+      if (code === 'changed-meanwhile' || code === 'missing' || code === 'sent') this.keeping = 'elsewhere';
+      else {
+        this.keeping = 'unkept';
+        if (!this.closed) this.keepSoon(TRY_AGAIN_AFTER);
+      }
+    }
+  }
+
+  /** Keeps it at once, as far as that can be done. */
+  async flush(): Promise<void> {
+    clearTimeout(this.timer);
+    await this.keep();
+  }
+
+  /** Another window has changed the draft: that one is taken, or this one kept in its place. */
+  async choose(mine: boolean): Promise<string> {
+    try {
+      const theirs = await ask('get', '/api/message-drafts/{id}', { params: { id: this.draftId } });
+      this.version = theirs.version;
+      if (mine) {
+        this.keeping = 'keeping';
+        await this.flush();
+      } else {
+        this.keeping = 'kept';
+        this.goOn({ draft: theirs.id, version: theirs.version, message: theirs.message, unsent: false });
+      }
+      return '';
+    } catch (failure) {
+      if (mine && failure instanceof Problem && failure.code === 'missing') {
+        // It was sent or discarded there: this one goes on as one of its own.
+        this.draftId = newMessageId();
+        this.id = newMessageId();
+        this.version = 0;
+        this.keeping = 'keeping';
+        await this.flush();
+        return '';
+      }
+      return sentence(failure);
+    }
+  }
+
+  /** Throws the draft away, here and on the server. */
+  async discard(): Promise<void> {
+    clearTimeout(this.timer);
+    this.closed = true;
+    await this.keepRun.catch(() => undefined);
+    dropDraft(this.key);
+    if (this.version > 0) {
+      await ask('delete', '/api/message-drafts/{id}', { params: { id: this.draftId } });
+    }
+  }
+
+  /** Forgets what is kept here: the message is on its way. */
+  sent(): void {
+    this.closed = true;
+    clearTimeout(this.timer);
+    this.preview.close();
+    dropDraft(this.key);
+  }
+}
+
+/** The fields that can be put into a message, with what each says to its person. */
+class MessagePeople {
+  fields = $state.raw<FoundField[]>([]);
+  readonly filled = null;
+
+  constructor(
+    private readonly to: () => Envelope,
+    private readonly about: () => Draft['about'] | undefined,
+    private readonly settle: () => Promise<void>,
+  ) {}
+
+  async read(): Promise<void> {
+    const about = this.about();
+    const { kind, person, deal } = this.to();
+    if (!about) return;
+    this.fields = await ask('get', '/api/desk/fields', {
+      query: { about, kind, id: person, deal },
+    }).catch(() => this.fields);
+  }
+
+  async mended(): Promise<void> {
+    await this.read();
+    await this.settle();
+  }
+}
