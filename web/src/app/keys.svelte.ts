@@ -1,5 +1,3 @@
-import { untrack } from 'svelte';
-
 /** What a key does on the view that is open. */
 export interface Shortcut {
   /** As `KeyboardEvent.key`, with `Ctrl+`, `Alt+` or `Shift+` before it. */
@@ -15,7 +13,7 @@ const KEPT = 'famulus.single-keys';
 export const keys = $state({
   shown: false,
   singleKeys: localStorage.getItem(KEPT) !== 'off',
-  list: [] as Shortcut[],
+  list: [] as readonly Shortcut[],
 });
 
 export function turnSingleKeys(on: boolean): void {
@@ -23,12 +21,16 @@ export function turnSingleKeys(on: boolean): void {
   localStorage.setItem(KEPT, on ? 'on' : 'off');
 }
 
+/** All there are. What is told of them is a copy: a view that closes would read of a state what it was before. */
+let all: Shortcut[] = [];
+
 /** Adds shortcuts while a view is open: `$effect(() => shortcuts([…]))`. */
 export function shortcuts(list: Shortcut[]): () => void {
-  // Reading the list here would make the effect that adds to it run again for ever.
-  keys.list = [...untrack(() => keys.list), ...list];
+  all = [...all, ...list];
+  keys.list = all;
   return () => {
-    keys.list = untrack(() => keys.list).filter((one) => !list.includes(one));
+    all = all.filter((one) => !list.includes(one));
+    keys.list = all;
   };
 }
 
@@ -49,7 +51,7 @@ export function onKey(event: KeyboardEvent): void {
   const key = named(event);
   const single = key.length === 1;
   if (single && (isTyping(event) || !keys.singleKeys)) return;
-  const found = keys.list.findLast((one) => one.key === key && (one.always || !isTyping(event)));
+  const found = all.findLast((one) => one.key === key && (one.always || !isTyping(event)));
   if (found) {
     event.preventDefault();
     found.run();

@@ -22,6 +22,7 @@ export class PreviewLoop {
   readonly met = new Map<string, Chip>();
   onproof: (read: Draft, proof: Schemas['ShownProof']) => void = () => {};
   private running = false;
+  private ended: Promise<void> = Promise.resolve();
   private wanted = false;
   private closed = false;
 
@@ -38,7 +39,12 @@ export class PreviewLoop {
   /** The draft or the person has changed. */
   ask(): void {
     this.wanted = true;
-    if (!this.running) void this.run();
+    if (!this.running) this.ended = this.run();
+  }
+
+  /** Until what is shown is the newest there is. */
+  async newest(): Promise<void> {
+    await this.ended;
   }
 
   close(): void {

@@ -95,8 +95,8 @@
       message.envelope.address = addresses[0]?.id ?? null;
     }
     message.envelope.deal ??= fresh.person.deal || null;
-    const parts = [fresh.subject, fresh.previewText, fresh.body];
-    onused(parts.flatMap((part) => part.pieces.map((piece) => piece.path)).filter(Boolean));
+    const open = [fresh.subject, fresh.previewText, fresh.body].flatMap((part) => part.pieces);
+    onused([...message.hand.values, ...open].map((one) => one.path).filter(Boolean));
   };
 
   $effect(() => () => message.close());
@@ -210,6 +210,7 @@
   async function send() {
     if (sending) return;
     if (blanks && !(await blanks.putIn())) return;
+    await message.preview.newest();
     await tick();
     const first = draft?.firstField();
     if (open.length) {
@@ -235,6 +236,16 @@
     } finally {
       sending = false;
     }
+  }
+
+  /** Puts what the template says in the place of a change, where that stands by now. */
+  async function takeBack({ key: text, start }: Schemas['HandChange']) {
+    change = null;
+    await message.preview.newest();
+    const now = message.hand.changes
+      .filter((one) => one.key === text)
+      .sort((a, b) => Math.abs(a.start - start) - Math.abs(b.start - start))[0];
+    if (now) draft?.replaceIn(text, now.start, now.end, now.was);
   }
 
   /** Leaves the conversation; the subject is the template's again, unless it was changed. */
@@ -406,11 +417,7 @@
     <ChangeSlip
       change={change.change}
       anchor={change.anchor}
-      onback={() => {
-        const { key: text, start, end, was } = change!.change;
-        change = null;
-        draft?.replaceIn(text, start, end, was);
-      }}
+      onback={() => void takeBack(change!.change)}
       onclose={() => (change = null)}
     />
   {/key}

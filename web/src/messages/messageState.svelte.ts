@@ -111,6 +111,7 @@ export class MessageState implements Writing {
     this.version = kept.version;
     this.envelope = { template, kind, person, deal, address, sender, after };
     this.take(message.words!);
+    this.keepHere(kept.unsent);
     if (kept.unsent) {
       this.keeping = 'keeping';
       this.keepSoon();

@@ -19,6 +19,7 @@ import org.springframework.context.ConfigurableApplicationContext;
  * data. Both are closed after the last test.
  */
 final class StartedOnce implements TestInstancePostProcessor {
+    private static final String TAKE_BACK = "--famulus.take-back-seconds=";
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
 
     @Override
@@ -61,15 +62,16 @@ final class StartedOnce implements TestInstancePostProcessor {
 
         /** An application of one's own; whoever asks for it closes it. */
         ConfigurableApplicationContext application(boolean demo, List<String> settings) {
-            List<String> arguments = new ArrayList<>(List.of(
-                    "--server.port=0",
-                    "--famulus.data=memory",
-                    "--famulus.take-back-seconds=0",
-                    "--famulus.demo=" + demo));
+            List<String> arguments =
+                    new ArrayList<>(List.of("--server.port=0", "--famulus.data=memory", "--famulus.demo=" + demo));
             if (demo) {
                 arguments.add("--famulus.now=2026-05-04T09:00:00Z");
             }
             arguments.addAll(settings);
+            if (settings.stream().noneMatch(one -> one.startsWith(TAKE_BACK))) {
+                // What is sent leaves at once, unless a class is about taking it back.
+                arguments.add(TAKE_BACK + 0);
+            }
             return SpringApplication.run(Famulus.class, arguments.toArray(String[]::new));
         }
 

@@ -97,7 +97,7 @@ class WriteTest extends BrowserTest {
 
         Locator stops = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Must fix"));
         assertThat(stops).containsText("“TBC” is placeholder text");
-        assertThat(text.locator(".stopped")).hasText("TBC");
+        assertThat(text.locator(".noted.stop")).hasText("TBC");
         button(page, "Send now").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("“TBC” is placeholder text");
 

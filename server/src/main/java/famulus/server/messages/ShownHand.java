@@ -30,10 +30,11 @@ record ShownHand(List<HandValue> values, List<HandChange> changes, List<NewerVal
     /**
      * A value.
      *
+     * @param path which value it is; empty for none
      * @param source whose field it is
      * @param fallback whether the field's own value was missing
      */
-    record HandValue(String key, int start, int end, String source, String label, boolean fallback) {}
+    record HandValue(String key, int start, int end, String path, String source, String label, boolean fallback) {}
 
     /**
      * A change; its end is its start where words were only taken out.
@@ -91,6 +92,7 @@ record ShownHand(List<HandValue> values, List<HandChange> changes, List<NewerVal
                 key,
                 kept.start(),
                 kept.end(),
+                kept.value().path(),
                 source,
                 label(kept, draft),
                 kept.value().origin() == Origin.FALLBACK);

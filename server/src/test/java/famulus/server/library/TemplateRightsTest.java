@@ -112,6 +112,7 @@ class TemplateRightsTest extends ServerTest {
         message.put("template", template);
         message.put("kind", "contact");
         message.put("person", ines);
+        message.put("words", words("Hello", "We come soon."));
         return List.of(
                 new Ask("POST", "/api/messages/begin", begun),
                 new Ask("POST", "/api/messages/proof", message),

@@ -8,10 +8,14 @@ import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Run;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
-/** The texts of a message as they are written now, under the keys of {@link PersonalMessage#texts()}. */
+/**
+ * The texts of a message as they are written now, under the keys of {@link PersonalMessage#texts()}. What a signature or passage
+ * says is written elsewhere.
+ */
 public final class OwnTexts {
     /** Runs of formatted text and where they lead, and what is no text. */
     private static final Pattern NOT_BY_ITSELF = Pattern.compile(".*/(\\d+\\.\\d+(/link)?|when|end|day|source)");
@@ -31,6 +35,13 @@ public final class OwnTexts {
     }
 
     private static void of(Layout layout, Map<String, String> texts) {
+        Set<String> elsewhere = layout.design()
+                .body()
+                .blocks()
+                .filter(block ->
+                        block.content() instanceof Content.Signature || block.content() instanceof Content.Passage)
+                .map(Block::id)
+                .collect(Collectors.toSet());
         for (Block block : layout.design().body().blocks().toList()) {
             switch (block.content()) {
                 case Content.Text text -> texts.put(MergedText.rich(block.id()), source(text.text()));
@@ -53,7 +64,7 @@ public final class OwnTexts {
         }
         layout.text().slots().stream()
                 .filter(slot -> !layout.text().ofHouseStyle(slot.start()))
-                .filter(slot -> slot.key().startsWith(slot.owner() + "/"))
+                .filter(slot -> slot.key().startsWith(slot.owner() + "/") && !elsewhere.contains(slot.owner()))
                 .filter(slot -> !NOT_BY_ITSELF.matcher(slot.key()).matches())
                 .forEach(slot -> texts.put(slot.key(), words(layout, slot.start(), slot.end())));
     }

@@ -102,6 +102,24 @@ class PersonalisedTest {
     }
 
     @Test
+    void nothingOfItIsChangedBeforeSomebodyDoes() {
+        for (int seed = 0; seed < 300; seed++) {
+            Mode mode = seed % 2 == 0 ? Mode.LETTER : Mode.DESIGNED;
+            PersonalMessage message = personal(designed(mode, new RandomBody(seed).body()), SOMEBODY);
+            Map<String, String> now = OwnTexts.of(MessageSource.designed(
+                    message.subject(),
+                    message.previewText(),
+                    new Design(mode, message.body().orElseThrow(), HouseStyle.BARE, "", "")));
+            now.forEach((key, text) -> assertThat(text)
+                    .as("%s", key)
+                    .isEqualTo(
+                            message.texts().get(key) == null
+                                    ? "no text " + key
+                                    : message.texts().get(key).source()));
+        }
+    }
+
+    @Test
     void aPlainMessageSaysTheSameAndKeepsWhatIsOpen() {
         MessageSource template = new MessageSource(
                 "Hives for {person.first_name}",

@@ -1,0 +1,186 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A message to one person, changed where it stands, put aside, gone on with elsewhere, sent, and taken back. */
+class MessageTest extends BrowserTest {
+    /** Its messages can be taken back for a minute. */
+    @Override
+    boolean alone() {
+        return true;
+    }
+
+    @Override
+    List<String> settings() {
+        return List.of("--famulus.take-back-seconds=60");
+    }
+
+    private static void choose(Page page, String typed) {
+        page.keyboard().press("w");
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"))
+                .waitFor();
+        page.keyboard().type(typed);
+        page.keyboard().press("Enter");
+        textbox(page, "Subject of this message").waitFor();
+    }
+
+    private static Locator saved(Page page) {
+        return page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("saved"));
+    }
+
+    private static Locator drafts(Page page, String title) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(title));
+    }
+
+    private static Locator dialog(Page page, String name) {
+        return page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void theUsualFollowUpTakesSixKeysAndOneTakesItBackWhole() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        page.keyboard().press("w");
+        page.keyboard().type("quo");
+        page.keyboard().press("Enter");
+        assertThat(textbox(page, "Text of this message")).isFocused();
+        page.keyboard().press("Control+Enter");
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt in 60 seconds."))
+                .isVisible();
+        assertThat(textbox(page, "Text of this message")).hasCount(0);
+
+        page.keyboard().press("u");
+        Locator text = textbox(page, "Text of this message");
+        assertThat(text).containsText("Dear Ines");
+        assertThat(page.getByText("On its way to")).hasCount(0);
+        goToEnd(page, text);
+        page.keyboard().type("PS: one thing more");
+        page.keyboard().press("Control+Enter");
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt in 60 seconds."))
+                .isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Outbox")))
+                .click();
+        Locator line = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("leaves at"));
+        line.getByText("Send now").click();
+        assertThat(line).hasCount(0);
+        link(page, "Demo inboxes").click();
+        assertThat(page.locator(".letter .text")).containsText("PS: one thing more");
+    }
+
+    @Test
+    void wordsOfADesignedMessageAreChangedInPlaceAndTakenBackOneByOne() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        choose(page, "Welcome");
+        Locator text = textbox(page, "Block 2, text");
+        assertThat(page.locator(".sheet .value").first()).hasText("Dear Ines");
+        assertThat(page.locator(".mine")).hasCount(0);
+        text.focus();
+        page.keyboard().press("Control+Home");
+        page.keyboard().press("Control+Shift+ArrowRight");
+        page.keyboard().type("Your ");
+        assertThat(text).containsText("Your first days");
+        Locator mine = text.locator(".mine");
+        assertThat(mine).hasCount(1);
+        mine.click();
+        assertThat(dialog(page, "Changed for this message")).containsText("The template says: “The”");
+        button(page, "As the template says").click();
+        assertThat(mine).hasCount(0);
+
+        // A field put in says at once what it says to this person.
+        goToEnd(page, text);
+        page.keyboard().type(" From {organisation");
+        page.keyboard().press("Enter");
+        assertThat(text.locator(".chip")).hasCount(0);
+        assertThat(text).containsText("From Larkfield Orchards");
+        page.keyboard().press("Control+z");
+        page.keyboard().press("Control+z");
+        assertThat(text).not().containsText("From Larkfield Orchards");
+
+        // Blocks too are this message's alone.
+        page.keyboard().press("Alt+Shift+D");
+        assertThat(textbox(page, "Block 3, text")).containsText("three working days");
+        button(page, "All as the template says").click();
+        assertThat(page.locator(".mine")).hasCount(0);
+        assertThat(textbox(page, "Block 3, text")).hasCount(0);
+        button(page, "Discard").click();
+        assertThat(page.getByText("The message is discarded.")).isVisible();
+    }
+
+    @Test
+    void aDraftIsGoneOnWithOnAnotherMachine() {
+        Page page = openAs("Dov", "/people");
+        find(page, "Ines Okafor-Brandt");
+        choose(page, "After a call");
+        goToEnd(page, textbox(page, "Text of this message"));
+        page.keyboard().type("Half a thought");
+        assertThat(saved(page)).hasText("saved");
+
+        Page elsewhere = openAs("Dov", "/today");
+        Locator draft = drafts(elsewhere, "Drafts to finish").getByRole(AriaRole.LINK);
+        assertThat(draft).hasText("What we said on the phone");
+        assertThat(drafts(openAs("Signe", "/today"), "Drafts to finish")).hasCount(0);
+        draft.click();
+        Locator there = textbox(elsewhere, "Text of this message");
+        goToEnd(elsewhere, there);
+        elsewhere.keyboard().type(", and the rest");
+        assertThat(saved(elsewhere)).hasText("saved");
+
+        // The first window goes on too: nothing is overwritten, one is asked.
+        goToEnd(page, textbox(page, "Text of this message"));
+        page.keyboard().type(" of mine");
+        assertThat(page.getByText("This draft was changed in another window.")).isVisible();
+        button(page, "Take the other one").click();
+        assertThat(textbox(page, "Text of this message")).containsText("Half a thought, and the rest");
+        page.reload();
+        assertThat(textbox(page, "Text of this message")).containsText("Half a thought, and the rest");
+        button(page, "Discard").click();
+        assertThat(drafts(elsewhere, "Drafts")).hasCount(0);
+    }
+
+    @Test
+    void whatChangedOnTheRecordIsOfferedAndNeverPutInByItself() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Despina Anthopoulou");
+        choose(page, "After a call");
+        assertThat(saved(page)).hasText("saved");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^First name")))
+                .click();
+        textbox(page, "First name").fill("Dora");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Dora").first()).isVisible();
+        page.reload();
+        Locator since = drafts(page, "Changed since");
+        assertThat(since).containsText("“Despina” is “Dora” now.");
+        Locator text = textbox(page, "Text of this message");
+        assertThat(text).containsText("Dear Despina,");
+        button(page, "Use the new one").click();
+        assertThat(text).containsText("Dear Dora,");
+        assertThat(since).hasCount(0);
+        button(page, "Discard").click();
+    }
+
+    @Test
+    void aMessageIsWrittenAndSentOnAPhone() {
+        Page page = signIn(open("/people", 390, 800, ColorScheme.LIGHT), "Signe");
+        find(page, "Ines Okafor-Brandt");
+        choose(page, "After a call");
+        Locator text = textbox(page, "Text of this message");
+        goToEnd(page, text);
+        page.keyboard().type("From the road");
+        button(page, "Send now").click();
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt in 60 seconds."))
+                .isVisible();
+        button(page, "Take back (u)").click();
+        assertThat(text).containsText("From the road");
+        button(page, "Discard").click();
+    }
+}
