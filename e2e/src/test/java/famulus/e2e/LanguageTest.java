@@ -79,6 +79,7 @@ class LanguageTest extends BrowserTest {
         assertThat(page.getByLabel("How the parts are joined")).hasValue("or");
 
         page.getByLabel("How the parts are joined").selectOption("and");
+        assertThat(when).hasText("when Stage is Won and Value is more than 5000");
         page.getByLabel("The figure").fill("100");
         page.getByLabel("The figure").press("Tab");
         button(page, "Written form").click();
