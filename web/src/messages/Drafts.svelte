@@ -64,11 +64,12 @@
 <style>
   section {
     margin-bottom: 14px;
+    padding-top: 10px;
   }
 
   h2 {
     margin-bottom: 4px;
-    font: 500 16px/1.3 var(--serif);
+    font: 500 var(--large) / 1.3 var(--serif);
   }
 
   ul {

@@ -171,7 +171,8 @@
   function goToFirst() {
     const first = draft?.firstField();
     if (first && openField(first.chip, first.anchor)) return;
-    draft?.focusText();
+    if (message.draft?.subject) draft?.focusText();
+    else draft?.focusSubject();
   }
 
   /** A missing value is filled in on a slip, a blank above the message. */

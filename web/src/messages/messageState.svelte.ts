@@ -177,7 +177,7 @@ export class MessageState implements Writing {
   }
 
   get canBeginAgain(): boolean {
-    return this.begun !== null && this.changed();
+    return this.begun !== null && !!this.envelope.template && this.changed();
   }
 
   asItIs(): MessageToSend {

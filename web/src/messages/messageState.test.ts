@@ -1,0 +1,156 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { ask, Problem } from '../api/client';
+import { readDraft } from '../desk/keptDrafts';
+import { isKeptMessage } from './keptMessage';
+import { MessageState } from './messageState.svelte';
+
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  ask: vi.fn(),
+}));
+
+const asked = vi.mocked(ask as (method: string, path: string, rest: never) => Promise<unknown>);
+const KEY = 'famulus.draft.message.contact.ines';
+const WORDS = {
+  about: 'CONTACT',
+  subject: 'Hives',
+  previewText: '',
+  body: 'Dear Ines',
+  mode: 'PLAIN',
+  design: '',
+};
+const PROOF = {
+  person: { addresses: [], deal: '' },
+  subject: { chips: [], pieces: [] },
+  previewText: { chips: [], pieces: [] },
+  body: { chips: [], pieces: [] },
+};
+
+/** What the server answers to keeping a draft. */
+let keeping: () => Promise<{ version: number }>;
+let kept: { version: number; message: { words: { body: string } } }[];
+
+function begun(): MessageState {
+  return new MessageState(KEY, {
+    template: 'call',
+    kind: 'contact',
+    person: 'ines',
+    deal: null,
+    address: null,
+    sender: null,
+    after: null,
+  });
+}
+
+describe('a message that is being written', () => {
+  beforeEach(() => {
+    vi.useFakeTimers();
+    localStorage.clear();
+    kept = [];
+    keeping = () => Promise.resolve({ version: kept.length });
+    asked.mockImplementation((method, path, rest) => {
+      if (path === '/api/messages/begin') return Promise.resolve({ words: WORDS, senderId: 'signe' });
+      if (path === '/api/messages/proof') {
+        return Promise.resolve({
+          proof: PROOF,
+          hand: { values: [], changes: [], newer: [] },
+          stops: [],
+          templateChanged: false,
+        });
+      }
+      if (path === '/api/message-drafts/{id}' && method === 'put') {
+        kept.push((rest as { body: (typeof kept)[number] }).body);
+        return keeping();
+      }
+      if (path === '/api/messages/settle') {
+        return Promise.resolve({ ...WORDS, body: 'Dear Ines, 48 hives' });
+      }
+      return Promise.resolve([]);
+    });
+  });
+
+  afterEach(() => vi.useRealTimers());
+
+  it('is kept here with every change and on the server at a pause', async () => {
+    const message = begun();
+    await message.begin();
+    message.change({ body: 'Dear Ines, h' });
+    message.change({ body: 'Dear Ines, hello' });
+    expect(readDraft(KEY, isKeptMessage)).toMatchObject({ unsent: true, version: 0 });
+    expect(kept).toHaveLength(0);
+
+    await vi.advanceTimersByTimeAsync(1000);
+
+    expect(kept.map(({ version, message: { words } }) => [version, words.body])).toEqual([
+      [0, 'Dear Ines, hello'],
+    ]);
+    expect(message.keeping).toBe('kept');
+    expect(readDraft(KEY, isKeptMessage)).toMatchObject({ unsent: false, version: 1 });
+  });
+
+  it('keeps what was written while the answer was on its way', async () => {
+    const message = begun();
+    await message.begin();
+    let answer: (kept: { version: number }) => void = () => {};
+    keeping = () => new Promise((done) => (answer = done));
+    message.change({ body: 'one' });
+    await vi.advanceTimersByTimeAsync(700);
+    message.change({ body: 'two' });
+    answer({ version: 1 });
+    keeping = () => Promise.resolve({ version: 2 });
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(kept.map(({ version, message: { words } }) => [version, words.body])).toEqual([
+      [0, 'one'],
+      [1, 'two'],
+    ]);
+    expect(message.keeping).toBe('kept');
+  });
+
+  it('overwrites nothing that another window has kept', async () => {
+    const message = begun();
+    await message.begin();
+    keeping = () =>
+      Promise.reject(new Problem('changed-meanwhile', 'This draft was changed in another window.'));
+    message.change({ body: 'mine' });
+    await vi.advanceTimersByTimeAsync(700);
+    expect(message.keeping).toBe('elsewhere');
+    message.change({ body: 'mine too' });
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(kept).toHaveLength(1);
+  });
+
+  it('tries again when the line is back', async () => {
+    const message = begun();
+    await message.begin();
+    keeping = () => Promise.reject(new Problem('offline', 'There is no connection.'));
+    message.change({ body: 'from the train' });
+    await vi.advanceTimersByTimeAsync(700);
+    expect(message.keeping).toBe('unkept');
+    keeping = () => Promise.resolve({ version: 1 });
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(message.keeping).toBe('kept');
+  });
+
+  it('takes back a change, and a field that became words with it', async () => {
+    const message = begun();
+    await message.begin();
+    message.change({ body: 'Dear Ines, {deal.hives}' }, true);
+    await message.settle();
+    expect(message.draft?.body).toBe('Dear Ines, 48 hives');
+    expect(message.goBack(-1)).toBe(true);
+    expect(message.draft?.body).toBe('Dear Ines, {deal.hives}');
+    message.goBack(-1);
+    expect(message.draft?.body).toBe('Dear Ines');
+    expect(message.goBack(-1)).toBe(false);
+  });
+
+  it('leaves nothing behind once it is sent', async () => {
+    const message = begun();
+    await message.begin();
+    message.change({ body: 'Dear Ines, hello' });
+    message.sent();
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(localStorage.length).toBe(0);
+    expect(kept).toHaveLength(0);
+  });
+});
