@@ -45,14 +45,11 @@
     <ul>
       {#each lines as line (line.id)}
         <li>
-          <a
-            href={address(line)}
-            onclick={(event) => {
-              if (!onopen) return;
-              event.preventDefault();
-              onopen(line.id);
-            }}>{line.subject || 'Without a subject'}</a
-          >
+          {#if onopen}
+            <button onclick={() => onopen(line.id)}>{line.subject || 'Without a subject'}</button>
+          {:else}
+            <a href={address(line)}>{line.subject || 'Without a subject'}</a>
+          {/if}
           <span class="words">{record ? line.firstWords : `to ${line.personName}`}</span>
           <span class="at">{dayAndTime(line.changedAt)}</span>
         </li>
@@ -94,9 +91,17 @@
     white-space: nowrap;
   }
 
-  a {
+  a,
+  button {
+    padding: 0;
+    border: 0;
+    background: none;
     color: var(--ink);
-    font-weight: 600;
+    font: 600 var(--base) / 1.35 var(--sans);
+    text-align: left;
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
+    cursor: pointer;
   }
 
   .words,

@@ -256,6 +256,14 @@
     message.moved();
   }
 
+  /** It is found again among the drafts; meanwhile another one can be begun. */
+  async function putAside() {
+    if (await message.putAside()) {
+      onclose();
+      notify('Saved as a draft.');
+    } else wrong = 'The draft can’t be saved on the server just now. It is safe in this browser.';
+  }
+
   async function discard() {
     const kept = message.asItIs();
     try {
@@ -362,6 +370,7 @@
       <Button main bind:element={sendButton} disabled={sending} onclick={() => void send()}>
         {sending ? 'Sending …' : 'Send now'}
       </Button>
+      <Button quiet onclick={() => void putAside()}>Save and close</Button>
       <Button quiet onclick={() => void discard()}>Discard</Button>
       {#if message.canBeginAgain}
         <Button quiet onclick={() => message.asTheTemplateSays()}>All as the template says</Button>

@@ -44,6 +44,8 @@ export class MessageState implements Writing {
   private keepRun: Promise<void> = Promise.resolve();
   private changedAt = 0;
   private closed = false;
+  /** Whether it is sent, put aside or thrown away: nothing of it is kept here any more. */
+  private gone = false;
   private settling = false;
   /** Fields that are no words to change: the day of an event, what stands in HTML. */
   private readonly staysAField = new Set<string>();
@@ -97,6 +99,11 @@ export class MessageState implements Writing {
       body: { template, kind, id: person, deal, sender, mode: null },
     });
     this.envelope.sender = begun.senderId;
+    await this.keepRun;
+    // What it was merged from is another text now: the draft that was kept of the one before goes.
+    await this.removeKept().catch(() => undefined);
+    this.draftId = newMessageId();
+    this.version = 0;
     this.take(begun.words);
     this.begun = { ...begun.words };
     return begun;
@@ -269,11 +276,11 @@ export class MessageState implements Writing {
         body: { version: this.version, message: this.asItIs() },
       });
       this.version = version;
-      if (this.closed) return;
       const done = at === this.changedAt;
       this.keeping = done ? 'kept' : 'keeping';
+      if (this.gone) return;
       this.keepHere(!done);
-      if (!done) this.keepSoon();
+      if (!done && !this.closed) this.keepSoon();
     } catch (failure) {
       const code = failure instanceof Problem ? failure.code : '';
       if (code === 'changed-meanwhile' || code === 'missing' || code === 'sent') this.keeping = 'elsewhere';
@@ -321,16 +328,31 @@ export class MessageState implements Writing {
   async discard(): Promise<void> {
     clearTimeout(this.timer);
     this.closed = true;
+    this.gone = true;
     await this.keepRun.catch(() => undefined);
     dropDraft(this.key);
+    await this.removeKept();
+  }
+
+  private async removeKept(): Promise<void> {
     if (this.version > 0) {
       await ask('delete', '/api/message-drafts/{id}', { params: { id: this.draftId } });
     }
   }
 
+  /** Leaves it to the server, to be gone on with some other time; says whether the server has all of it. */
+  async putAside(): Promise<boolean> {
+    await this.flush();
+    if (this.keeping !== 'kept') return false;
+    this.gone = true;
+    dropDraft(this.key);
+    return true;
+  }
+
   /** Forgets what is kept here: the message is on its way. */
   sent(): void {
     this.closed = true;
+    this.gone = true;
     clearTimeout(this.timer);
     this.preview.close();
     dropDraft(this.key);

@@ -144,6 +144,41 @@ describe('a message that is being written', () => {
     expect(message.goBack(-1)).toBe(false);
   });
 
+  it('is left to the server when it is put aside, and not before the server has it', async () => {
+    const message = begun();
+    await message.begin();
+    message.change({ body: 'for some other time' });
+    keeping = () => Promise.reject(new Problem('offline', 'There is no connection.'));
+    expect(await message.putAside()).toBe(false);
+    expect(localStorage.length).toBe(1);
+    keeping = () => Promise.resolve({ version: 1 });
+    expect(await message.putAside()).toBe(true);
+    expect(localStorage.length).toBe(0);
+  });
+
+  it('knows what the server has of it though its page was left at once', async () => {
+    const message = begun();
+    await message.begin();
+    message.change({ body: 'half a sen' });
+    message.close();
+    await vi.advanceTimersByTimeAsync(100);
+    expect(readDraft(KEY, isKeptMessage)).toMatchObject({ unsent: false, version: 1 });
+  });
+
+  it('begins another draft when it is merged anew', async () => {
+    const message = begun();
+    await message.begin();
+    message.change({ body: 'mine' });
+    await vi.advanceTimersByTimeAsync(1000);
+    const before = message.draftId;
+    await message.begin();
+    message.moved();
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(message.draftId).not.toBe(before);
+    expect(kept.map(({ version }) => version)).toEqual([0, 0]);
+    expect(asked).toHaveBeenCalledWith('delete', '/api/message-drafts/{id}', { params: { id: before } });
+  });
+
   it('leaves nothing behind once it is sent', async () => {
     const message = begun();
     await message.begin();

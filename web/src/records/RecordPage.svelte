@@ -80,8 +80,9 @@
     used = [];
     after = null;
     const asked = route.search as Record<string, unknown>;
-    draft = typeof asked.draft === 'string' ? asked.draft : null;
-    writing = draft !== null || hasDraft(draftKey(kind, id)) || 'write' in asked;
+    const wanted = typeof asked.draft === 'string' ? asked.draft : null;
+    draft = wanted;
+    writing = wanted !== null || hasDraft(draftKey(kind, id)) || 'write' in asked;
     void read();
   });
 

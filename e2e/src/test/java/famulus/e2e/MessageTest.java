@@ -33,7 +33,7 @@ class MessageTest extends BrowserTest {
     }
 
     private static Locator saved(Page page) {
-        return page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("saved"));
+        return page.locator(".keeping");
     }
 
     private static Locator drafts(Page page, String title) {
@@ -142,8 +142,18 @@ class MessageTest extends BrowserTest {
         assertThat(textbox(page, "Text of this message")).containsText("Half a thought, and the rest");
         page.reload();
         assertThat(textbox(page, "Text of this message")).containsText("Half a thought, and the rest");
+
+        // It is put aside, another one is begun beside it, and it is gone on with.
+        button(page, "Save and close").click();
+        assertThat(page.getByText("Saved as a draft.")).isVisible();
+        choose(page, "Quote cover");
+        assertThat(saved(page)).hasText("saved");
+        button(page, "Save and close").click();
+        assertThat(drafts(page, "Drafts").getByRole(AriaRole.LISTITEM)).hasCount(2);
+        drafts(page, "Drafts").getByText("What we said on the phone").click();
+        assertThat(textbox(page, "Text of this message")).containsText("Half a thought, and the rest");
         button(page, "Discard").click();
-        assertThat(drafts(elsewhere, "Drafts")).hasCount(0);
+        assertThat(drafts(page, "Drafts").getByRole(AriaRole.LISTITEM)).hasCount(1);
     }
 
     @Test

@@ -52,8 +52,8 @@ create table message_draft (
   created_at       timestamp(3) with time zone not null,
   changed_at       timestamp(3) with time zone not null,
   -- What its sender has written, and its texts as they were merged when it was begun: JSON.
-  message          varchar(3000000) not null,
-  texts            varchar(3000000) not null
+  message          varchar(10000000) not null,
+  texts            varchar(10000000) not null
 );
 create index message_draft_writer on message_draft (written_by, changed_at desc, id);
 create index message_draft_person on message_draft (person_id, changed_at desc, id);

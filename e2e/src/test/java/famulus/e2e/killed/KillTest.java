@@ -152,21 +152,7 @@ class KillTest {
         message.put("person", people.get(number % PEOPLE).toString());
         message.put(
                 "words",
-                Map.of(
-                        "name",
-                        "",
-                        "purpose",
-                        "",
-                        "about",
-                        "CONTACT",
-                        "mode",
-                        "PLAIN",
-                        "subject",
-                        "Hives for you, letter " + number,
-                        "previewText",
-                        "",
-                        "body",
-                        "Hello Ines,\n\nThe hives arrive soon.\n\nAmos"));
+                SentThrough.words("Hives for you, letter " + number, "Hello Ines,\n\nThe hives arrive soon.\n\nAmos"));
         return message;
     }
 

@@ -48,24 +48,27 @@ final class SentThrough {
         message.put("id", id.toString());
         message.put("kind", "contact");
         message.put("person", ines.toString());
-        message.put(
-                "words",
-                Map.of(
-                        "name",
-                        "",
-                        "purpose",
-                        "",
-                        "about",
-                        "CONTACT",
-                        "mode",
-                        "PLAIN",
-                        "subject",
-                        "Hives for you",
-                        "previewText",
-                        "",
-                        "body",
-                        "Hello Ines,\n\n" + words + "\n\nAmos"));
+        message.put("words", words("Hives for you", "Hello Ines,\n\n" + words + "\n\nAmos"));
         return amos.post("/api/messages", message);
+    }
+
+    /** What a plain message says. */
+    static Map<String, Object> words(String subject, String body) {
+        return Map.of(
+                "name",
+                "",
+                "purpose",
+                "",
+                "about",
+                "CONTACT",
+                "mode",
+                "PLAIN",
+                "subject",
+                subject,
+                "previewText",
+                "",
+                "body",
+                body);
     }
 
     /** The states of some messages, in their order. */

@@ -10,6 +10,7 @@ import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
+import famulus.server.platform.RepeatedRequests;
 import famulus.server.records.CrmKind;
 import famulus.server.team.Colleague;
 import java.time.Clock;
@@ -42,9 +43,17 @@ public class KeptDraftService {
     private final Clock clock;
     private final Ids ids;
     private final JsonMapper json;
+    private final RepeatedRequests once;
 
     KeptDraftService(
-            KeptDraftMapper mapper, MessageDraftService drafts, Events events, Clock clock, Ids ids, JsonMapper json) {
+            KeptDraftMapper mapper,
+            MessageDraftService drafts,
+            Events events,
+            Clock clock,
+            Ids ids,
+            JsonMapper json,
+            RepeatedRequests once) {
+        this.once = once;
         this.mapper = mapper;
         this.drafts = drafts;
         this.events = events;
@@ -70,13 +79,16 @@ public class KeptDraftService {
     }
 
     /**
-     * Keeps a draft.
+     * Keeps a draft. Asked again because the answer was lost, it answers the same.
      *
      * @param version what was kept before, as far as whoever asks knows; 0 for one that is new
      * @return the version it has now
      */
-    @Transactional
     public int keep(UUID id, int version, MessageToSend message, Colleague asking) {
+        return once.inOne(() -> keepOnce(id, version, message, asking));
+    }
+
+    private int keepOnce(UUID id, int version, MessageToSend message, Colleague asking) {
         Optional<DraftRow> before = mapper.hold(id);
         if (before.isPresent() && !before.get().writtenBy().equals(asking.id())) {
             throw Refusal.missing("This draft");
@@ -86,6 +98,11 @@ public class KeptDraftService {
         });
         if (before.isEmpty() && version > 0) {
             throw Refusal.missing("This draft");
+        }
+        if (before.isPresent()
+                && before.get().version() == version + 1
+                && before.get().message().equals(json.writeValueAsString(message))) {
+            return version + 1;
         }
         if (before.isPresent() && before.get().version() != version) {
             throw Refusal.changedMeanwhile("This draft was changed in another window.");

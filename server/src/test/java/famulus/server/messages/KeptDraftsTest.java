@@ -98,6 +98,19 @@ class KeptDraftsTest extends ServerTest {
     }
 
     @Test
+    void keptAgainBecauseTheAnswerWasLostItIsNoOtherChange() throws Exception {
+        UUID draft = UUID.randomUUID();
+        Map<String, Object> message = message(draft, "Dear Ines, one");
+        for (int turn = 0; turn < 2; turn++) {
+            assertThat(keep(draft, 0, message, signe).get("version").asInt()).isEqualTo(1);
+        }
+        message.put("words", words("Hives for Ines", "Dear Ines, two"));
+        for (int turn = 0; turn < 2; turn++) {
+            assertThat(keep(draft, 1, message, signe).get("version").asInt()).isEqualTo(2);
+        }
+    }
+
+    @Test
     void aDiscardedDraftIsGoneAndCanBePutBack() throws Exception {
         UUID draft = UUID.randomUUID();
         keep(draft, 0, message(draft, "Dear Ines"), signe);
