@@ -13,7 +13,7 @@
   import BlanksForm from './BlanksForm.svelte';
   import ChangeSlip from './ChangeSlip.svelte';
   import GapSlip from './GapSlip.svelte';
-  import { isKeptMessage } from './keptMessage';
+  import { isKeptMessage, type KeptMessage } from './keptMessage';
   import { MessageState, type Envelope } from './messageState.svelte';
   import NewerValues from './NewerValues.svelte';
   import Route from './Route.svelte';
@@ -110,11 +110,17 @@
         else message.goOn(here);
         writing = true;
       } else if (wanted) {
+        if (here?.unsent) await handOver(here);
         await fromServer(wanted);
       }
     } catch (failure) {
       wrong = sentence(failure);
     }
+  }
+
+  /** Gives the server what it has not got of another draft that is kept here, before this one takes its place. */
+  async function handOver({ draft: id, version, message: other }: KeptMessage) {
+    await ask('put', '/api/message-drafts/{id}', { params: { id }, body: { version, message: other } });
   }
 
   /** What another machine has made of a draft since is what is gone on with. */

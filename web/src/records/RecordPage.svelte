@@ -12,7 +12,7 @@
   import Lines from './Lines.svelte';
   import RelatedRecords from './RelatedRecords.svelte';
   import History from './History.svelte';
-  import { draftKey, dropDraft, hasDraft } from '../desk/keptDrafts';
+  import { draftKey, hasDraft } from '../desk/keptDrafts';
   import Drafts from '../messages/Drafts.svelte';
 
   type RecordPage = Schemas['RecordPage'];
@@ -59,9 +59,8 @@
     writing = true;
   }
 
-  /** Puts what is being written aside: it is a draft on the server. */
+  /** Goes on with another draft; what is kept here of one is given to the server first. */
   function goOnWith(id: string) {
-    dropDraft(draftKey(kind, page!.id));
     draft = id;
     writing = true;
   }
