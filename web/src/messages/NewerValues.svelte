@@ -5,10 +5,11 @@
   /** Values of a draft that its records have others for by now; each is taken over, or left, by itself. */
   let {
     message,
-    onreplace,
+    onnewer,
   }: {
     message: MessageState;
-    onreplace: (key: string, start: number, end: number, words: string) => void;
+    /** One of them is to be used. */
+    onnewer: (one: MessageState['hand']['newer'][number]) => void;
   } = $props();
 </script>
 
@@ -22,8 +23,7 @@
       <li>
         <b>{one.label}</b>: “{one.was}” {one.is ? `is “${one.is}” now.` : 'has no value any more.'}
         {#if one.is}
-          <Button quiet onclick={() => onreplace(one.key, one.start, one.end, one.is)}>Use the new one</Button
-          >
+          <Button quiet onclick={() => onnewer(one)}>Use the new one</Button>
         {/if}
       </li>
     {/each}

@@ -8,9 +8,19 @@
     onclose,
   }: {
     about: Schemas['TemplateLine']['about'];
-    onchoose: (template: string | null) => void;
+    /** A template, or none and how the empty message is written. */
+    onchoose: (template: string | null, mode: Mode | null) => void;
     onclose: () => void;
   } = $props();
+
+  type Mode = NonNullable<Schemas['Draft']['mode']>;
+
+  /** What a message can begin with that is written from no template. */
+  const empty: { mode: Mode; label: string }[] = [
+    { mode: 'LETTER', label: 'an empty letter' },
+    { mode: 'PLAIN', label: 'an empty plain message' },
+    { mode: 'DESIGNED', label: 'an empty designed message' },
+  ];
 
   const id = $props.id();
   let typed = $state('');
@@ -42,11 +52,12 @@
   });
 
   function choose(index: number) {
-    onchoose(lines[index]?.id ?? null);
+    const line = lines[index] as Schemas['TemplateLine'] | undefined;
+    onchoose(line?.id ?? null, line ? null : (empty[index - lines.length] ?? empty[0]).mode);
   }
 
   function onkeydown(event: KeyboardEvent) {
-    if (event.key === 'ArrowDown') at = Math.min(at + 1, lines.length);
+    if (event.key === 'ArrowDown') at = Math.min(at + 1, lines.length + empty.length - 1);
     else if (event.key === 'ArrowUp') at = Math.max(at - 1, 0);
     else if (event.key === 'Enter' && foundFor !== typed) entered = true;
     else if (event.key === 'Enter') choose(at);
@@ -85,17 +96,19 @@
       <small>{line.used ? `used ${line.used} times` : 'not used yet'}</small>
     </li>
   {/each}
-  <li
-    id="{id}-{lines.length}"
-    role="option"
-    aria-selected={at === lines.length}
-    onpointerdown={(event) => {
-      event.preventDefault();
-      choose(lines.length);
-    }}
-  >
-    <span>{typed && !lines.length ? 'No template fits: begin' : 'Begin'} with an empty message</span>
-  </li>
+  {#each empty as one, i (one.mode)}
+    <li
+      id="{id}-{lines.length + i}"
+      role="option"
+      aria-selected={at === lines.length + i}
+      onpointerdown={(event) => {
+        event.preventDefault();
+        choose(lines.length + i);
+      }}
+    >
+      <span>{typed && !lines.length && i === 0 ? 'No template fits: begin' : 'Begin'} with {one.label}</span>
+    </li>
+  {/each}
 </ul>
 {#if failed}<p role="alert">{failed}</p>{/if}
 

@@ -10,6 +10,7 @@
   import Button from '../ui/Button.svelte';
   import MessageFrame from '../ui/MessageFrame.svelte';
   import { notify } from '../ui/notices.svelte';
+  import Slip from '../ui/Slip.svelte';
   import BlanksForm from './BlanksForm.svelte';
   import ChangeSlip from './ChangeSlip.svelte';
   import GapSlip from './GapSlip.svelte';
@@ -20,6 +21,8 @@
   import StopsList from './StopsList.svelte';
   import { onItsWay } from './takingBack';
   import TemplateChooser from './TemplateChooser.svelte';
+
+  type Mode = NonNullable<Schemas['Draft']['mode']>;
 
   /** Writing to a record: choose a template, change whatever one likes for this message, send. */
   let {
@@ -77,9 +80,13 @@
   /** Whether it is looked at as it will be read, rather than written. */
   let looking = $state(false);
   let sendButton = $state<HTMLButtonElement>();
+  /** Whether it is asked to send although something is to be checked. */
+  let asking = $state(false);
 
   const proof = $derived(message.preview.proof);
   const open = $derived((proof?.blanks ?? []).filter((one) => !one.answer).map((one) => one.hint));
+  /** What is to be looked at, and stops nothing. */
+  const checks = $derived((proof?.notes ?? []).filter((note) => note.level === 'QUERY' && !note.waved));
   const senderName = $derived.by(() => {
     const { firstName, lastName } = senders.find((one) => one.id === message.envelope.sender) ?? me();
     return `${firstName} ${lastName}`;
@@ -113,9 +120,18 @@
         if (here?.unsent) await handOver(here);
         await fromServer(wanted);
       }
+      await findFollowed();
     } catch (failure) {
       wrong = sentence(failure);
     }
+  }
+
+  /** The message that this one follows, which a draft names by its identifier. */
+  async function findFollowed() {
+    const id = message.envelope.after;
+    if (!id || follows?.id === id) return;
+    const { read } = await ask('get', '/api/messages/{id}', { params: { id } });
+    follows = { id, subject: read.subject };
   }
 
   /** Gives the server what it has not got of another draft that is kept here, before this one takes its place. */
@@ -138,16 +154,16 @@
     }
   }
 
-  async function begin(template: string | null) {
+  async function begin(template: string | null, mode: Mode | null) {
     message.envelope.template = template;
-    await merge();
+    await merge(mode);
   }
 
   /** Merges anew; words that were changed are left behind. */
-  async function merge() {
+  async function merge(mode: Mode | null = null) {
     try {
       wrong = '';
-      await message.begin();
+      await message.begin(mode);
       if (follows) followIt();
       writing = true;
       message.moved();
@@ -167,10 +183,14 @@
 
   /** A conversation keeps its subject. */
   function followIt() {
-    const subject = `Re: ${follows!.subject.replace(/^\s*(re|aw)\s*:\s*/i, '')}`;
-    // A brace of a subject is one, not a field.
-    message.change({ subject: subject.replaceAll('{', '\\{') });
+    message.change({ subject: subjectOf(follows!) });
     message.generation++;
+  }
+
+  function subjectOf({ subject }: { subject: string }): string {
+    const answer = `Re: ${subject.replace(/^\s*(re|aw)\s*:\s*/i, '')}`;
+    // A brace of a subject is one, not a field.
+    return answer.replaceAll('{', '\\{');
   }
 
   /** To the first value that is missing, else to the words. */
@@ -230,12 +250,18 @@
     wrong = '';
     try {
       await message.flush();
+      // Which of two windows counts has to be said first.
+      if (message.keeping === 'elsewhere') return;
       const taken = await ask('post', '/api/messages', { body: message.asItIs() });
       const to = proof!.person;
       message.sent();
       onItsWay(taken, to.name, { kind: page.kind, id: page.id });
       onsent();
     } catch (failure) {
+      if (failure instanceof Problem && ['changed-meanwhile', 'sent'].includes(failure.code)) {
+        message.isElsewhere();
+        return;
+      }
       wrong =
         failure instanceof Problem && failure.code === 'offline'
           ? 'There is no connection to the server. The message is saved here; send it when the connection is back.'
@@ -245,21 +271,37 @@
     }
   }
 
-  /** Puts what the template says in the place of a change, where that stands by now. */
-  async function takeBack({ key: text, start }: Schemas['HandChange']) {
+  /** Puts what the template says in the place of a change. */
+  async function takeBack(one: Schemas['HandChange']) {
     change = null;
+    const now = await asItIsNow(one, () => message.hand.changes);
+    if (now) draft?.replaceIn(now.key, now.start, now.end, now.was);
+  }
+
+  /** Puts the value that a record has by now in the place of the one it had. */
+  async function takeNewer(one: Schemas['NewerValue']) {
+    const now = await asItIsNow(one, () => message.hand.newer);
+    if (now) draft?.replaceIn(now.key, now.start, now.end, now.is);
+  }
+
+  /** Where something stands once the server has read the newest words: one may have gone on writing before it. */
+  async function asItIsNow<T extends { key: string; start: number }>(
+    one: T,
+    all: () => T[],
+  ): Promise<T | undefined> {
     await message.preview.newest();
-    const now = message.hand.changes
-      .filter((one) => one.key === text)
-      .sort((a, b) => Math.abs(a.start - start) - Math.abs(b.start - start))[0];
-    if (now) draft?.replaceIn(text, now.start, now.end, now.was);
+    return all()
+      .filter(({ key: text }) => text === one.key)
+      .sort((a, b) => Math.abs(a.start - one.start) - Math.abs(b.start - one.start))[0];
   }
 
   /** Leaves the conversation; the subject is the template's again, unless it was changed. */
-  function alone() {
+  async function alone() {
+    const unchanged = message.draft?.subject === subjectOf(follows!);
     follows = null;
     message.envelope.after = null;
     message.moved();
+    if (unchanged) await message.asTheTemplateSays('subject').catch((failure) => (wrong = sentence(failure)));
   }
 
   /** It is found again among the drafts; meanwhile another one can be begun. */
@@ -296,7 +338,9 @@
         label: 'Send; for some seconds u takes it back',
         always: true,
         run: () => {
-          if (writing) void send();
+          if (!writing) return;
+          if (checks.length) asking = true;
+          else void send();
         },
       },
     ]),
@@ -314,12 +358,12 @@
   {#if follows}
     <p class="follows">
       Follows “{follows.subject}”, in the same conversation.
-      <Button quiet onclick={alone}>Start a new conversation</Button>
+      <Button quiet onclick={() => void alone()}>Start a new conversation</Button>
     </p>
   {/if}
   {#if !writing}
     {#if !readDraft(key, isKeptMessage) && !wanted}
-      <TemplateChooser {about} onchoose={(one) => void begin(one)} {onclose} />
+      <TemplateChooser {about} onchoose={(one, mode) => void begin(one, mode)} {onclose} />
     {/if}
   {:else if message.draft && proof}
     {#if open.length}
@@ -352,10 +396,7 @@
       </p>
     {/if}
     {#if message.hand.newer.length}
-      <NewerValues
-        {message}
-        onreplace={(key, start, end, words) => draft?.replaceIn(key, start, end, words)}
-      />
+      <NewerValues {message} onnewer={(one) => void takeNewer(one)} />
     {/if}
     {#if looking && proof.rendering}
       <div class="seen"><MessageFrame html={proof.rendering.html} title="The message" /></div>
@@ -378,8 +419,12 @@
       </Button>
       <Button quiet onclick={() => void putAside()}>Save and close</Button>
       <Button quiet onclick={() => void discard()}>Discard</Button>
-      {#if message.canBeginAgain}
-        <Button quiet onclick={() => message.asTheTemplateSays()}>All as the template says</Button>
+      {#if message.envelope.template && message.changed()}
+        <Button
+          quiet
+          onclick={() => void message.asTheTemplateSays().catch((failure) => (wrong = sentence(failure)))}
+          >All as the template says</Button
+        >
       {/if}
       {#if proof.rendering}
         <Button quiet aria-pressed={looking} onclick={() => (looking = !looking)}
@@ -428,6 +473,25 @@
     />
   {/key}
 {/if}
+{#if asking && checks.length}
+  <Slip title="Send this message?" anchor={sendButton} placement="top-start" onclose={() => (asking = false)}>
+    <p>{checks.length === 1 ? 'One thing is' : `${checks.length} things are`} to check:</p>
+    <ul class="checks">
+      {#each checks as note, i (i)}<li>{note.title}</li>{/each}
+    </ul>
+    <p class="ways">
+      <Button
+        main
+        data-first
+        onclick={() => {
+          asking = false;
+          void send();
+        }}>Send now</Button
+      >
+      <Button onclick={() => (asking = false)}>Not yet</Button>
+    </p>
+  </Slip>
+{/if}
 {#if change}
   {#key change.anchor}
     <ChangeSlip
@@ -466,6 +530,16 @@
     margin-top: 10px;
     color: var(--ink-soft);
     font-size: 12.5px;
+  }
+
+  .checks {
+    margin: 4px 0 10px;
+    padding-left: 18px;
+  }
+
+  .ways {
+    display: flex;
+    gap: 8px;
   }
 
   .wrong {

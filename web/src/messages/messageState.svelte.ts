@@ -8,6 +8,7 @@ import { dropDraft, keepDraft } from '../desk/keptDrafts';
 import { newMessageId, type KeptMessage } from './keptMessage';
 
 type Draft = Schemas['Draft'];
+type Mode = NonNullable<Draft['mode']>;
 export type MessageToSend = Schemas['MessageToSend'];
 export type KeepingMessage = 'kept' | 'keeping' | 'unkept' | 'elsewhere';
 
@@ -35,8 +36,6 @@ export class MessageState implements Writing {
   /** Whether its template says something else by now. */
   templateChanged = $state(false);
   envelope = $state<Envelope>() as Envelope;
-  /** What it was when it was begun: taking everything back gives this. */
-  private begun: Draft | null = null;
   id = newMessageId();
   draftId = newMessageId();
   private version = 0;
@@ -49,10 +48,7 @@ export class MessageState implements Writing {
   private settling = false;
   /** Fields that are no words to change: the day of an event, what stands in HTML. */
   private readonly staysAField = new Set<string>();
-  private steps = new UndoHistory(
-    null,
-    ({ design }) => typeof design !== 'string' || !design || isSound(design),
-  );
+  private steps = noSteps();
 
   readonly preview: PreviewLoop = new PreviewLoop(
     () =>
@@ -92,12 +88,19 @@ export class MessageState implements Writing {
     this.envelope = envelope;
   }
 
-  /** Begins with what its template says to the person. */
-  async begin(): Promise<Schemas['BegunMessage']> {
+  /** What its template says to the person, by now. */
+  private merged(mode: Mode | null = null): Promise<Schemas['BegunMessage']> {
     const { template, kind, person, deal, sender } = this.envelope;
-    const begun = await ask('post', '/api/messages/begin', {
-      body: { template, kind, id: person, deal, sender, mode: null },
-    });
+    return ask('post', '/api/messages/begin', { body: { template, kind, id: person, deal, sender, mode } });
+  }
+
+  /**
+   * Begins with what its template says to the person.
+   *
+   * @param mode how a message without a template is written; null for a letter
+   */
+  async begin(mode: Mode | null = null): Promise<void> {
+    const begun = await this.merged(mode);
     this.envelope.sender = begun.senderId;
     await this.keepRun;
     // What it was merged from is another text now: the draft that was kept of the one before goes.
@@ -105,8 +108,6 @@ export class MessageState implements Writing {
     this.draftId = newMessageId();
     this.version = 0;
     this.take(begun.words);
-    this.begun = { ...begun.words };
-    return begun;
   }
 
   /** Goes on with what was kept. */
@@ -128,10 +129,7 @@ export class MessageState implements Writing {
   private take(words: Draft): void {
     this.draft = { ...words };
     this.generation++;
-    this.steps = new UndoHistory(
-      null,
-      ({ design }) => typeof design !== 'string' || !design || isSound(design),
-    );
+    this.steps = noSteps();
     this.steps.goOn({ ...this.draft });
     void this.people.read();
     this.preview.ask();
@@ -176,15 +174,16 @@ export class MessageState implements Writing {
     return this.hand.changes.length > 0 || (!this.envelope.template && this.changedAt > 0);
   }
 
-  /** Takes every change back. */
-  asTheTemplateSays(): void {
-    if (!this.begun) return;
-    this.change({ ...this.begun }, true);
+  /**
+   * Takes every change back, in one step that can be taken back itself.
+   *
+   * @param parts which texts; all of them where none is named
+   */
+  async asTheTemplateSays(...parts: (keyof Draft)[]): Promise<void> {
+    const { words } = await this.merged();
+    const back = parts.length ? Object.fromEntries(parts.map((part) => [part, words[part]])) : words;
+    this.change(back, true);
     this.generation++;
-  }
-
-  get canBeginAgain(): boolean {
-    return this.begun !== null && !!this.envelope.template && this.changed();
   }
 
   asItIs(): MessageToSend {
@@ -291,6 +290,11 @@ export class MessageState implements Writing {
     }
   }
 
+  /** Another window has sent it, or has changed it since. */
+  isElsewhere(): void {
+    this.keeping = 'elsewhere';
+  }
+
   /** Keeps it at once, as far as that can be done. */
   async flush(): Promise<void> {
     clearTimeout(this.timer);
@@ -311,7 +315,7 @@ export class MessageState implements Writing {
       }
       return '';
     } catch (failure) {
-      if (mine && failure instanceof Problem && failure.code === 'missing') {
+      if (mine && failure instanceof Problem && ['missing', 'sent'].includes(failure.code)) {
         // It was sent or discarded there: this one goes on as one of its own.
         this.draftId = newMessageId();
         this.id = newMessageId();
@@ -357,6 +361,10 @@ export class MessageState implements Writing {
     this.preview.close();
     dropDraft(this.key);
   }
+}
+
+function noSteps(): UndoHistory {
+  return new UndoHistory(null, ({ design }) => typeof design !== 'string' || !design || isSound(design));
 }
 
 /** The fields that can be put into a message, with what each says to its person. */

@@ -150,6 +150,22 @@ abstract class BrowserTest {
                 AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
+    /** Begins a message on somebody's page, from the first template that fits what is typed. */
+    static void beginMessage(Page page, String template) {
+        page.keyboard().press("w");
+        chooseTemplate(page, template);
+    }
+
+    /** Chooses what to write from, where that is asked. */
+    static void chooseTemplate(Page page, String template) {
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"))
+                .waitFor();
+        page.keyboard().type(template);
+        // At once: what is chosen is what is typed, not what was found for the letters before.
+        page.keyboard().press("Enter");
+        textbox(page, "Subject of this message").waitFor();
+    }
+
     /** Goes to somebody's page by the list and its search. */
     static void find(Page page, String name) {
         link(page, "People").click();

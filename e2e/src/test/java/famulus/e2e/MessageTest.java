@@ -23,15 +23,6 @@ class MessageTest extends BrowserTest {
         return List.of("--famulus.take-back-seconds=60");
     }
 
-    private static void choose(Page page, String typed) {
-        page.keyboard().press("w");
-        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"))
-                .waitFor();
-        page.keyboard().type(typed);
-        page.keyboard().press("Enter");
-        textbox(page, "Subject of this message").waitFor();
-    }
-
     private static Locator saved(Page page) {
         return page.locator(".keeping");
     }
@@ -79,7 +70,7 @@ class MessageTest extends BrowserTest {
     void wordsOfADesignedMessageAreChangedInPlaceAndTakenBackOneByOne() {
         Page page = openAs("Signe", "/people");
         find(page, "Ines Okafor-Brandt");
-        choose(page, "Welcome");
+        beginMessage(page, "Welcome");
         Locator text = textbox(page, "Block 2, text");
         assertThat(page.locator(".sheet .value").first()).hasText("Dear Ines");
         assertThat(page.locator(".mine")).hasCount(0);
@@ -119,7 +110,7 @@ class MessageTest extends BrowserTest {
     void aDraftIsGoneOnWithOnAnotherMachine() {
         Page page = openAs("Dov", "/people");
         find(page, "Ines Okafor-Brandt");
-        choose(page, "After a call");
+        beginMessage(page, "After a call");
         goToEnd(page, textbox(page, "Text of this message"));
         page.keyboard().type("Half a thought");
         assertThat(saved(page)).hasText("saved");
@@ -146,7 +137,7 @@ class MessageTest extends BrowserTest {
         // It is put aside, another one is begun beside it, and it is gone on with.
         button(page, "Save and close").click();
         assertThat(page.getByText("Saved as a draft.")).isVisible();
-        choose(page, "Quote cover");
+        beginMessage(page, "Quote cover");
         assertThat(saved(page)).hasText("saved");
         button(page, "Save and close").click();
         assertThat(drafts(page, "Drafts").getByRole(AriaRole.LISTITEM)).hasCount(2);
@@ -160,7 +151,7 @@ class MessageTest extends BrowserTest {
     void whatChangedOnTheRecordIsOfferedAndNeverPutInByItself() {
         Page page = openAs("Signe", "/people");
         find(page, "Despina Anthopoulou");
-        choose(page, "After a call");
+        beginMessage(page, "After a call");
         assertThat(saved(page)).hasText("saved");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^First name")))
                 .click();
@@ -179,10 +170,56 @@ class MessageTest extends BrowserTest {
     }
 
     @Test
+    void anEmptyLetterBeginsAtItsSubjectAndOneIsAskedWhereSomethingIsToBeChecked() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        beginMessage(page, "nothing is called so");
+        assertThat(textbox(page, "Subject of this message")).isFocused();
+        page.keyboard().type("A question");
+        Locator text = textbox(page, "Block 1, text");
+        assertThat(text).containsText("Dear Ines,");
+        goToEnd(page, text);
+        page.keyboard().type("May I call you?");
+        assertThat(page.locator(".mine")).hasCount(0);
+        page.keyboard().press("Control+Enter");
+        Locator asked = dialog(page, "Send this message?");
+        assertThat(asked).containsText("to check:");
+        asked.getByText("Not yet").click();
+        assertThat(text).isVisible();
+        button(page, "Send now").click();
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt in 60 seconds."))
+                .isVisible();
+        button(page, "Take back (u)").click();
+        assertThat(text).containsText("May I call you?");
+        button(page, "Discard").click();
+    }
+
+    @Test
+    void whatFollowsAMessageKnowsItAfterAReloadAndCanLeaveIt() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        page.locator("button.message")
+                .filter(new Locator.FilterOptions().setHasText("Welcome to"))
+                .first()
+                .click();
+        button(page, "Follow up").click();
+        chooseTemplate(page, "After a call");
+        Locator subject = textbox(page, "Subject of this message");
+        assertThat(subject).hasText(Pattern.compile("^Re: Welcome to"));
+        assertThat(saved(page)).hasText("saved");
+        page.reload();
+        assertThat(page.getByText("in the same conversation.")).isVisible();
+        button(page, "Start a new conversation").click();
+        assertThat(page.getByText("in the same conversation.")).hasCount(0);
+        assertThat(subject).hasText("What we said on the phone");
+        button(page, "Discard").click();
+    }
+
+    @Test
     void aMessageIsWrittenAndSentOnAPhone() {
         Page page = signIn(open("/people", 390, 800, ColorScheme.LIGHT), "Signe");
         find(page, "Ines Okafor-Brandt");
-        choose(page, "After a call");
+        beginMessage(page, "After a call");
         Locator text = textbox(page, "Text of this message");
         goToEnd(page, text);
         page.keyboard().type("From the road");

@@ -19,14 +19,6 @@ class ReaderTest extends BrowserTest {
 
     private static final String SOMEBODYS_PROGRAM = "Mozilla/5.0 (X11; Linux x86_64; rv:140.0) Gecko/20100101";
 
-    private static void write(Page page, String template) {
-        Locator chooser = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"));
-        chooser.waitFor();
-        page.keyboard().type(template);
-        page.keyboard().press("Enter");
-        textbox(page, "Subject of this message").waitFor();
-    }
-
     private static Locator newest(Page page, String subject) {
         return page.locator(".said li", new Page.LocatorOptions().setHasText(subject))
                 .first();
@@ -37,8 +29,7 @@ class ReaderTest extends BrowserTest {
         Page page = openAs("Signe", "/people");
         find(page, "Ines Okafor-Brandt");
         String record = page.url();
-        page.keyboard().press("w");
-        write(page, "Welcome");
+        beginMessage(page, "Welcome");
         button(page, "Send now").click();
         assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
 
@@ -75,7 +66,7 @@ class ReaderTest extends BrowserTest {
         newest(page, "Welcome to").locator("button.message").click();
         assertThat(page.getByText("resubscribed to mailings")).isVisible();
         button(page, "Follow up").click();
-        write(page, "After a call");
+        chooseTemplate(page, "After a call");
         assertThat(textbox(page, "Subject of this message"))
                 .hasText(Pattern.compile("^Re: Welcome to Brindlewing Pollination Services"));
         button(page, "Send now").click();

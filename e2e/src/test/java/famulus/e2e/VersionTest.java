@@ -55,7 +55,7 @@ class VersionTest extends BrowserTest {
         dov.keyboard().press("w");
         dov.keyboard().type("Marked notice");
         Locator offered = dov.getByRole(AriaRole.OPTION);
-        assertThat(offered.filter(new Locator.FilterOptions().setHasText("with an empty message")))
+        assertThat(offered.filter(new Locator.FilterOptions().setHasText("with an empty letter")))
                 .isVisible();
         assertThat(offered.filter(new Locator.FilterOptions().setHasText("Marked notice")))
                 .hasCount(0);

@@ -16,21 +16,11 @@ class WriteTest extends BrowserTest {
         return true;
     }
 
-    private static void choose(Page page, String template) {
-        page.keyboard().press("w");
-        Locator chooser = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"));
-        chooser.waitFor();
-        page.keyboard().type(template);
-        // At once: what is chosen is what is typed, not what was found for the letters before.
-        page.keyboard().press("Enter");
-        textbox(page, "Subject of this message").waitFor();
-    }
-
     @Test
     void aMessageGoesFromTheKeyToTheInboxExactlyAsWritten() {
         Page page = openAs("Signe", "/people");
         find(page, "Ines Okafor-Brandt");
-        choose(page, "Placement notice");
+        beginMessage(page, "Placement notice");
         assertThat(page.getByText("used").first()).isVisible();
 
         goToEnd(page, textbox(page, "Text of this message"));
@@ -63,7 +53,7 @@ class WriteTest extends BrowserTest {
         assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
 
         find(page, "Ines Okafor-Brandt");
-        choose(page, "Gaps");
+        beginMessage(page, "Gaps");
         Locator title = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Title is missing"));
         textbox(page, "Title").fill("Dr");
         title.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Save to the record"))
@@ -90,7 +80,7 @@ class WriteTest extends BrowserTest {
     void whatStopsAMessageIsShownWhereItStands() {
         Page page = openAs("Signe", "/people");
         find(page, "Ines Okafor-Brandt");
-        choose(page, "After a call");
+        beginMessage(page, "After a call");
         Locator text = textbox(page, "Text of this message");
         goToEnd(page, text);
         page.keyboard().type("PS: the price is TBC");
@@ -113,7 +103,7 @@ class WriteTest extends BrowserTest {
     void aMessageBegunSurvivesAReload() {
         Page page = openAs("Signe", "/people");
         find(page, "Ines Okafor-Brandt");
-        choose(page, "After a call");
+        beginMessage(page, "After a call");
         goToEnd(page, textbox(page, "Text of this message"));
         page.keyboard().type("Half a thou");
         page.reload();
@@ -127,7 +117,7 @@ class WriteTest extends BrowserTest {
         button(page, "Stop the mail server").click();
         assertThat(page.getByText("mail server is stopped")).isVisible();
         find(page, "Ines Okafor-Brandt");
-        choose(page, "After a call");
+        beginMessage(page, "After a call");
         button(page, "Send now").click();
         page.getByText("waits in the outbox").first().waitFor();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Outbox")))
@@ -149,7 +139,7 @@ class WriteTest extends BrowserTest {
     void anAssistantWritesForAnAgent() {
         Page page = openAs("Petra", "/people");
         find(page, "Ines Okafor-Brandt");
-        choose(page, "After a call");
+        beginMessage(page, "After a call");
         page.getByLabel("From")
                 .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Signe Halloran"));
         assertThat(textbox(page, "Text of this message")).containsText("Signe Halloran");
@@ -163,7 +153,7 @@ class WriteTest extends BrowserTest {
         link(page, "Larkfield East, 48 hives").click();
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("History"))
                 .waitFor();
-        choose(page, "Quote cover");
+        beginMessage(page, "Quote cover");
         assertThat(textbox(page, "Subject of this message")).hasText("Our quote: Larkfield East, 48 hives");
     }
 }

@@ -6,6 +6,7 @@ import famulus.server.team.House;
 import famulus.server.team.Role;
 import famulus.server.team.SignedIn;
 import famulus.server.team.TeamService;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -304,5 +305,21 @@ public abstract class ServerTest {
                 body,
                 "files",
                 files);
+    }
+
+    /**
+     * A message to a contact as a browser sends it.
+     *
+     * @param template null for none
+     * @param words null for what the template says
+     */
+    protected static Map<String, Object> message(UUID template, UUID person, Object words) {
+        Map<String, Object> message = new HashMap<>();
+        message.put("id", UUID.randomUUID().toString());
+        message.put("template", template == null ? null : template.toString());
+        message.put("kind", "contact");
+        message.put("person", person.toString());
+        message.put("words", words);
+        return message;
     }
 }

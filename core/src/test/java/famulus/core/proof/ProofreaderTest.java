@@ -14,6 +14,7 @@ import famulus.core.message.MessagePart;
 import famulus.core.message.MessageProgram;
 import famulus.core.message.MessageSource;
 import famulus.core.syntax.Problem;
+import famulus.core.syntax.Span;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.EnumMap;
@@ -86,6 +87,16 @@ class ProofreaderTest {
             assertThat(note.code()).isEqualTo("field-unknown");
             assertThat(note.nearest()).containsExactly("person.title");
         });
+    }
+
+    @Test
+    void stopsWhereAMissingValueWasDeletedAndNothingWrittenInItsPlace() {
+        List<Note> notes = read("For Ines ,", "Dear ,\nwe come at 5 , as agreed , on Tuesday.");
+
+        assertThat(notes).extracting(Note::code).containsExactly("gap", "gap", "gap");
+        assertThat(notes).extracting(Note::title).containsOnly("A word is missing before this comma");
+        assertThat(notes.get(1).span()).isEqualTo(new Span(4, 6));
+        assertThat(read("For you, Ines", "Dear Ines,\n , as agreed")).isEmpty();
     }
 
     @Test

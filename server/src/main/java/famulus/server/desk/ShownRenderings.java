@@ -1,11 +1,11 @@
 package famulus.server.desk;
 
 import famulus.core.message.MessageSource.Layout;
-import famulus.core.message.body.Block;
 import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.Content;
+import famulus.core.message.body.Inserts;
 import famulus.core.message.body.Keys;
 import famulus.core.message.body.SlotPieces;
 import famulus.core.message.render.Rendering;
@@ -27,13 +27,7 @@ final class ShownRenderings {
 
     /** The strings of the body that are written here; what the house style says is not, nor what signatures and passages do. */
     private static List<ShownSlot> slots(Layout layout) {
-        Set<String> elsewhere = layout.design()
-                .body()
-                .blocks()
-                .filter(block ->
-                        block.content() instanceof Content.Signature || block.content() instanceof Content.Passage)
-                .map(Block::id)
-                .collect(Collectors.toSet());
+        Set<String> elsewhere = Inserts.writtenElsewhere(layout.design().body());
         return layout.text().slots().stream()
                 .filter(slot -> !layout.text().ofHouseStyle(slot.start()) && !elsewhere.contains(slot.owner()))
                 .filter(slot -> !slot.key().equals(Keys.when(slot.owner()))

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -137,9 +138,15 @@ public class VariantService {
     /**
      * The template that somebody is written to from: the variant in their language that may be used, else the template
      * itself.
+     *
+     * @param readers gives the language they are written to in; asked only where there are variants
      */
-    public UUID forReader(UUID id, String language, Colleague asking, Colleague sender) {
+    public UUID forReader(UUID id, Supplier<String> readers, Colleague asking, Colleague sender) {
         List<VariantRow> rows = mapper.of(id);
+        if (rows.isEmpty()) {
+            return id;
+        }
+        String language = readers.get();
         Optional<VariantRow> fitting = rows.stream()
                 .filter(row -> row.language().equals(language))
                 .filter(row -> row.readyVersion() != null

@@ -72,7 +72,7 @@ class KeptDraftController {
 
     @GetMapping("/{id}")
     OpenDraft draft(Colleague asking, @PathVariable UUID id) {
-        KeptDraft draft = drafts.get(id, asking);
+        KeptDraft draft = drafts.open(id, asking);
         return new OpenDraft(draft.id(), draft.version(), draft.message(), draft.changedAt());
     }
 

@@ -109,38 +109,17 @@ interface KeptDraftMapper {
     @Delete("delete from message_draft where id = #{id}")
     void delete(UUID id);
 
-    /** The drafts that one has of a person, the newest first. Leans on message_draft_person. */
-    @Select(
-            """
-            select id, person_kind, person_id, deal_id, person_name, subject, first_words, changed_at
-            from message_draft
-            where person_id = #{person} and written_by = #{by} and sent_as is null
-            order by changed_at desc, id
-            limit #{most}
-            """)
-    List<DraftLineRow> ofPerson(@Param("person") UUID person, @Param("by") UUID by, @Param("most") int most);
+    /**
+     * The drafts that one has, the newest first.
+     *
+     * @param person only those to this person; null for all
+     * @param deal only those about this deal; null for all
+     */
+    List<DraftLineRow> lines(
+            @Param("by") UUID by, @Param("person") UUID person, @Param("deal") UUID deal, @Param("most") int most);
 
-    /** The drafts that one has about a deal. Leans on message_draft_deal. */
-    @Select(
-            """
-            select id, person_kind, person_id, deal_id, person_name, subject, first_words, changed_at
-            from message_draft
-            where deal_id = #{deal} and written_by = #{by} and sent_as is null
-            order by changed_at desc, id
-            limit #{most}
-            """)
-    List<DraftLineRow> ofDeal(@Param("deal") UUID deal, @Param("by") UUID by, @Param("most") int most);
-
-    /** All that one has, the newest first. Leans on message_draft_writer. */
-    @Select(
-            """
-            select id, person_kind, person_id, deal_id, person_name, subject, first_words, changed_at
-            from message_draft
-            where written_by = #{by} and sent_as is null
-            order by changed_at desc, id
-            limit #{most}
-            """)
-    List<DraftLineRow> all(@Param("by") UUID by, @Param("most") int most);
+    @Select("select count(*) from message_draft where written_by = #{by} and sent_as is null")
+    int count(UUID by);
 
     /** The draft that became a message. Leans on message_draft_sent. */
     @Select("select id from message_draft where sent_as = #{message}")

@@ -3,6 +3,8 @@ package famulus.server.messages;
 import famulus.core.message.MergedMessage;
 import famulus.core.message.personal.MergedText;
 import famulus.server.library.Template;
+import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.messages.KeptDraftMapper.DraftLineRow;
 import famulus.server.messages.KeptDraftMapper.DraftRow;
 import famulus.server.messages.MessageDraftService.BegunWords;
@@ -39,6 +41,7 @@ public class KeptDraftService {
 
     private final KeptDraftMapper mapper;
     private final MessageDraftService drafts;
+    private final TemplateService templates;
     private final Events events;
     private final Clock clock;
     private final Ids ids;
@@ -48,6 +51,7 @@ public class KeptDraftService {
     KeptDraftService(
             KeptDraftMapper mapper,
             MessageDraftService drafts,
+            TemplateService templates,
             Events events,
             Clock clock,
             Ids ids,
@@ -56,6 +60,7 @@ public class KeptDraftService {
         this.once = once;
         this.mapper = mapper;
         this.drafts = drafts;
+        this.templates = templates;
         this.events = events;
         this.clock = clock;
         this.ids = ids;
@@ -70,12 +75,45 @@ public class KeptDraftService {
                 .orElseThrow(() -> Refusal.missing("This draft"));
     }
 
+    /** The same, to be written on; refused once it is on its way. */
+    KeptDraft open(UUID id, Colleague asking) {
+        KeptDraft draft = get(id, asking);
+        if (draft.sentAs() != null) {
+            throw onItsWay();
+        }
+        return draft;
+    }
+
+    private static Refusal elsewhere() {
+        return Refusal.changedMeanwhile("This draft was changed in another window.");
+    }
+
+    private static Refusal onItsWay() {
+        return Refusal.because("sent", "This message is on its way already.");
+    }
+
     /** The same, where there is one. */
     Optional<KeptDraft> find(UUID id, Colleague asking) {
         return Optional.ofNullable(id)
                 .flatMap(mapper::byId)
                 .filter(row -> row.writtenBy().equals(asking.id()))
                 .map(this::read);
+    }
+
+    /**
+     * What a message was made of when it was begun.
+     *
+     * @param templateVersion null for a message from nothing
+     * @param texts its texts as they were merged, by key
+     */
+    record Begun(Integer templateVersion, Map<String, MergedText> texts) {}
+
+    /** What a message was made of, as it was kept with its draft; of one that has none, what it would be made of now. */
+    Begun begun(MessageToSend message, BegunWords now, Colleague asking) {
+        return find(message.draft(), asking)
+                .map(draft -> new Begun(draft.templateVersion(), draft.texts()))
+                .orElseGet(() ->
+                        new Begun(now.merged().template().map(Template::version).orElse(null), now.texts()));
     }
 
     /**
@@ -94,7 +132,7 @@ public class KeptDraftService {
             throw Refusal.missing("This draft");
         }
         before.filter(row -> row.sentAs() != null).ifPresent(row -> {
-            throw Refusal.because("sent", "This message is on its way already.");
+            throw onItsWay();
         });
         if (before.isEmpty() && version > 0) {
             throw Refusal.missing("This draft");
@@ -105,7 +143,7 @@ public class KeptDraftService {
             return version + 1;
         }
         if (before.isPresent() && before.get().version() != version) {
-            throw Refusal.changedMeanwhile("This draft was changed in another window.");
+            throw elsewhere();
         }
         DraftRow row = before.filter(one -> sameOrigin(one, message))
                 .map(one -> written(one, message, asking))
@@ -113,7 +151,7 @@ public class KeptDraftService {
         if (before.isPresent()) {
             mapper.update(row);
         } else {
-            if (mapper.all(asking.id(), MOST_KEPT).size() >= MOST_KEPT) {
+            if (mapper.count(asking.id()) >= MOST_KEPT) {
                 throw Refusal.because(
                         "too-many-drafts",
                         "You have " + MOST_KEPT
@@ -135,6 +173,7 @@ public class KeptDraftService {
     private DraftRow begun(UUID id, Optional<DraftRow> before, MessageToSend message, Colleague asking) {
         BegunWords begun = drafts.begin(message.template(), null, message.to(), message.sender(), asking);
         MessageDraft merged = begun.merged();
+        merged.template().ifPresent(one -> templates.keepVersion(one.id(), one.version(), Reason.USED));
         Instant now = clock.instant();
         return written(
                 new DraftRow(
@@ -199,15 +238,16 @@ public class KeptDraftService {
 
     /** The drafts of whoever asks to a person, or about a deal, the newest first. */
     List<DraftLine> of(CrmKind kind, UUID record, Colleague asking) {
-        List<DraftLineRow> rows = kind == CrmKind.DEAL
-                ? mapper.ofDeal(record, asking.id(), MOST_SHOWN)
-                : mapper.ofPerson(record, asking.id(), MOST_SHOWN);
-        return rows.stream().map(KeptDraftService::line).toList();
+        return kind == CrmKind.DEAL ? lines(null, record, asking) : lines(record, null, asking);
     }
 
     /** All drafts of whoever asks, the newest first. */
     List<DraftLine> all(Colleague asking) {
-        return mapper.all(asking.id(), MOST_SHOWN).stream()
+        return lines(null, null, asking);
+    }
+
+    private List<DraftLine> lines(UUID person, UUID deal, Colleague asking) {
+        return mapper.lines(asking.id(), person, deal, MOST_SHOWN).stream()
                 .map(KeptDraftService::line)
                 .toList();
     }
@@ -225,14 +265,21 @@ public class KeptDraftService {
     }
 
     /**
-     * Has a draft be the message it has become; nothing where there is none.
+     * Has a draft be the message it has become; nothing where there is none. Refused when it is another one already, or says
+     * something else: then two windows have written on it.
      *
      * @param message on its way
      */
     @Transactional
-    public void sent(UUID draft, UUID message, Colleague asking) {
-        find(draft, asking).ifPresent(one -> {
-            mapper.send(draft, message);
+    public void sent(MessageToSend message, Colleague asking) {
+        find(message.draft(), asking).ifPresent(one -> {
+            if (one.sentAs() != null) {
+                throw onItsWay();
+            }
+            if (!Objects.equals(one.message().words(), message.words())) {
+                throw elsewhere();
+            }
+            mapper.send(one.id(), message.id());
             events.tellThese("drafts", one.message().person().toString(), Set.of(asking.id()));
         });
     }

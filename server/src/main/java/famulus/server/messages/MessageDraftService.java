@@ -171,7 +171,7 @@ public class MessageDraftService {
 
     private Optional<Template> template(UUID id, For to, Colleague asking, Colleague sender) {
         return Optional.ofNullable(id)
-                .map(one -> variants.forReader(one, proofs.language(to, sender), asking, sender))
+                .map(one -> variants.forReader(one, () -> proofs.language(to, sender), asking, sender))
                 .map(one -> templates.forUse(one, asking, sender));
     }
 

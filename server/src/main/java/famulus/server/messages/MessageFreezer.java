@@ -11,6 +11,7 @@ import famulus.server.desk.RenderingService;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.messages.FrozenMessage.TemplateVersion;
+import famulus.server.messages.KeptDraftService.Begun;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.messages.MimeWriter.Headers;
 import famulus.server.messages.MimeWriter.Mailbox;
@@ -22,7 +23,6 @@ import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -35,6 +35,7 @@ public class MessageFreezer {
     private static final int LONGEST_BODY = 300_000;
 
     private final MessageDraftService drafts;
+    private final KeptDraftService kept;
     private final DepartureService departures;
     private final RenderingService renderings;
     private final MessageContents contents;
@@ -47,6 +48,7 @@ public class MessageFreezer {
 
     MessageFreezer(
             MessageDraftService drafts,
+            KeptDraftService kept,
             DepartureService departures,
             RenderingService renderings,
             MessageContents contents,
@@ -57,6 +59,7 @@ public class MessageFreezer {
             Clock clock,
             JsonMapper json) {
         this.drafts = drafts;
+        this.kept = kept;
         this.departures = departures;
         this.renderings = renderings;
         this.contents = contents;
@@ -84,12 +87,14 @@ public class MessageFreezer {
         check(message, draft, subject, body);
         PersonAddress address = address(draft.proof().person(), message.address());
         draft.template().ifPresent(one -> templates.keepVersion(one.id(), one.version(), Reason.USED));
+        Optional<Begun> begun = begun(message, asking);
         Person person = draft.proof().person();
         LinkedContent content = links.put(contents.of(draft, rendering, body), person.kind(), person.id());
         return frozen(
                 message.id(),
                 draft.template()
-                        .map(one -> new TemplateVersion(one.id(), one.version()))
+                        .map(one -> new TemplateVersion(
+                                one.id(), begun.map(Begun::templateVersion).orElse(one.version())))
                         .orElse(null),
                 new Envelope(
                         asking.id(),
@@ -100,23 +105,25 @@ public class MessageFreezer {
                         false),
                 content,
                 new Headers(team.answersGoTo(draft.sender().id()), content.unsubscribe(), follows),
-                rendering.isPresent() ? List.of() : pieces(message, draft, asking),
+                rendering.isPresent() ? List.of() : pieces(begun, draft),
                 clock.instant());
     }
 
-    private List<KeptPiece> pieces(MessageToSend message, MessageDraft draft, Colleague asking) {
-        Merged leaves = draft.proof().merged().body();
-        if (message.words() == null || message.template() == null) {
-            return KeptPieces.of(leaves);
-        }
-        MergedText begun = begun(message, asking).getOrDefault(MergedText.BODY, new MergedText("", List.of()));
-        return KeptPieces.of(begun, draft.proof().source().body(), leaves);
+    /** What a message was made of; nothing for one that leaves as it is merged now, or was begun from nothing. */
+    private Optional<Begun> begun(MessageToSend message, Colleague asking) {
+        return message.words() == null || message.template() == null
+                ? Optional.empty()
+                : Optional.of(kept.begun(
+                        message,
+                        drafts.begin(message.template(), Mode.LETTER, message.to(), message.sender(), asking),
+                        asking));
     }
 
-    /** The texts of a message as they were merged when it was begun, as far as that was kept. */
-    private Map<String, MergedText> begun(MessageToSend message, Colleague asking) {
-        return drafts.begin(message.template(), Mode.LETTER, message.to(), message.sender(), asking)
-                .texts();
+    private static List<KeptPiece> pieces(Optional<Begun> begun, MessageDraft draft) {
+        Merged leaves = draft.proof().merged().body();
+        return begun.map(one -> one.texts().getOrDefault(MergedText.BODY, new MergedText("", List.of())))
+                .map(text -> KeptPieces.of(text, draft.proof().source().body(), leaves))
+                .orElseGet(() -> KeptPieces.of(leaves));
     }
 
     /** Freezes a message that went out long ago just as it was merged; for the demo's data. */

@@ -6,18 +6,18 @@ import famulus.core.message.MessageSource.Layout;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.BodyText.Slot;
 import famulus.core.message.body.Mode;
-import famulus.core.message.personal.MergedText;
 import famulus.core.proof.Note;
 import famulus.server.desk.ProofPresenter;
 import famulus.server.desk.ShownProof;
 import famulus.server.library.Template;
 import famulus.server.library.WavedNoteService;
 import famulus.server.library.WavedNoteService.Waved;
+import famulus.server.messages.KeptDraftService.Begun;
 import famulus.server.messages.MessageDraftService.BegunWords;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.team.Colleague;
 import java.util.List;
-import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -63,28 +63,28 @@ class MessageProofs {
     /** Reads a message. */
     WrittenMessage of(MessageToSend message, Colleague asking) {
         MessageDraft draft = drafts.read(message, asking);
-        Optional<KeptDraft> before = kept.find(message.draft(), asking);
-        Optional<Integer> version = before.map(KeptDraft::templateVersion);
+        if (message.template() == null) {
+            return written(draft, ShownHand.NOTHING, false, asking);
+        }
+        BegunWords now = drafts.begin(message.template(), Mode.LETTER, message.to(), message.sender(), asking);
+        Begun begun = kept.begun(message, now, asking);
+        Integer version = draft.template().map(Template::version).orElse(null);
+        return written(
+                draft,
+                ShownHand.of(draft, begun.texts(), now.texts()),
+                !Objects.equals(version, begun.templateVersion()),
+                asking);
+    }
+
+    private WrittenMessage written(MessageDraft draft, ShownHand hand, boolean templateChanged, Colleague asking) {
         return new WrittenMessage(
-                shown.of(draft.proof(), draft.about(), waved(draft, asking)),
-                hand(message, draft, before, asking),
-                stops(draft),
-                version.isPresent() && !version.equals(draft.template().map(Template::version)));
+                shown.of(draft.proof(), draft.about(), waved(draft, asking)), hand, stops(draft), templateChanged);
     }
 
     private List<Waved> waved(MessageDraft draft, Colleague asking) {
         return draft.template()
                 .map(template -> waved.all(template.id(), asking))
                 .orElse(List.of());
-    }
-
-    private ShownHand hand(MessageToSend message, MessageDraft draft, Optional<KeptDraft> before, Colleague asking) {
-        if (message.template() == null) {
-            return ShownHand.NOTHING;
-        }
-        BegunWords now = drafts.begin(message.template(), Mode.LETTER, message.to(), message.sender(), asking);
-        Map<String, MergedText> begun = before.map(KeptDraft::texts).orElse(now.texts());
-        return ShownHand.of(draft, begun, now.texts());
     }
 
     private List<Stop> stops(MessageDraft draft) {

@@ -21,7 +21,7 @@ class MessageEnds {
         this.drafts = drafts;
     }
 
-    /** A message has left: its draft is of no more use. */
+    /** A message has left, or is given up: its draft is of no more use. */
     void left(UUID message) {
         drafts.gone(message);
     }

@@ -81,6 +81,7 @@ public class OutboxHands {
         if (mapper.arrived(id) == 0) {
             throw Refusal.because("not-waiting", "There is no doubt about this message any more.");
         }
+        ends.left(id);
         told(id);
     }
 
@@ -90,7 +91,9 @@ public class OutboxHands {
         held(id, asking);
         if (mapper.cancel(id, MessageState.WAITING) == 1) {
             ends.takenBack(id);
-        } else if (mapper.cancel(id, MessageState.REFUSED) == 0) {
+        } else if (mapper.cancel(id, MessageState.REFUSED) == 1) {
+            ends.left(id);
+        } else {
             throw Refusal.because("gone", "This message can’t be cancelled any more.");
         }
         worker.drop(id);

@@ -105,7 +105,7 @@ public class OutboxService {
         FrozenMessage frozen = freezer.freeze(message, follows(message), asking);
         Instant at = frozen.at().plus(team.timeToTakeBack(asking.id()));
         keep(OutgoingMessage.waiting(frozen, at), frozen);
-        drafts.sent(message.draft(), message.id(), asking);
+        drafts.sent(message, asking);
         worker.line(message.id(), at);
         events.tell("record", message.person().toString());
         events.tell("outbox", message.id().toString());

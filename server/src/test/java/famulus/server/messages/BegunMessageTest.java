@@ -117,13 +117,7 @@ class BegunMessageTest extends ServerTest {
     }
 
     private Map<String, Object> message(UUID template, JsonNode words) {
-        Map<String, Object> message = new HashMap<>();
-        message.put("id", UUID.randomUUID().toString());
-        message.put("template", template == null ? null : template.toString());
-        message.put("kind", "contact");
-        message.put("person", ines.toString());
-        message.put("words", words);
-        return message;
+        return message(template, ines, words);
     }
 
     private JsonNode proof(UUID template, JsonNode words) throws Exception {

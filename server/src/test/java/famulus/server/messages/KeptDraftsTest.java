@@ -26,12 +26,7 @@ class KeptDraftsTest extends ServerTest {
     }
 
     private Map<String, Object> message(UUID draft, String body) {
-        Map<String, Object> message = new HashMap<>();
-        message.put("id", UUID.randomUUID().toString());
-        message.put("template", template.toString());
-        message.put("kind", "contact");
-        message.put("person", ines.toString());
-        message.put("words", words("Hives for Ines", body));
+        Map<String, Object> message = message(template, ines, words("Hives for Ines", body));
         message.put("draft", draft.toString());
         return message;
     }
@@ -108,6 +103,48 @@ class KeptDraftsTest extends ServerTest {
         for (int turn = 0; turn < 2; turn++) {
             assertThat(keep(draft, 1, message, signe).get("version").asInt()).isEqualTo(2);
         }
+    }
+
+    @Test
+    void aWindowThatLagsBehindSendsNeitherOldWordsNorASecondMessage() throws Exception {
+        UUID draft = UUID.randomUUID();
+        Map<String, Object> old = message(draft, "Dear Ines, one");
+        keep(draft, 0, old, signe);
+        Map<String, Object> now = message(draft, "Dear Ines, two");
+        keep(draft, 1, now, signe);
+
+        assertThat(send(old).get("code").asString()).isEqualTo("changed-meanwhile");
+        assertThat(send(now).has("id")).isTrue();
+        now.put("id", UUID.randomUUID().toString());
+        assertThat(send(now).get("code").asString()).isEqualTo("sent");
+        assertThat(draft(draft, signe).get("code").asString()).isEqualTo("sent");
+        assertThat(sql.queryForObject("select count(*) from outgoing_message", Integer.class))
+                .isEqualTo(1);
+    }
+
+    @Test
+    void aMessageRemembersWhatItWasBegunFrom() throws Exception {
+        UUID draft = UUID.randomUUID();
+        Map<String, Object> message = message(draft, "Dear Ines, we come soon.");
+        keep(draft, 0, message, signe);
+        Map<String, Object> other = new HashMap<>(words("Hives", "We are late."));
+        other.put("name", "A template");
+        done("PUT", "/api/templates/" + template, Map.of("version", 1, "draft", other), signe);
+        String id = send(message).get("id").asString();
+
+        assertThat(sql.queryForObject(
+                        "select template_version from outgoing_message where id = ?",
+                        Integer.class,
+                        UUID.fromString(id)))
+                .isEqualTo(1);
+        assertThat(sql.queryForObject(
+                        "select body from template_version where template_id = ? and version = 1",
+                        String.class,
+                        template))
+                .contains("we come soon");
+        JsonNode pieces = done("GET", "/api/messages/" + id, null, signe).get("pieces");
+        assertThat(pieces.valueStream().map(piece -> piece.get("origin").asString()))
+                .containsExactly("WRITTEN", "RECORD", "WRITTEN");
     }
 
     @Test

@@ -49,13 +49,7 @@ class LeavingTest extends ServerTest {
     }
 
     private Map<String, Object> message(UUID template, Map<String, Object> words) {
-        Map<String, Object> message = new HashMap<>();
-        message.put("id", UUID.randomUUID().toString());
-        message.put("template", template == null ? null : template.toString());
-        message.put("kind", "contact");
-        message.put("person", ines.toString());
-        message.put("words", words);
-        return message;
+        return message(template, ines, words);
     }
 
     private JsonNode send(Map<String, Object> message) throws Exception {

@@ -2,8 +2,10 @@ package famulus.core.message.body;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /**
  * Puts texts that are kept elsewhere into a body: what its passages say, and the sender's signature. The blocks that stand
@@ -66,6 +68,15 @@ public final class Inserts {
     /** Whether a body has a block of this kind of content. */
     public static boolean has(Body body, Class<? extends Content> kind) {
         return body.blocks().anyMatch(block -> kind.isInstance(block.content()));
+    }
+
+    /** The blocks whose words are written elsewhere: signatures, and passages. By identifier. */
+    public static Set<String> writtenElsewhere(Body body) {
+        return body.blocks()
+                .filter(block ->
+                        block.content() instanceof Content.Signature || block.content() instanceof Content.Passage)
+                .map(Block::id)
+                .collect(Collectors.toSet());
     }
 
     /** Bands whose identifiers begin as given, so that they can stand beside others; those that do so already stay. */

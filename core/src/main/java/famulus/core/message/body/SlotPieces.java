@@ -52,6 +52,28 @@ public final class SlotPieces {
                         || piece.origin() == Origin.BROKEN);
     }
 
+    /**
+     * Whether a block or band is shown to the person it was merged for.
+     *
+     * @param shownWhen its condition; empty for always
+     */
+    public boolean shown(String id, String shownWhen) {
+        return shownWhen.isBlank() || of(Keys.when(id)).stream().anyMatch(piece -> piece.origin() == Origin.BRANCH);
+    }
+
+    /** Whether a string has a field that is neither filled nor replaced by a fallback. */
+    public boolean hasGap(String key) {
+        return of(key).stream().anyMatch(piece -> piece.origin() == Origin.GAP);
+    }
+
+    /** Whether all that a string would say is blank on purpose: only the words around it are left. */
+    public boolean saysNothing(String key) {
+        List<Piece> fields = of(key).stream()
+                .filter(piece -> piece.origin() != Origin.WRITTEN)
+                .toList();
+        return !fields.isEmpty() && fields.stream().allMatch(piece -> piece.origin() == Origin.BLANK);
+    }
+
     /** The merged words of one string. */
     public String text(String key) {
         StringBuilder text = new StringBuilder();

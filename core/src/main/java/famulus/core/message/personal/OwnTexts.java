@@ -4,6 +4,7 @@ import famulus.core.message.MessageSource;
 import famulus.core.message.MessageSource.Layout;
 import famulus.core.message.body.Block;
 import famulus.core.message.body.Content;
+import famulus.core.message.body.Inserts;
 import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Run;
 import java.util.HashMap;
@@ -35,13 +36,7 @@ public final class OwnTexts {
     }
 
     private static void of(Layout layout, Map<String, String> texts) {
-        Set<String> elsewhere = layout.design()
-                .body()
-                .blocks()
-                .filter(block ->
-                        block.content() instanceof Content.Signature || block.content() instanceof Content.Passage)
-                .map(Block::id)
-                .collect(Collectors.toSet());
+        Set<String> elsewhere = Inserts.writtenElsewhere(layout.design().body());
         for (Block block : layout.design().body().blocks().toList()) {
             switch (block.content()) {
                 case Content.Text text -> texts.put(MergedText.rich(block.id()), source(text.text()));

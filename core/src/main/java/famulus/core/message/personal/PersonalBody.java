@@ -1,6 +1,5 @@
 package famulus.core.message.personal;
 
-import famulus.core.merge.Origin;
 import famulus.core.merge.Piece;
 import famulus.core.merge.WordsWriter;
 import famulus.core.message.body.Band;
@@ -39,15 +38,10 @@ final class PersonalBody {
 
     Body of(Body body) {
         return body.with(body.bands().stream()
-                .filter(band -> shown(band.id(), band.shownWhen()))
+                .filter(band -> pieces.shown(band.id(), band.shownWhen()))
                 .map(this::band)
                 .filter(band -> band.blocks().findAny().isPresent())
                 .toList());
-    }
-
-    private boolean shown(String id, String shownWhen) {
-        return shownWhen.isBlank()
-                || pieces.of(Keys.when(id)).stream().anyMatch(piece -> piece.origin() == Origin.BRANCH);
     }
 
     private Band band(Band band) {
@@ -61,12 +55,12 @@ final class PersonalBody {
     }
 
     private Stream<Block> blocks(Block block) {
-        if (!shown(block.id(), block.shownWhen())) {
+        if (!pieces.shown(block.id(), block.shownWhen())) {
             return Stream.empty();
         }
         if (block.content() instanceof Content.Passage passage && standsAlone(block, passage)) {
             return passage.bands().stream()
-                    .filter(band -> shown(band.id(), band.shownWhen()))
+                    .filter(band -> pieces.shown(band.id(), band.shownWhen()))
                     .flatMap(Band::blocks)
                     .flatMap(this::blocks);
         }
@@ -153,15 +147,10 @@ final class PersonalBody {
     private List<String> facts(String id, List<String> facts) {
         List<String> said = new ArrayList<>();
         for (int at = 0; at < facts.size(); at++) {
-            List<Piece> fact = pieces.of(Keys.fact(id, at));
-            boolean missing = fact.stream().anyMatch(piece -> piece.origin() == Origin.GAP);
-            List<Piece> fields = fact.stream()
-                    .filter(piece -> piece.origin() != Origin.WRITTEN)
-                    .toList();
-            boolean nothing = !fields.isEmpty() && fields.stream().allMatch(piece -> piece.origin() == Origin.BLANK);
-            if (!missing && !nothing) {
+            String key = Keys.fact(id, at);
+            if (!pieces.hasGap(key) && !pieces.saysNothing(key)) {
                 TextWriter writer = new TextWriter();
-                said.add(writer.add(fact));
+                said.add(writer.add(pieces.of(key)));
                 texts.put(Keys.fact(id, said.size() - 1), writer.text());
             }
         }

@@ -26,7 +26,7 @@ final class MergedBody {
 
     /** Whether a block or band with such a condition is shown to this person. */
     boolean shown(String id, String shownWhen) {
-        return shownWhen.isBlank() || pieces(Keys.when(id)).stream().anyMatch(piece -> piece.origin() == Origin.BRANCH);
+        return slots.shown(id, shownWhen);
     }
 
     /** The merged words of one string. */
@@ -38,15 +38,12 @@ final class MergedBody {
 
     /** Whether a string has a field that is neither filled nor replaced by a fallback. */
     boolean hasGap(String key) {
-        return pieces(key).stream().anyMatch(piece -> piece.origin() == Origin.GAP);
+        return slots.hasGap(key);
     }
 
     /** Whether all that a string would say is blank on purpose: only the words around it are left. */
     boolean saysNothing(String key) {
-        List<Piece> fields = pieces(key).stream()
-                .filter(piece -> piece.origin() != Origin.WRITTEN)
-                .toList();
-        return !fields.isEmpty() && fields.stream().allMatch(piece -> piece.origin() == Origin.BLANK);
+        return slots.saysNothing(key);
     }
 
     /** The words of one string, each stretch with where it came from. */
