@@ -351,7 +351,7 @@
         <span aria-hidden="true">Subject</span>
         {@render part('SUBJECT', labels.subject, true, 'what it is about, in a line')}
       </div>
-      {#if !message || desk.draft!.mode === 'DESIGNED'}
+      {#if !message || designed}
         <div class="line">
           <span aria-hidden="true">Preview text</span>
           {@render part('PREVIEW_TEXT', 'Preview text', true, 'the grey text after the subject')}

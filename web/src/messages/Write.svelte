@@ -339,7 +339,8 @@
         always: true,
         run: () => {
           if (!writing) return;
-          if (checks.length) asking = true;
+          // Where something has to be fixed, that is what is said.
+          if (checks.length && !message.stops.length) asking = true;
           else void send();
         },
       },
@@ -535,6 +536,7 @@
   .checks {
     margin: 4px 0 10px;
     padding-left: 18px;
+    list-style: disc;
   }
 
   .ways {

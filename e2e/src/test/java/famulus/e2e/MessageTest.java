@@ -179,10 +179,18 @@ class MessageTest extends BrowserTest {
         Locator text = textbox(page, "Block 1, text");
         assertThat(text).containsText("Dear Ines,");
         goToEnd(page, text);
-        page.keyboard().type("May I call you?");
+        page.keyboard().type("May I call you about TBC?");
         assertThat(page.locator(".mine")).hasCount(0);
+        assertThat(drafts(page, "Must fix")).isVisible();
         page.keyboard().press("Control+Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("“TBC” is placeholder text");
         Locator asked = dialog(page, "Send this message?");
+        assertThat(asked).hasCount(0);
+        for (int i = 0; i < " about TBC?".length(); i++) {
+            page.keyboard().press("Backspace");
+        }
+        assertThat(drafts(page, "Must fix")).hasCount(0);
+        page.keyboard().press("Control+Enter");
         assertThat(asked).containsText("to check:");
         asked.getByText("Not yet").click();
         assertThat(text).isVisible();
@@ -190,7 +198,7 @@ class MessageTest extends BrowserTest {
         assertThat(page.getByText("On its way to Ines Okafor-Brandt in 60 seconds."))
                 .isVisible();
         button(page, "Take back (u)").click();
-        assertThat(text).containsText("May I call you?");
+        assertThat(text).containsText("May I call you");
         button(page, "Discard").click();
     }
 
