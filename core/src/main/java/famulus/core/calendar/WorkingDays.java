@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
@@ -17,7 +18,7 @@ public final class WorkingDays {
     private static final Set<DayOfWeek> WEEKEND = Set.of(DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
 
     private final List<Holiday> holidays;
-    private final Map<Integer, Set<LocalDate>> byYear = new ConcurrentHashMap<>();
+    private final Map<Integer, Map<LocalDate, String>> byYear = new ConcurrentHashMap<>();
 
     /** Working days with these holidays. */
     public WorkingDays(Collection<Holiday> holidays) {
@@ -26,8 +27,13 @@ public final class WorkingDays {
 
     /** Whether people work on a day. */
     public boolean worked(LocalDate day) {
-        return !WEEKEND.contains(day.getDayOfWeek())
-                && !byYear.computeIfAbsent(day.getYear(), this::ofYear).contains(day);
+        return !WEEKEND.contains(day.getDayOfWeek()) && holiday(day).isEmpty();
+    }
+
+    /** The name of the holiday that a day is, in its country's own words; empty for any other day. */
+    public Optional<String> holiday(LocalDate day) {
+        return Optional.ofNullable(
+                byYear.computeIfAbsent(day.getYear(), this::ofYear).get(day));
     }
 
     /**
@@ -53,8 +59,10 @@ public final class WorkingDays {
         return reached;
     }
 
-    private Set<LocalDate> ofYear(int year) {
-        return holidays.stream().map(holiday -> holiday.rule().in(year)).collect(Collectors.toUnmodifiableSet());
+    private Map<LocalDate, String> ofYear(int year) {
+        return holidays.stream()
+                .collect(Collectors.toUnmodifiableMap(
+                        holiday -> holiday.rule().in(year), Holiday::name, (first, other) -> first + ", " + other));
     }
 
     /** A holiday of a country, with its name in that country's own words. */

@@ -1,0 +1,84 @@
+package famulus.core.calendar;
+
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Good hours to write to somebody, and what speaks against an hour.
+ *
+ * @param ours the clock of whoever writes
+ * @param theirs the clock of whoever is written to
+ * @param days which days are worked where they are
+ */
+public record SendingHours(ZoneId ours, ZoneId theirs, WorkingDays days) {
+    private static final LocalTime MORNING = LocalTime.of(8, 0);
+    private static final LocalTime AFTERNOON = LocalTime.of(14, 0);
+    private static final LocalTime EARLIEST = LocalTime.of(7, 0);
+    private static final LocalTime LATEST = LocalTime.of(19, 0);
+    private static final Set<DayOfWeek> WEEKEND = Set.of(DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
+
+    /** Why an hour is offered. */
+    public enum Kind {
+        /** The next morning of a day that is worked where they are. */
+        THEIR_MORNING,
+        /** The next afternoon of such a day. */
+        THEIR_AFTERNOON,
+        /** Tomorrow morning by the clock of whoever writes. */
+        TOMORROW,
+        /** The morning of the first day worked next week, where they are. */
+        NEXT_WEEK
+    }
+
+    /** An hour that is offered; on their clock, but for {@link Kind#TOMORROW}. */
+    public record Offered(Kind kind, PlannedHour hour) {}
+
+    /** Hours to choose among, each a moment of its own, in the order of {@link Kind}. */
+    public List<Offered> offered(Instant now) {
+        LocalDate today = LocalDate.ofInstant(now, theirs);
+        LocalDate monday = today.plusDays(8L - today.getDayOfWeek().getValue());
+        LocalDate tomorrow = LocalDate.ofInstant(now, ours).plusDays(1);
+        List<Offered> all = List.of(
+                new Offered(Kind.THEIR_MORNING, next(MORNING, today, now)),
+                new Offered(Kind.THEIR_AFTERNOON, next(AFTERNOON, today, now)),
+                new Offered(Kind.TOMORROW, new PlannedHour(tomorrow, MORNING, ours)),
+                new Offered(Kind.NEXT_WEEK, new PlannedHour(days.plus(monday, 0), MORNING, theirs)));
+        List<Offered> offered = new ArrayList<>();
+        for (Offered one : all) {
+            boolean there = offered.stream()
+                    .anyMatch(other -> other.hour().moment().equals(one.hour().moment()));
+            if (!there) {
+                offered.add(one);
+            }
+        }
+        return offered;
+    }
+
+    private PlannedHour next(LocalTime time, LocalDate from, Instant now) {
+        LocalDate day = days.plus(from, 0);
+        PlannedHour hour = new PlannedHour(day, time, theirs);
+        return hour.moment().isAfter(now) ? hour : new PlannedHour(days.plus(day, 1), time, theirs);
+    }
+
+    /** What whoever writes should know of an hour, each in a sentence; nothing for a good one. */
+    public List<String> remarks(PlannedHour hour) {
+        List<String> remarks = new ArrayList<>();
+        if (hour.comesTwice()) {
+            remarks.add("The clocks go back that night, so this hour comes twice. The first one is taken.");
+        }
+        PlannedHour there = hour.in(theirs);
+        days.holiday(there.date()).ifPresent(name -> remarks.add("It is a holiday where they are: " + name + "."));
+        if (WEEKEND.contains(there.date().getDayOfWeek())) {
+            remarks.add("It is the weekend where they are.");
+        }
+        if (there.time().isBefore(EARLIEST) || there.time().isAfter(LATEST)) {
+            remarks.add("It is " + there.time().withSecond(0).withNano(0) + " where they are, outside office hours.");
+        }
+        return remarks;
+    }
+}
