@@ -130,6 +130,9 @@ public abstract class ServerTest {
                 "unsubscribed",
                 "message_link",
                 "message_page",
+                "message_plan",
+                "message_recipient",
+                "do_not_email",
                 "outgoing_message",
                 "message_attempt",
                 "history_entry",
@@ -215,6 +218,16 @@ public abstract class ServerTest {
                 Map.of("values", Map.of("first_name", first, "last_name", last), "email", email),
                 signe);
         return UUID.fromString(made.get("id").asString());
+    }
+
+    /** Changes a field of a contact. */
+    protected void change(UUID contact, String field, String value) throws Exception {
+        String path = "/api/records/contact/" + contact;
+        int version = done("GET", path, null, signe).get("version").asInt();
+        JsonNode changed = done("PATCH", path, Map.of("version", version, "values", Map.of(field, value)), signe);
+        if (!changed.has("version")) {
+            throw new IllegalStateException(changed.toString());
+        }
     }
 
     /** Makes a template of Signe's and returns its identifier. */

@@ -5,6 +5,7 @@ import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.FieldType;
 import famulus.core.table.Card;
 import famulus.core.table.CardWriter;
+import famulus.server.platform.SafeCsv;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.CrmKind;

@@ -7,6 +7,7 @@ import famulus.core.table.Target;
 import famulus.server.interchange.ImportMapper.MatchRow;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
+import famulus.server.platform.SafeCsv;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.DealService;
 import famulus.server.records.KnownRecords;

@@ -1,4 +1,4 @@
-package famulus.server.interchange;
+package famulus.server.platform;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
@@ -8,23 +8,25 @@ import java.io.Writer;
 import java.util.List;
 
 /** A CSV file (RFC 4180) that can be opened in a spreadsheet: marked as Unicode, and without anything to be worked out. */
-final class SafeCsv {
+public final class SafeCsv {
     private final Writer to;
     private final CsvWriter writer;
 
-    SafeCsv(Writer to) throws IOException {
+    /** A file that is written to its end. */
+    public SafeCsv(Writer to) throws IOException {
         this.to = to;
         // Spreadsheet programs take a file for Unicode only with this mark.
         to.write('\ufeff');
         writer = CsvWriter.builder().lineDelimiter(LineDelimiter.CRLF).build(to);
     }
 
-    void row(List<String> cells) {
+    /** Writes a row. */
+    public void row(List<String> cells) {
         writer.writeRecord(cells.stream().map(SpreadsheetCell::safe).toList());
     }
 
     /** Hands over what has been written. */
-    void flush() throws IOException {
+    public void flush() throws IOException {
         writer.flush();
         to.flush();
     }
