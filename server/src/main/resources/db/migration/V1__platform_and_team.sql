@@ -85,6 +85,8 @@ create table colleague (
   access        integer default 0 not null,
   -- How long their messages wait before they leave; none where they have not chosen.
   take_back_seconds integer,
+  -- Whether colleagues may write in their name to the records they own.
+  in_my_name    boolean default false not null,
   created_at    timestamp(3) with time zone not null
 );
 

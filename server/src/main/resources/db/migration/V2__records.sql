@@ -164,6 +164,8 @@ create table document (
   deal_id  uuid not null references deal (id),
   name     varchar(160) not null,
   link     varchar(400),
+  -- The document itself, where it is kept here.
+  file_id  uuid,
   state    varchar(20) not null check (state in ('DRAFT', 'SENT', 'SIGNED', 'WITHDRAWN')),
   state_on date not null
 );

@@ -46,10 +46,12 @@ create table kept_file (
   size       integer not null,
   content    varchar(64) not null references content (hash),
   added_by   uuid not null references colleague (id),
-  added_at   timestamp(3) with time zone not null
+  added_at   timestamp(3) with time zone not null,
+  -- Whether it is in Materials for everybody; else it belongs to one message or to a deal's document.
+  shared     boolean not null
 );
 
-create index kept_file_name on kept_file (name, id);
+create index kept_file_name on kept_file (shared, name, id);
 
 -- Feeds as they were read last: from a file, or from an address that an administrator has entered.
 create table feed (

@@ -15,7 +15,10 @@ create table outgoing_message (
   to_address       varchar(254) not null,
   from_address     varchar(254) not null,
   subject          varchar(1000) not null,
-  state            varchar(20) not null check (state in ('WAITING', 'SENDING', 'SENT', 'NOT_SURE', 'REFUSED', 'CANCELLED')),
+  -- What it begins with, as lists show it.
+  first_words      varchar(200) default '' not null,
+  state            varchar(20) not null
+    check (state in ('WAITING', 'HELD', 'SENDING', 'SENT', 'NOT_SURE', 'REFUSED', 'CANCELLED')),
   attempts         integer not null,
   -- Attempts less those that somebody asked for out of turn: so many and no more are made.
   tries            integer default 0 not null,
@@ -26,12 +29,38 @@ create table outgoing_message (
   created_at       timestamp(3) with time zone not null,
   sent_at          timestamp(3) with time zone,
   -- A message that went to a colleague to be looked at; it is in nobody's history.
-  test             boolean not null
+  test             boolean not null,
+  -- The hour it was planned for; none for a message that was sent at once.
+  planned_for      timestamp(3) with time zone,
+  -- Why it was held just before it was to leave.
+  held_why         varchar(2000),
+  -- Whether somebody has said since that it is to go as it is.
+  as_it_is         boolean default false not null
 );
 create index outgoing_message_state on outgoing_message (state, created_at desc, id desc);
 create index outgoing_message_person on outgoing_message (person_id, created_at desc, id);
 create index outgoing_message_deal on outgoing_message (deal_id, created_at desc, id);
 create index outgoing_message_organisation on outgoing_message (organisation_id, created_at desc, id);
+
+-- Who else gets a message. A contact among them has it in their history.
+create table message_recipient (
+  message_id uuid not null references outgoing_message (id) on delete cascade,
+  number     integer not null,
+  how        varchar(3) not null check (how in ('TO', 'CC', 'BCC')),
+  name       varchar(300) not null,
+  address    varchar(254) not null,
+  contact_id uuid,
+  -- When the message was written.
+  at         timestamp(3) with time zone not null,
+  primary key (message_id, number)
+);
+create index message_recipient_contact on message_recipient (contact_id, at desc, message_id);
+
+-- What a message that has not left was made of, to be looked at again just before it leaves: JSON.
+create table message_plan (
+  message_id uuid primary key references outgoing_message (id) on delete cascade,
+  plan       varchar(20000000) not null
+);
 
 -- Messages that are being written. One that is sent stays, unseen, until its message has left.
 create table message_draft (

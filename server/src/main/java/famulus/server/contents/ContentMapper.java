@@ -3,6 +3,7 @@ package famulus.server.contents;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -37,6 +38,12 @@ interface ContentMapper {
             """)
     void keepWithin(
             @Param("id") UUID id, @Param("position") int position, @Param("at") int at, @Param("hash") String hash);
+
+    @Delete("delete from kept_source_content where source_id = #{id}")
+    void forgetWithin(UUID id);
+
+    @Delete("delete from kept_source where id = #{id}")
+    void forgetSource(UUID id);
 
     /** What is left of a message, packed, and how long it is unpacked. */
     record SourceRow(int size, byte[] packed) {}

@@ -32,6 +32,13 @@ public class WireSources {
         }
     }
 
+    /** Keeps other bytes in the place of those that were kept. */
+    public void replace(UUID id, byte[] source) {
+        mapper.forgetWithin(id);
+        mapper.forgetSource(id);
+        keep(id, source);
+    }
+
     /** The very bytes that were kept; empty when there are none of this identifier. */
     public Optional<byte[]> read(UUID id) {
         return mapper.source(id).map(row -> {

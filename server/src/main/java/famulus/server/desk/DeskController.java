@@ -101,7 +101,8 @@ class DeskController {
                         proof.subject(),
                         proof.notes().stream()
                                 .filter(note -> note.part() == MessagePart.BODY)
-                                .toList());
+                                .toList(),
+                        proof.at());
     }
 
     /** The fields that can be put in, with what each prints for one person. */

@@ -35,6 +35,7 @@ import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -71,14 +72,21 @@ public class ProofService {
      * @param chosen values typed for this message only, by path; refused when one does not fit its field
      * @param answers what was put in where the template asks, by hint
      * @param sending whether it is about to be sent, rather than written as a template
+     * @param at the moment it is merged for; empty for now
      */
-    public record Given(Map<String, String> chosen, Map<String, String> answers, boolean sending) {
+    public record Given(
+            Map<String, String> chosen, Map<String, String> answers, boolean sending, Optional<Instant> at) {
         /** Nothing: a template that is being written. */
         public static final Given NOTHING = new Given(Map.of(), Map.of(), false);
 
         public Given {
             chosen = chosen == null ? Map.of() : Map.copyOf(chosen);
             answers = answers == null ? Map.of() : Map.copyOf(answers);
+        }
+
+        /** What is given for a message that is merged for now. */
+        public Given(Map<String, String> chosen, Map<String, String> answers, boolean sending) {
+            this(chosen, answers, sending, Optional.empty());
         }
     }
 
@@ -88,9 +96,15 @@ public class ProofService {
      * @param program the parsed texts
      * @param subject what the proofreader read: the texts as written and as merged
      * @param notes what the proofreader says, in the order of the message
+     * @param at the moment it is merged for
      */
     public record Proof(
-            Person person, FieldCatalogue catalogue, MessageProgram program, ProofSubject subject, List<Note> notes) {
+            Person person,
+            FieldCatalogue catalogue,
+            MessageProgram program,
+            ProofSubject subject,
+            List<Note> notes,
+            Instant at) {
         /** The texts as written, with the design of a letter or designed message. */
         public MessageSource source() {
             return subject.source();
@@ -177,17 +191,18 @@ public class ProofService {
         }
 
         private Proof of(Person person) {
+            Instant at = given.at().orElseGet(clock::instant);
             Merger merger = new Merger(new MergeSettings(
                     person.locale(),
                     person.zone(),
-                    clock.instant(),
+                    at,
                     person.workingDays(),
                     values(given.chosen(), about, catalogue),
                     answers(given.answers())));
             MergedMessage merged = program.merge(merger, person.context());
             ProofSubject subject = new ProofSubject(
                     source, problems, merged, person.name(), path -> label(catalogue, path, about), given.sending());
-            return new Proof(person, catalogue, program, subject, proofreader.read(subject));
+            return new Proof(person, catalogue, program, subject, proofreader.read(subject), at);
         }
     }
 

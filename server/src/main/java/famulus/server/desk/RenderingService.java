@@ -16,7 +16,6 @@ import famulus.server.materials.PictureService;
 import famulus.server.platform.PublicAddress;
 import famulus.server.records.DealService;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,13 +29,11 @@ public class RenderingService {
     private final DealService deals;
     private final PictureService pictures;
     private final PublicAddress address;
-    private final Clock clock;
 
-    RenderingService(DealService deals, PictureService pictures, PublicAddress address, Clock clock) {
+    RenderingService(DealService deals, PictureService pictures, PublicAddress address) {
         this.address = address;
         this.deals = deals;
         this.pictures = pictures;
-        this.clock = clock;
     }
 
     /** What is to be said of the weight of a message, and of missing pictures. */
@@ -77,8 +74,7 @@ public class RenderingService {
                 layout.design(),
                 layout.text(),
                 proof.merged().body(),
-                new MergeSettings(
-                        person.locale(), person.zone(), clock.instant(), person.workingDays(), Map.of(), Map.of()),
+                new MergeSettings(person.locale(), person.zone(), proof.at(), person.workingDays(), Map.of(), Map.of()),
                 subject,
                 proof.merged().previewText().text(),
                 person.deal().map(deals::items).orElse(DealLines.NONE),

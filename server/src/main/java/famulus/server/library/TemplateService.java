@@ -96,6 +96,11 @@ public class TemplateService {
                 : mapper.version(id, template.readyVersion()).orElseThrow(() -> Refusal.missing("This template"));
     }
 
+    /** What a template said when something was made of it that is on its way; whoever may see it now. */
+    public Optional<Template> kept(UUID id, int version) {
+        return mapper.version(id, version);
+    }
+
     /** Adds a template of somebody's own. */
     @Transactional
     public Template add(Draft draft, Colleague by) {

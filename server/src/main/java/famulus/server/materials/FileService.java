@@ -12,17 +12,22 @@ import java.net.URLConnection;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Files that are attached to messages, such as a price list. */
 @Service
 public class FileService {
-    private static final int LARGEST = 10_000_000;
-    private static final int LARGEST_TOGETHER = 15_000_000;
+    /** In bytes; what a message holds besides is small beside it. */
+    private static final int LARGEST = 25_000_000;
+
     private static final int MOST = 10;
     private static final int LONGEST_NAME = 160;
 
@@ -48,9 +53,19 @@ public class FileService {
     /** The bytes of a file. */
     public record FileContent(String name, String mediaType, byte[] content) {}
 
-    /** All files by name. */
+    /** All files in Materials, by name. */
     public List<KeptFile> all() {
         return mapper.all();
+    }
+
+    /** Some files, in the order they are asked for; those that are gone are left out. */
+    public List<KeptFile> some(List<UUID> wanted) {
+        if (wanted.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, KeptFile> kept =
+                mapper.some(wanted).stream().collect(Collectors.toMap(KeptFile::id, Function.identity()));
+        return wanted.stream().map(kept::get).filter(Objects::nonNull).toList();
     }
 
     /** A file with its bytes. */
@@ -62,24 +77,24 @@ public class FileService {
                         contents.read(row.content()).orElseThrow()));
     }
 
-    /** The names of some files, in their order; those that are gone are left out. */
-    public List<String> names(List<UUID> wanted) {
-        return wanted.isEmpty()
-                ? List.of()
-                : wanted.stream()
-                        .flatMap(id -> all().stream().filter(file -> file.id().equals(id)))
-                        .map(KeptFile::name)
-                        .toList();
-    }
-
     /** How many of some files are gone. */
     public int lost(List<UUID> wanted) {
-        return wanted.isEmpty() ? 0 : wanted.size() - names(wanted).size();
+        return wanted.size() - some(wanted).size();
     }
 
-    /** Adds a file; refused when it is empty, too large, or of a kind that runs when it is opened. */
+    /** Adds a file to Materials; refused when it is empty, too large, or of a kind that runs when it is opened. */
     @Transactional
     public KeptFile add(String name, byte[] content, Colleague by) {
+        return add(name, content, true, by);
+    }
+
+    /** Keeps a file that belongs to one message, or to a document of a deal; refused as any other. */
+    @Transactional
+    public KeptFile addApart(String name, byte[] content, Colleague by) {
+        return add(name, content, false, by);
+    }
+
+    private KeptFile add(String name, byte[] content, boolean shared, Colleague by) {
         PlainLine.refusal(name, LONGEST_NAME, true).ifPresent(sentence -> {
             throw Refusal.field("name", sentence);
         });
@@ -87,7 +102,7 @@ public class FileService {
             throw Refusal.field("file", "This file is empty.");
         }
         if (content.length > LARGEST) {
-            throw Refusal.field("file", "This file is larger than 10 MB.");
+            throw Refusal.field("file", "This file is larger than 25 MB, and mail servers take no more.");
         }
         String cleaned = FileName.cleaned(name);
         if (Programs.is(cleaned, content)) {
@@ -96,9 +111,18 @@ public class FileService {
         }
         UUID id = ids.next();
         mapper.insert(
-                id, cleaned, mediaType(cleaned), content.length, contents.keep(content), by.id(), clock.instant());
-        events.tell("file", id.toString());
-        return all().stream().filter(file -> file.id().equals(id)).findFirst().orElseThrow();
+                id,
+                cleaned,
+                mediaType(cleaned),
+                content.length,
+                contents.keep(content),
+                by.id(),
+                clock.instant(),
+                shared);
+        if (shared) {
+            events.tell("file", id.toString());
+        }
+        return some(List.of(id)).getFirst();
     }
 
     private static String mediaType(String name) {
@@ -123,14 +147,13 @@ public class FileService {
         if (wanted.size() > MOST) {
             return Optional.of("At most " + MOST + " files can be attached.");
         }
-        List<KeptFile> kept =
-                all().stream().filter(file -> wanted.contains(file.id())).toList();
+        List<KeptFile> kept = some(List.copyOf(Set.copyOf(wanted)));
         if (kept.size() < Set.copyOf(wanted).size()) {
-            return Optional.of("One of these files is missing from Materials.");
+            return Optional.of("One of these files is gone. Remove it from the message.");
         }
         long size = kept.stream().mapToLong(KeptFile::size).sum();
-        return size > LARGEST_TOGETHER
-                ? Optional.of("Together they are larger than 15 MB, and many mailboxes take no more.")
+        return size > LARGEST
+                ? Optional.of("Together they are larger than 25 MB, and mail servers take no more.")
                 : Optional.empty();
     }
 }

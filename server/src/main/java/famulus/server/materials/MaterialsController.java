@@ -151,6 +151,12 @@ class MaterialsController {
         return files.add(name, file == null ? new byte[0] : file, asking);
     }
 
+    /** A file that belongs to one message, or to a document of a deal, and is not in Materials. */
+    @PostMapping(path = "/files/apart", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    KeptFile addFileApart(Colleague asking, @RequestParam String name, @RequestBody(required = false) byte[] file) {
+        return files.addApart(name, file == null ? new byte[0] : file, asking);
+    }
+
     @DeleteMapping("/files/{id}")
     void deleteFile(Colleague asking, @PathVariable UUID id) {
         files.delete(id, asking);

@@ -11,6 +11,7 @@ import java.util.UUID;
  * @param template what it was written from; null for a message from nothing
  * @param envelope between whom it goes
  * @param at when it was frozen
+ * @param firstWords what it begins with, on a line
  * @param source its bytes (RFC 5322)
  * @param pieces where each stretch of a plain message came from, as JSON of {@link KeptPiece}; empty for any other
  * @param pages the links of its reader; empty for a test
@@ -21,6 +22,7 @@ public record FrozenMessage(
         TemplateVersion template,
         Envelope envelope,
         Instant at,
+        String firstWords,
         byte[] source,
         Optional<String> pieces,
         Optional<LinkedContent> pages) {

@@ -7,6 +7,7 @@ import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.messages.KeptDraftMapper.DraftLineRow;
 import famulus.server.messages.KeptDraftMapper.DraftRow;
+import famulus.server.messages.MessageDraftService.Beginning;
 import famulus.server.messages.MessageDraftService.BegunWords;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.platform.Events;
@@ -171,7 +172,7 @@ public class KeptDraftService {
     }
 
     private DraftRow begun(UUID id, Optional<DraftRow> before, MessageToSend message, Colleague asking) {
-        BegunWords begun = drafts.begin(message.template(), null, message.to(), message.sender(), asking);
+        BegunWords begun = drafts.begin(Beginning.of(message), asking);
         MessageDraft merged = begun.merged();
         merged.template().ifPresent(one -> templates.keepVersion(one.id(), one.version(), Reason.USED));
         Instant now = clock.instant();

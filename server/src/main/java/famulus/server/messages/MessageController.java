@@ -1,10 +1,12 @@
 package famulus.server.messages;
 
+import famulus.core.calendar.PlannedHour;
 import famulus.core.field.About;
 import famulus.core.message.body.Mode;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.library.Draft;
 import famulus.server.library.Template;
+import famulus.server.messages.MessageDraftService.Beginning;
 import famulus.server.messages.MessageDraftService.BegunWords;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.messages.MessageProofs.WrittenMessage;
@@ -40,6 +42,7 @@ class MessageController {
      * A message to be begun.
      *
      * @param mode how a message from nothing is written; null for a letter
+     * @param wishes who gets it too, and when it leaves; null for nothing
      */
     record MessageRequest(
             @Schema(nullable = true) UUID template,
@@ -47,7 +50,8 @@ class MessageController {
             UUID id,
             @Schema(nullable = true) UUID deal,
             @Schema(nullable = true) UUID sender,
-            @Schema(nullable = true) Mode mode) {}
+            @Schema(nullable = true) Mode mode,
+            @Schema(nullable = true) SendingWishes wishes) {}
 
     /**
      * A message begun; {@code templateVersion} is 0 for a message from nothing.
@@ -70,8 +74,16 @@ class MessageController {
             throw Refusal.because("no-person", "Choose the person to write to.");
         }
         Mode mode = request.mode() == null ? Mode.LETTER : request.mode();
-        For to = new For(request.kind(), request.id(), request.deal());
-        BegunWords begun = drafts.begin(request.template(), mode, to, request.sender(), asking);
+        SendingWishes wishes = request.wishes() == null ? SendingWishes.NONE : request.wishes();
+        For to = new For(request.kind(), request.id(), request.deal(), wishes.also());
+        BegunWords begun = drafts.begin(
+                new Beginning(
+                        request.template(),
+                        mode,
+                        to,
+                        request.sender(),
+                        wishes.planned().map(PlannedHour::moment)),
+                asking);
         MessageDraft merged = begun.merged();
         Optional<Template> template = merged.template();
         return new BegunMessage(
@@ -107,7 +119,8 @@ class MessageController {
         if (settle.message() == null || settle.message().words() == null) {
             throw Refusal.because("unreadable", "This message can't be read.");
         }
-        Given given = new Given(settle.chosen(), settle.answers(), true);
+        Given given = new Given(
+                settle.chosen(), settle.answers(), true, settle.message().leaves());
         return drafts.settled(settle.message().complete(), given, asking);
     }
 

@@ -20,8 +20,7 @@ import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.SampleRecords;
 import famulus.server.team.Colleague;
-import famulus.server.team.Role;
-import famulus.server.team.TeamService;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,19 +37,19 @@ public class MessageDraftService {
     private final TemplateService templates;
     private final DraftReader drafts;
     private final VariantService variants;
-    private final TeamService team;
+    private final SenderRights senders;
 
     MessageDraftService(
             ProofService proofs,
             TemplateService templates,
             DraftReader drafts,
             VariantService variants,
-            TeamService team) {
+            SenderRights senders) {
         this.variants = variants;
         this.proofs = proofs;
         this.templates = templates;
         this.drafts = drafts;
-        this.team = team;
+        this.senders = senders;
     }
 
     /**
@@ -72,18 +71,29 @@ public class MessageDraftService {
     record BegunWords(MessageDraft merged, Draft words, Map<String, MergedText> texts) {}
 
     /**
-     * Begins a message to a person.
+     * What a message is begun from.
      *
-     * @param templateId null for a message from nothing; of its variants the one in the person's language is taken
+     * @param template null for a message from nothing; of its variants the one in the person's language is taken
      * @param mode how a message from nothing is written
-     * @param senderId who it goes out as; null for whoever asks
+     * @param sender who it goes out as; null for whoever asks
+     * @param at the moment it leaves; empty for now
      */
-    BegunWords begin(UUID templateId, Mode mode, For to, UUID senderId, Colleague asking) {
-        Colleague sender = allowed(to, senderId, asking);
-        Optional<Template> template = template(templateId, to, asking, sender);
+    record Beginning(UUID template, Mode mode, For to, UUID sender, Optional<Instant> at) {
+        /** What a message that is written would be begun from now. */
+        static Beginning of(MessageToSend message) {
+            Mode mode = message.words() == null ? Mode.LETTER : message.words().mode();
+            return new Beginning(message.template(), mode, message.to(), message.sender(), message.leaves());
+        }
+    }
+
+    /** Begins a message to a person. */
+    BegunWords begin(Beginning beginning, Colleague asking) {
+        For to = beginning.to();
+        Colleague sender = allowed(to, beginning.sender(), asking);
+        Optional<Template> template = template(beginning.template(), to, asking, sender);
         About about = about(template, to);
-        Draft written = template.map(Draft::of).orElseGet(() -> nothing(about, mode));
-        Given sending = new Given(Map.of(), Map.of(), true);
+        Draft written = template.map(Draft::of).orElseGet(() -> nothing(about, beginning.mode()));
+        Given sending = new Given(Map.of(), Map.of(), true, beginning.at());
         Proof proof = proofs.proof(drafts.source(written), about, to, sender, sending);
         PersonalMessage message = Personalised.of(proof.source(), proof.merged());
         Draft words = written.worded(
@@ -98,7 +108,22 @@ public class MessageDraftService {
 
     /** A message as its sender has written it, read afresh; one that has no words of its own is as its template is merged. */
     MessageDraft read(MessageToSend message, Colleague asking) {
-        return read(message, new Given(Map.of(), message.answers(), true), asking);
+        return read(message, new Given(Map.of(), message.answers(), true, message.leaves()), asking);
+    }
+
+    /**
+     * The texts that a message is begun with, at a moment.
+     *
+     * @param then its template, as it was when the message was begun from it; empty for a message from nothing
+     */
+    Map<String, MergedText> texts(Optional<Template> then, MessageToSend message, Colleague sender, Instant at) {
+        Given sending = new Given(Map.of(), Map.of(), true, Optional.of(at));
+        For to = message.to();
+        About about = about(then, to);
+        Draft written = then.map(Draft::of)
+                .orElseGet(() -> nothing(about, Beginning.of(message).mode()));
+        Proof proof = proofs.proof(drafts.source(written), about, to, sender, sending);
+        return Personalised.of(proof.source(), proof.merged()).texts();
     }
 
     private MessageDraft read(MessageToSend message, Given given, Colleague asking) {
@@ -181,18 +206,6 @@ public class MessageDraftService {
             throw Refusal.because("no-person", "Choose the person to write to.");
         }
         SampleRecords.refuse(to);
-        return sender(senderId, asking);
-    }
-
-    /** Agents write as themselves; assistants as any agent or editor. */
-    private Colleague sender(UUID senderId, Colleague asking) {
-        if (senderId == null || senderId.equals(asking.id())) {
-            return asking;
-        }
-        asking.mustBe("Only an assistant writes for somebody else.", Role.ASSISTANT);
-        return team.find(senderId)
-                .filter(Colleague::active)
-                .filter(sender -> sender.is(Role.AGENT, Role.KEEPER))
-                .orElseThrow(() -> Refusal.field("sender", "Messages go out as a rep or an editor."));
+        return senders.of(to, senderId, asking);
     }
 }

@@ -2,16 +2,16 @@ package famulus.server.messages;
 
 import famulus.core.departure.Leaving;
 import famulus.core.merge.Merged;
-import famulus.core.message.body.Mode;
 import famulus.core.message.personal.MergedText;
 import famulus.core.message.render.Rendering;
-import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
 import famulus.server.desk.RenderingService;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateVersionService.Reason;
+import famulus.server.messages.EnvelopeService.ReadEnvelope;
 import famulus.server.messages.FrozenMessage.TemplateVersion;
 import famulus.server.messages.KeptDraftService.Begun;
+import famulus.server.messages.MessageDraftService.Beginning;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.messages.MimeWriter.Headers;
 import famulus.server.messages.MimeWriter.Mailbox;
@@ -37,6 +37,7 @@ public class MessageFreezer {
     private final MessageDraftService drafts;
     private final KeptDraftService kept;
     private final DepartureService departures;
+    private final EnvelopeService envelopes;
     private final RenderingService renderings;
     private final MessageContents contents;
     private final ReaderLinks links;
@@ -50,6 +51,7 @@ public class MessageFreezer {
             MessageDraftService drafts,
             KeptDraftService kept,
             DepartureService departures,
+            EnvelopeService envelopes,
             RenderingService renderings,
             MessageContents contents,
             ReaderLinks links,
@@ -61,6 +63,7 @@ public class MessageFreezer {
         this.drafts = drafts;
         this.kept = kept;
         this.departures = departures;
+        this.envelopes = envelopes;
         this.renderings = renderings;
         this.contents = contents;
         this.links = links;
@@ -85,7 +88,10 @@ public class MessageFreezer {
                 .orElseGet(() -> draft.proof().merged().body().text())
                 .strip();
         check(message, draft, subject, body);
-        PersonAddress address = address(draft.proof().person(), message.address());
+        ReadEnvelope read = envelopes.read(message, draft);
+        if (!read.wrong().isEmpty()) {
+            throw Refusal.fields(read.wrong());
+        }
         draft.template().ifPresent(one -> templates.keepVersion(one.id(), one.version(), Reason.USED));
         Optional<Begun> begun = begun(message, asking);
         Person person = draft.proof().person();
@@ -100,11 +106,16 @@ public class MessageFreezer {
                         asking.id(),
                         draft.sender(),
                         person,
-                        mailbox(person, address),
+                        read.to().orElseThrow(),
+                        read.others(),
                         links.own(subject, content),
                         false),
                 content,
-                new Headers(team.answersGoTo(draft.sender().id()), content.unsubscribe(), follows),
+                new Headers(
+                        Optional.ofNullable(message.wishes().replyTo())
+                                .or(() -> team.answersGoTo(draft.sender().id())),
+                        content.unsubscribe(),
+                        follows),
                 rendering.isPresent() ? List.of() : pieces(begun, draft),
                 clock.instant());
     }
@@ -113,10 +124,7 @@ public class MessageFreezer {
     private Optional<Begun> begun(MessageToSend message, Colleague asking) {
         return message.words() == null || message.template() == null
                 ? Optional.empty()
-                : Optional.of(kept.begun(
-                        message,
-                        drafts.begin(message.template(), Mode.LETTER, message.to(), message.sender(), asking),
-                        asking));
+                : Optional.of(kept.begun(message, drafts.begin(Beginning.of(message), asking), asking));
     }
 
     private static List<KeptPiece> pieces(Optional<Begun> begun, MessageDraft draft) {
@@ -163,8 +171,8 @@ public class MessageFreezer {
                 template,
                 envelope,
                 at,
-                MimeWriter.write(
-                        messageId, envelope.from(), envelope.to(), envelope.subject(), content.content(), headers, at),
+                FirstWords.of(content.content().text()),
+                MimeWriter.write(messageId, envelope.parties(), envelope.subject(), content.content(), headers, at),
                 plain ? Optional.of(links.own(json.writeValueAsString(pieces), content)) : Optional.empty(),
                 Optional.of(content));
     }
@@ -180,16 +188,5 @@ public class MessageFreezer {
         PlainLine.refusalOfLines(body, LONGEST_BODY, true).ifPresent(sentence -> {
             throw Refusal.field("body", sentence);
         });
-    }
-
-    private static PersonAddress address(Person person, UUID wanted) {
-        PersonAddress address = person.addresses().stream()
-                .filter(one -> wanted == null || one.id().equals(wanted))
-                .findFirst()
-                .orElseThrow(() -> Refusal.field("address", person.name() + " has no e-mail address. Add one first."));
-        EmailAddress.refusal(address.address()).ifPresent(sentence -> {
-            throw Refusal.field("address", sentence);
-        });
-        return address;
     }
 }

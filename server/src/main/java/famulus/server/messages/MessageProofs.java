@@ -5,7 +5,6 @@ import famulus.core.message.MessagePart;
 import famulus.core.message.MessageSource.Layout;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.BodyText.Slot;
-import famulus.core.message.body.Mode;
 import famulus.core.proof.Note;
 import famulus.server.desk.ProofPresenter;
 import famulus.server.desk.ShownProof;
@@ -13,6 +12,7 @@ import famulus.server.library.Template;
 import famulus.server.library.WavedNoteService;
 import famulus.server.library.WavedNoteService.Waved;
 import famulus.server.messages.KeptDraftService.Begun;
+import famulus.server.messages.MessageDraftService.Beginning;
 import famulus.server.messages.MessageDraftService.BegunWords;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.team.Colleague;
@@ -63,15 +63,13 @@ class MessageProofs {
     /** Reads a message. */
     WrittenMessage of(MessageToSend message, Colleague asking) {
         MessageDraft draft = drafts.read(message, asking);
-        if (message.template() == null) {
-            return written(draft, ShownHand.NOTHING, false, asking);
-        }
-        BegunWords now = drafts.begin(message.template(), Mode.LETTER, message.to(), message.sender(), asking);
+        BegunWords now = drafts.begin(Beginning.of(message), asking);
         Begun begun = kept.begun(message, now, asking);
         Integer version = draft.template().map(Template::version).orElse(null);
+        ShownHand hand = ShownHand.of(draft, begun.texts(), now.texts());
         return written(
                 draft,
-                ShownHand.of(draft, begun.texts(), now.texts()),
+                message.template() == null ? hand.unchanged() : hand,
                 !Objects.equals(version, begun.templateVersion()),
                 asking);
     }

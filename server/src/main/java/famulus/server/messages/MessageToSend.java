@@ -1,11 +1,14 @@
 package famulus.server.messages;
 
+import famulus.core.calendar.PlannedHour;
 import famulus.server.library.Draft;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -20,6 +23,7 @@ import java.util.UUID;
  * @param answers what the sender wrote into blanks, by their hint; null for nothing
  * @param words what it says; null for what its template says
  * @param draft the kept draft that it is; null for none
+ * @param wishes what its sender wants of the way it goes; null for nothing
  */
 public record MessageToSend(
         UUID id,
@@ -32,7 +36,12 @@ public record MessageToSend(
         @Schema(nullable = true) UUID after,
         @Schema(nullable = true) Map<String, String> answers,
         @Schema(nullable = true) Draft words,
-        @Schema(nullable = true) UUID draft) {
+        @Schema(nullable = true) UUID draft,
+        @Schema(nullable = true) SendingWishes wishes) {
+    public MessageToSend {
+        wishes = wishes == null ? SendingWishes.NONE : wishes;
+    }
+
     /** Itself; refused where it lacks what every message has, or says more than one can. */
     public MessageToSend complete() {
         if (kind == null || person == null) {
@@ -46,11 +55,23 @@ public record MessageToSend(
 
     /** The same under another identifier. */
     MessageToSend under(UUID other) {
-        return new MessageToSend(other, template, kind, person, deal, address, sender, after, answers, words, draft);
+        return new MessageToSend(
+                other, template, kind, person, deal, address, sender, after, answers, words, draft, wishes);
+    }
+
+    /** The same, leaving at another hour; null for at once. */
+    public MessageToSend at(SendingWishes.Hour hour) {
+        return new MessageToSend(
+                id, template, kind, person, deal, address, sender, after, answers, words, draft, wishes.at(hour));
+    }
+
+    /** The moment it is to leave; empty for at once. */
+    public Optional<Instant> leaves() {
+        return wishes.planned().map(PlannedHour::moment);
     }
 
     /** Whom it is for. */
     For to() {
-        return new For(kind, person, deal);
+        return new For(kind, person, deal, wishes.also());
     }
 }

@@ -41,6 +41,14 @@ public final class MimeWriter {
     /** Who is written to or from. */
     public record Mailbox(String name, String address) {}
 
+    /** Who is named in a message. */
+    record Parties(Mailbox from, List<Mailbox> to, List<Mailbox> cc) {
+        /** From one mailbox to another. */
+        Parties(Mailbox from, Mailbox to) {
+            this(from, List.of(to), List.of());
+        }
+    }
+
     /**
      * What a message says of itself besides.
      *
@@ -60,17 +68,15 @@ public final class MimeWriter {
      * @param messageId with angle brackets
      */
     static byte[] write(
-            String messageId,
-            Mailbox from,
-            Mailbox to,
-            String subject,
-            MessageContent content,
-            Headers headers,
-            Instant at) {
+            String messageId, Parties parties, String subject, MessageContent content, Headers headers, Instant at) {
         try {
             MimeMessage message = new WithOurIdentifier(messageId);
+            Mailbox from = parties.from();
             message.setFrom(address(from));
-            message.setRecipient(Message.RecipientType.TO, address(to));
+            message.setRecipients(Message.RecipientType.TO, addresses(parties.to()));
+            if (!parties.cc().isEmpty()) {
+                message.setRecipients(Message.RecipientType.CC, addresses(parties.cc()));
+            }
             String line = oneLine(subject);
             if (EncodedWord.looksLikeOne(line)) {
                 message.setHeader("Subject", EncodedWord.of(line));
@@ -188,11 +194,22 @@ public final class MimeWriter {
         return text.replace("\r\n", "\n").replace("\n", "\r\n");
     }
 
+    private static Address[] addresses(List<Mailbox> mailboxes) throws IOException {
+        Address[] addresses = new Address[mailboxes.size()];
+        for (int i = 0; i < addresses.length; i++) {
+            addresses[i] = address(mailboxes.get(i));
+        }
+        return addresses;
+    }
+
     private static InternetAddress address(Mailbox mailbox) throws IOException {
         int sign = mailbox.address().lastIndexOf('@');
         String host = IDN.toASCII(mailbox.address().substring(sign + 1));
         String address = mailbox.address().substring(0, sign + 1) + host;
         String name = oneLine(mailbox.name());
+        if (name.isEmpty()) {
+            return new InternetAddress(address, null, StandardCharsets.UTF_8.name());
+        }
         return EncodedWord.looksLikeOne(name)
                 ? new NamedLikeAWord(address, name)
                 : new InternetAddress(address, name, StandardCharsets.UTF_8.name());

@@ -9,11 +9,12 @@ import famulus.core.message.personal.HandChanges.Kept;
 import famulus.core.message.personal.MergedText;
 import famulus.core.message.personal.NewValue;
 import famulus.core.message.personal.OwnTexts;
+import famulus.core.message.personal.StandingValue;
+import famulus.core.message.personal.TakenOver;
 import famulus.server.desk.Chips;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,8 +51,10 @@ record ShownHand(List<HandValue> values, List<HandChange> changes, List<NewerVal
      */
     record NewerValue(String key, int start, int end, String label, String was, String is) {}
 
-    /** Nothing to say, of a message without a template. */
-    static final ShownHand NOTHING = new ShownHand(List.of(), List.of(), List.of());
+    /** The same of a message from nothing, all of whose words are its sender’s: none of them is a change. */
+    ShownHand unchanged() {
+        return new ShownHand(values, List.of(), newer);
+    }
 
     /**
      * Compares a message with what it was made of.
@@ -62,24 +65,26 @@ record ShownHand(List<HandValue> values, List<HandChange> changes, List<NewerVal
     static ShownHand of(MessageDraft draft, Map<String, MergedText> begun, Map<String, MergedText> now) {
         List<HandValue> values = new ArrayList<>();
         List<HandChange> changes = new ArrayList<>();
-        List<NewerValue> newer = new ArrayList<>();
-        List<NewValue> others = NewValue.between(begun, now);
-        OwnTexts.of(draft.proof().source()).forEach((key, text) -> {
-            MergedText merged = begun.getOrDefault(key, new MergedText("", List.of()));
+        Map<String, String> own = OwnTexts.of(draft.proof().source());
+        Map<String, MergedText> then = TakenOver.in(own, begun, now);
+        own.forEach((key, text) -> {
+            MergedText merged = then.getOrDefault(key, new MergedText("", List.of()));
             HandChanges hand = HandChanges.of(merged, text);
-            for (Kept kept : hand.values()) {
-                values.add(value(key, kept, draft));
-                others.stream()
-                        .filter(one -> one.key().equals(key) && one.value().equals(kept.value()))
-                        .forEach(one -> newer.add(new NewerValue(
-                                key, kept.start(), kept.end(), label(kept, draft), one.was(), one.is())));
-            }
+            hand.values().forEach(kept -> values.add(value(key, kept, draft)));
             for (Changed changed : hand.changed()) {
                 changes.add(new HandChange(key, changed.start(), changed.end(), changed.was()));
             }
         });
-        newer.sort(Comparator.comparing(NewerValue::key).thenComparingInt(NewerValue::start));
-        return new ShownHand(values, changes, newer);
+        return new ShownHand(
+                values,
+                changes,
+                StandingValue.of(own, then, now).stream()
+                        .map(one -> newer(one.newer(), one.kept(), draft))
+                        .toList());
+    }
+
+    private static NewerValue newer(NewValue newer, Kept kept, MessageDraft draft) {
+        return new NewerValue(newer.key(), kept.start(), kept.end(), label(kept, draft), newer.was(), newer.is());
     }
 
     private static HandValue value(String key, Kept kept, MessageDraft draft) {

@@ -154,7 +154,8 @@ public class TestMessages {
                 new TemplateVersion(template.id(), template.version()),
                 envelope,
                 now,
-                MimeWriter.write(messageId, envelope.from(), to, subject, content, Headers.NONE, now),
+                FirstWords.of(content.text()),
+                MimeWriter.write(messageId, envelope.parties(), subject, content, Headers.NONE, now),
                 Optional.empty(),
                 Optional.empty());
     }

@@ -7,6 +7,7 @@ import jakarta.mail.internet.InternetAddress;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.SocketException;
+import java.util.List;
 import java.util.Optional;
 import org.eclipse.angus.mail.smtp.SMTPMessage;
 import org.eclipse.angus.mail.smtp.SMTPTransport;
@@ -17,6 +18,7 @@ import org.eclipse.angus.mail.smtp.SMTPTransport;
  */
 final class MailConnection extends SMTPTransport {
     private static final int NO_ANSWER = -1;
+    private static final int TURNED_AWAY = 400;
 
     private final MailAccount account;
     private final MailLimits limits;
@@ -25,6 +27,8 @@ final class MailConnection extends SMTPTransport {
     private String command = "";
     private Reply reply = Reply.NONE;
     private boolean handedOver;
+    private boolean several;
+    private Reply turnedAway = Reply.NONE;
     private long usedAt = System.nanoTime();
     private boolean tidying;
 
@@ -62,14 +66,20 @@ final class MailConnection extends SMTPTransport {
     }
 
     /** Hands over one message; what became of it is told by {@link #handedOver} and {@link #reply}. */
-    void hand(byte[] source, String from, String to) throws MessagingException {
+    void hand(byte[] source, String from, List<String> to) throws MessagingException {
         command = "";
+        turnedAway = Reply.NONE;
+        several = to.size() > 1;
         handedOver = false;
         reply = Reply.NONE;
         SMTPMessage message = new SMTPMessage(session, new ByteArrayInputStream(source));
         message.setEnvelopeFrom(from);
         // Not saved again: that would write its headers anew, and it is to leave as it was kept.
-        sendMessage(message, new Address[] {new InternetAddress(to)});
+        Address[] addresses = new Address[to.size()];
+        for (int i = 0; i < addresses.length; i++) {
+            addresses[i] = new InternetAddress(to.get(i));
+        }
+        sendMessage(message, addresses);
     }
 
     MailAccount account() {
@@ -81,9 +91,12 @@ final class MailConnection extends SMTPTransport {
         return handedOver;
     }
 
-    /** The answer to the last command that matters: those that tidy up after a failure do not. */
+    /**
+     * The answer to the last command that matters: those that tidy up after a failure do not. Of several addresses, one that
+     * the server turns away is what matters, whatever it says to those after it.
+     */
     Reply reply() {
-        return reply;
+        return turnedAway.heard() && !handedOver ? turnedAway : reply;
     }
 
     /** Whether the last message failed at its first command, before anything of it was told. */
@@ -133,6 +146,9 @@ final class MailConnection extends SMTPTransport {
             reply = new Reply(
                     code > 0 ? code : NO_ANSWER,
                     code > 0 ? Optional.ofNullable(words).orElse("").strip().replaceAll("\\s*\\R\\s*", " ") : "");
+        }
+        if (several && command.startsWith("RCPT") && code >= TURNED_AWAY && code > turnedAway.code()) {
+            turnedAway = new Reply(code, command.replaceAll("^RCPT TO:<|>.*$", "") + ": " + reply.words());
         }
         return code;
     }

@@ -1,9 +1,12 @@
 package famulus.server.outbox;
 
 import famulus.server.messages.KeptDraftService;
+import famulus.server.messages.LeavingCheck;
 import famulus.server.outbox.OutboxMapper.AtRow;
+import famulus.server.outbox.OutboxMapper.RecipientRow;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PersonSummaries;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -14,8 +17,10 @@ class MessageEnds {
     private final OutboxMapper mapper;
     private final PersonSummaries summaries;
     private final KeptDraftService drafts;
+    private final LeavingCheck leaving;
 
-    MessageEnds(OutboxMapper mapper, PersonSummaries summaries, KeptDraftService drafts) {
+    MessageEnds(OutboxMapper mapper, PersonSummaries summaries, KeptDraftService drafts, LeavingCheck leaving) {
+        this.leaving = leaving;
         this.mapper = mapper;
         this.summaries = summaries;
         this.drafts = drafts;
@@ -24,15 +29,22 @@ class MessageEnds {
     /** A message has left, or is given up: its draft is of no more use. */
     void left(UUID message) {
         drafts.gone(message);
+        leaving.forget(message);
     }
 
     /** A message was refused: it counts as written no more. */
     void refused(UUID message) {
-        mapper.to(message)
-                .filter(to -> !to.test())
-                .ifPresent(to -> summaries.unwrote(
-                        CrmKind.of(to.personKind()), to.personId(), () -> mapper.lastWritten(to.personId())
-                                .map(AtRow::at)));
+        mapper.to(message).filter(to -> !to.test()).ifPresent(to -> {
+            unwrote(CrmKind.of(to.personKind()), to.personId());
+            mapper.recipients(message).stream()
+                    .map(RecipientRow::contactId)
+                    .filter(Objects::nonNull)
+                    .forEach(contact -> unwrote(CrmKind.CONTACT, contact));
+        });
+    }
+
+    private void unwrote(CrmKind kind, UUID person) {
+        summaries.unwrote(kind, person, () -> mapper.lastWritten(person).map(AtRow::at));
     }
 
     /**
@@ -42,6 +54,7 @@ class MessageEnds {
      */
     Optional<UUID> takenBack(UUID message) {
         refused(message);
+        leaving.forget(message);
         return drafts.writtenAgain(message);
     }
 }

@@ -4,6 +4,8 @@ package famulus.server.outbox;
 public enum MessageState {
     /** To be sent, now or when the mail server takes it again. */
     WAITING,
+    /** Held just before it was to leave, since something has changed; somebody has to look at it. */
+    HELD,
     /** Handed to the mail server, whose answer is not known yet. */
     SENDING,
     /** Taken by the mail server. */

@@ -1,6 +1,7 @@
 package famulus.server.outbox;
 
 import famulus.server.messages.MessageToSend;
+import famulus.server.messages.SendingWishes;
 import famulus.server.messages.TestMessages;
 import famulus.server.outbox.OutboxMapper.OutboxRow;
 import famulus.server.outbox.OutboxService.OutboxPage;
@@ -17,6 +18,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -43,6 +45,9 @@ class OutboxController {
     /**
      * A line of the outbox; {@code nextAttemptAt} and {@code sentAt} are null when there is none.
      *
+     * @param plannedFor the hour it was planned for; null for a message that was sent at once
+     * @param heldWhy why it is held; empty where it is not
+     * @param others how many get it besides whom it is written to
      * @param mayHandle whether whoever asks may try, send again or cancel it
      */
     record OutboxLine(
@@ -59,25 +64,30 @@ class OutboxController {
             Instant createdAt,
             @Schema(nullable = true) Instant sentAt,
             boolean test,
+            @Schema(nullable = true) Instant plannedFor,
+            String heldWhy,
+            int others,
             boolean mayHandle) {}
 
     /**
      * What waits and what went.
      *
      * @param waiting how many wait or are being sent
+     * @param held how many were held just before they were to leave
      * @param notSure of how many nobody can be sure whether they went
      * @param lines those that wait, are in doubt or were refused, then the newest of the others
      * @param more whether there are older ones
      */
-    record Outbox(int waiting, int notSure, List<OutboxLine> lines, boolean more) {}
+    record Outbox(int waiting, int held, int notSure, List<OutboxLine> lines, boolean more) {}
 
     /**
      * How many messages want to be looked at.
      *
      * @param waiting how many wait or are being sent
+     * @param held how many were held just before they were to leave
      * @param notSure of how many nobody can be sure whether they went
      */
-    record OutboxCount(int waiting, int notSure) {}
+    record OutboxCount(int waiting, int held, int notSure) {}
 
     @PostMapping("/api/messages")
     Taken send(Colleague asking, @RequestBody MessageToSend message) {
@@ -116,6 +126,7 @@ class OutboxController {
         OutboxPage page = outbox.page(before, asking);
         return new Outbox(
                 outbox.countWaiting(asking),
+                outbox.countHeld(asking),
                 outbox.countNotSure(asking),
                 Stream.concat(page.open().stream(), page.settled().stream())
                         .map(row -> line(row, asking))
@@ -131,7 +142,7 @@ class OutboxController {
 
     @GetMapping("/api/outbox/count")
     OutboxCount count(Colleague asking) {
-        return new OutboxCount(outbox.countWaiting(asking), outbox.countNotSure(asking));
+        return new OutboxCount(outbox.countWaiting(asking), outbox.countHeld(asking), outbox.countNotSure(asking));
     }
 
     @PostMapping("/api/outbox/{id}/try-now")
@@ -164,6 +175,21 @@ class OutboxController {
         return new TakenBack(hands.takeBack(id, asking).orElse(null));
     }
 
+    /** Lets a message go as it is that was held. */
+    @PostMapping("/api/outbox/{id}/as-it-is")
+    void asItIs(Colleague asking, @PathVariable UUID id) {
+        hands.asItIs(id, asking);
+    }
+
+    /** The hour a message is to leave at. */
+    record MovedTo(SendingWishes.Hour hour) {}
+
+    /** Has a message leave at another hour. */
+    @PutMapping("/api/outbox/{id}/hour")
+    void move(Colleague asking, @PathVariable UUID id, @RequestBody MovedTo to) {
+        hands.move(id, to.hour(), asking);
+    }
+
     @DeleteMapping("/api/outbox/{id}")
     void cancel(Colleague asking, @PathVariable UUID id) {
         hands.cancel(id, asking);
@@ -184,6 +210,9 @@ class OutboxController {
                 row.createdAt(),
                 row.sentAt(),
                 row.test(),
+                row.plannedFor(),
+                row.heldWhy() == null ? "" : row.heldWhy(),
+                row.others(),
                 OutboxHands.mayHandle(row.writtenBy(), row.senderId(), asking));
     }
 }

@@ -1,5 +1,8 @@
 package famulus.server.outbox;
 
+import famulus.core.calendar.PlannedHour;
+import famulus.server.messages.LeavingCheck;
+import famulus.server.messages.SendingWishes;
 import famulus.server.outbox.OutboxMapper.Holder;
 import famulus.server.platform.Events;
 import famulus.server.platform.Refusal;
@@ -19,8 +22,16 @@ public class OutboxHands {
     private final Events events;
     private final Clock clock;
     private final MessageEnds ends;
+    private final LeavingCheck leaving;
 
-    OutboxHands(OutboxMapper mapper, OutboxWorker worker, Events events, Clock clock, MessageEnds ends) {
+    OutboxHands(
+            OutboxMapper mapper,
+            OutboxWorker worker,
+            Events events,
+            Clock clock,
+            MessageEnds ends,
+            LeavingCheck leaving) {
+        this.leaving = leaving;
         this.ends = ends;
         this.mapper = mapper;
         this.worker = worker;
@@ -55,6 +66,7 @@ public class OutboxHands {
     private static String whyNot(MessageState state) {
         return switch (state) {
             case WAITING -> "This message is being picked up just now. Look again in a moment.";
+            case HELD -> "This message is held. Open it, or send it as it is.";
             case SENDING -> "This message is being sent at this moment.";
             case SENT -> "This message has been sent already.";
             case NOT_SURE -> "We are not sure whether this message went. “Send again” sends it once more.";
@@ -89,7 +101,7 @@ public class OutboxHands {
     @Transactional
     void cancel(UUID id, Colleague asking) {
         held(id, asking);
-        if (mapper.cancel(id, MessageState.WAITING) == 1) {
+        if (mapper.cancel(id, MessageState.WAITING) == 1 || mapper.cancel(id, MessageState.HELD) == 1) {
             ends.takenBack(id);
         } else if (mapper.cancel(id, MessageState.REFUSED) == 1) {
             ends.left(id);
@@ -115,6 +127,38 @@ public class OutboxHands {
         Optional<UUID> draft = ends.takenBack(id);
         told(id);
         return draft;
+    }
+
+    /** Lets a message go as it is that was held; whoever may not be written to still gets nothing. */
+    @Transactional
+    void asItIs(UUID id, Colleague asking) {
+        held(id, asking);
+        if (mapper.asItIs(id, clock.instant()) == 0) {
+            throw Refusal.because("not-held", "This message is not held any more.");
+        }
+        worker.due(id, clock.instant());
+        told(id);
+    }
+
+    /**
+     * Has a message leave at another hour; refused where there is no such hour, or its words would say something else then.
+     */
+    @Transactional
+    void move(UUID id, SendingWishes.Hour wanted, Colleague asking) {
+        Holder message = held(id, asking);
+        PlannedHour hour = (wanted == null ? new SendingWishes.Hour(null, null, null) : wanted).planned();
+        hour.refusal(clock.instant()).ifPresent(sentence -> {
+            throw Refusal.field("hour", sentence);
+        });
+        leaving.changedAt(id, hour.moment(), message.writtenBy()).ifPresent(said -> {
+            throw Refusal.field(
+                    "hour", "At that hour its words would not be right: " + said + " Open it to put them right.");
+        });
+        if (mapper.move(id, hour.moment()) == 0) {
+            throw Refusal.because("gone", "This message has left already, or is leaving just now.");
+        }
+        worker.due(id, hour.moment());
+        told(id);
     }
 
     private Holder held(UUID id, Colleague asking) {

@@ -1,5 +1,6 @@
 package famulus.server.outbox;
 
+import famulus.server.messages.Recipient;
 import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
@@ -29,18 +30,22 @@ interface OutboxMapper {
             Instant sentAt,
             boolean test,
             UUID writtenBy,
-            UUID senderId) {}
+            UUID senderId,
+            Instant plannedFor,
+            String heldWhy,
+            int others) {}
 
     @Insert(
             """
             insert into outgoing_message
               (id, message_id, template_id, template_version, written_by, sender_id, person_kind, person_id, deal_id,
                organisation_id, to_address, from_address, subject, state, attempts, next_attempt_at, last_answer, maybe_repeated,
-               created_at, sent_at, test)
+               created_at, sent_at, test, planned_for, first_words)
             values
               (#{id}, #{messageId}, #{templateId}, #{templateVersion}, #{writtenBy}, #{senderId}, #{personKind},
                #{personId}, #{dealId}, #{organisationId}, #{toAddress}, #{fromAddress}, #{subject}, #{state}, #{attempts},
-               #{nextAttemptAt}, #{lastAnswer}, #{maybeRepeated}, #{createdAt}, #{sentAt}, #{test})
+               #{nextAttemptAt}, #{lastAnswer}, #{maybeRepeated}, #{createdAt}, #{sentAt}, #{test}, #{plannedFor},
+               #{firstWords})
             """)
     void insert(OutgoingMessage message);
 
@@ -62,13 +67,41 @@ interface OutboxMapper {
     /** A moment, as a row. */
     record AtRow(Instant at) {}
 
-    /** When somebody was written to last, by a message that counts. Leans on outgoing_message_person. */
+    /** Keeps who else gets a message. */
+    @Insert(
+            """
+            insert into message_recipient (message_id, number, how, name, address, contact_id, at)
+            values (#{message}, #{number}, #{to.how}, #{to.mailbox.name}, #{to.mailbox.address}, #{to.contact}, #{at})
+            """)
+    void insertRecipient(
+            @Param("message") UUID message,
+            @Param("number") int number,
+            @Param("to") Recipient to,
+            @Param("at") Instant at);
+
+    /** Somebody who gets a message besides whom it is written to; {@code contactId} is null for a typed address. */
+    record RecipientRow(Recipient.How how, String name, String address, UUID contactId) {}
+
+    @Select("select how, name, address, contact_id from message_recipient where message_id = #{id} order by number")
+    List<RecipientRow> recipients(UUID id);
+
+    /**
+     * When somebody was written to last, by a message that counts, theirs or one that they got too. Leans on
+     * outgoing_message_person and message_recipient_contact.
+     */
     @Select(
             """
-            select m.created_at as at from outgoing_message m
-            where m.person_id = #{person} and not m.test and m.state not in ('REFUSED', 'CANCELLED')
-            order by m.person_id, m.created_at desc, m.id
-            limit 1
+            select max(at) as at from (
+              (select m.created_at as at from outgoing_message m
+               where m.person_id = #{person} and not m.test and m.state not in ('REFUSED', 'CANCELLED')
+               order by m.person_id, m.created_at desc, m.id
+               limit 1)
+              union all
+              (select r.at from message_recipient r join outgoing_message m on m.id = r.message_id
+               where r.contact_id = #{person} and m.state not in ('REFUSED', 'CANCELLED')
+               order by r.contact_id, r.at desc, r.message_id
+               limit 1)) written
+            having max(at) is not null
             """)
     Optional<AtRow> lastWritten(UUID person);
 
@@ -88,6 +121,32 @@ interface OutboxMapper {
 
     @Select("select id, written_by, sender_id, state, test from outgoing_message where id = #{id}")
     Optional<Holder> holder(UUID id);
+
+    /** Holds a message that was about to leave; 0 when it does not wait any more. */
+    @Update(
+            """
+            update outgoing_message set state = 'HELD', held_why = #{why}, next_attempt_at = null, as_it_is = false
+            where id = #{id} and state = 'WAITING'
+            """)
+    int hold(@Param("id") UUID id, @Param("why") String why);
+
+    /** Lets a message go as it is that was held; 0 when it is not. */
+    @Update(
+            """
+            update outgoing_message
+            set state = 'WAITING', held_why = null, as_it_is = true, by_hand = true, next_attempt_at = #{now}
+            where id = #{id} and state = 'HELD'
+            """)
+    int asItIs(@Param("id") UUID id, @Param("now") Instant now);
+
+    /** Has a message leave at another hour that was never tried; 0 when there is none. */
+    @Update(
+            """
+            update outgoing_message
+            set state = 'WAITING', held_why = null, planned_for = #{at}, next_attempt_at = #{at}
+            where id = #{id} and state in ('WAITING', 'HELD') and attempts = 0
+            """)
+    int move(@Param("id") UUID id, @Param("at") Instant at);
 
     /** Takes a message for sending; 0 when it is not waiting any more. */
     @Update(
@@ -166,7 +225,8 @@ interface OutboxMapper {
     @Select(
             """
             select id, tries, created_at, next_attempt_at from outgoing_message
-            where state = 'WAITING' and next_attempt_at > #{moment} and (tries > 0 or created_at > #{moment})
+            where state = 'WAITING' and next_attempt_at > #{moment}
+              and (tries > 0 or planned_for is null and created_at > #{moment})
             order by next_attempt_at desc
             limit 500
             """)
@@ -252,11 +312,18 @@ interface OutboxMapper {
             """)
     int countNotSure(@Param("asking") Colleague asking, @Param("all") boolean all);
 
-    /** Takes a message back that waits and was never tried; 0 when there is none. */
+    @Select(
+            """
+            select count(*) from outgoing_message
+            where state = 'HELD' and (not test or written_by = #{asking.id} or #{all})
+            """)
+    int countHeld(@Param("asking") Colleague asking, @Param("all") boolean all);
+
+    /** Takes a message back that waits and was never tried, or is held and never left; 0 when there is none. */
     @Update(
             """
             update outgoing_message set state = 'CANCELLED', next_attempt_at = null
-            where id = #{id} and state = 'WAITING' and attempts = 0
+            where id = #{id} and (state = 'WAITING' and attempts = 0 or state = 'HELD' and not maybe_repeated)
             """)
     int takeBack(UUID id);
 

@@ -5,9 +5,12 @@ import famulus.server.library.TemplateUseService;
 import famulus.server.messages.FrozenMessage;
 import famulus.server.messages.KeptDraftService;
 import famulus.server.messages.KeptPiece;
+import famulus.server.messages.LeavingCheck;
 import famulus.server.messages.MessageFreezer;
 import famulus.server.messages.MessageToSend;
+import famulus.server.messages.MimeWriter.Mailbox;
 import famulus.server.messages.ReaderPages;
+import famulus.server.messages.Recipient;
 import famulus.server.messages.SourceText;
 import famulus.server.messages.SourceText.HeaderLine;
 import famulus.server.messages.TestMessages;
@@ -15,6 +18,7 @@ import famulus.server.outbox.OutboxMapper.OutboxRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.Refusal;
 import famulus.server.platform.RepeatedRequests;
+import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PersonSummaries;
 import famulus.server.team.Colleague;
@@ -23,6 +27,7 @@ import famulus.server.team.TeamService;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -35,8 +40,8 @@ import tools.jackson.databind.json.JsonMapper;
 public class OutboxService {
     private static final int MOST_OPEN = 300;
     private static final int MOST_SHOWN = 100;
-    private static final List<MessageState> OPEN =
-            List.of(MessageState.WAITING, MessageState.SENDING, MessageState.NOT_SURE, MessageState.REFUSED);
+    private static final List<MessageState> OPEN = List.of(
+            MessageState.WAITING, MessageState.HELD, MessageState.SENDING, MessageState.NOT_SURE, MessageState.REFUSED);
     private static final List<MessageState> SETTLED = List.of(MessageState.SENT, MessageState.CANCELLED);
     private static final int MOST_REFERENCES = 20;
 
@@ -53,6 +58,7 @@ public class OutboxService {
     private final RepeatedRequests once;
     private final KeptDraftService drafts;
     private final TeamService team;
+    private final LeavingCheck leaving;
 
     OutboxService(
             OutboxMapper mapper,
@@ -67,7 +73,9 @@ public class OutboxService {
             JsonMapper json,
             RepeatedRequests once,
             KeptDraftService drafts,
-            TeamService team) {
+            TeamService team,
+            LeavingCheck leaving) {
+        this.leaving = leaving;
         this.mapper = mapper;
         this.worker = worker;
         this.freezer = freezer;
@@ -103,8 +111,11 @@ public class OutboxService {
             return message.id();
         }
         FrozenMessage frozen = freezer.freeze(message, follows(message), asking);
-        Instant at = frozen.at().plus(team.timeToTakeBack(asking.id()));
-        keep(OutgoingMessage.waiting(frozen, at), frozen);
+        Instant soon = frozen.at().plus(team.timeToTakeBack(asking.id()));
+        Optional<Instant> planned = message.leaves();
+        Instant at = planned.filter(hour -> hour.isAfter(soon)).orElse(soon);
+        keep(OutgoingMessage.waiting(frozen, at, planned.orElse(null)), frozen);
+        leaving.keep(message, frozen, asking);
         drafts.sent(message, asking);
         worker.line(message.id(), at);
         events.tell("record", message.person().toString());
@@ -137,7 +148,7 @@ public class OutboxService {
     @Transactional
     public int sendTests(TestMessages.Wanted test, Colleague asking) {
         List<FrozenMessage> frozen = tests.freeze(test, asking);
-        frozen.forEach(one -> keep(OutgoingMessage.waiting(one, one.at()), one));
+        frozen.forEach(one -> keep(OutgoingMessage.waiting(one, one.at(), null), one));
         frozen.forEach(one -> worker.line(one.id(), one.at()));
         frozen.forEach(one -> events.tell("outbox", one.id().toString()));
         return frozen.size();
@@ -151,6 +162,10 @@ public class OutboxService {
     /** Keeps a message with its bytes and pages, and adds it to what is kept in sum of its person and its template. */
     private void keep(OutgoingMessage message, FrozenMessage frozen) {
         mapper.insert(message);
+        List<Recipient> others = frozen.envelope().others();
+        for (int i = 0; i < others.size(); i++) {
+            mapper.insertRecipient(message.id(), i, others.get(i), message.createdAt());
+        }
         sources.keep(frozen.id(), frozen.source());
         frozen.pieces().ifPresent(pieces -> mapper.insertPieces(frozen.id(), pieces));
         frozen.pages().ifPresent(content -> pages.keep(frozen.id(), content));
@@ -160,6 +175,10 @@ public class OutboxService {
                 uses.used(frozen.template().id(), message.writtenBy(), message.createdAt());
             }
             summaries.wrote(person.kind(), person.id(), message.createdAt());
+            frozen.envelope().others().stream()
+                    .map(Recipient::contact)
+                    .filter(Objects::nonNull)
+                    .forEach(contact -> summaries.wrote(CrmKind.CONTACT, contact, message.createdAt()));
         }
     }
 
@@ -202,6 +221,11 @@ public class OutboxService {
         return mapper.countWaiting(asking, seesTests(asking));
     }
 
+    /** How many were held just before they were to leave. */
+    int countHeld(Colleague asking) {
+        return mapper.countHeld(asking, seesTests(asking));
+    }
+
     /** Of how many nobody can be sure whether they went. */
     int countNotSure(Colleague asking) {
         return mapper.countNotSure(asking, seesTests(asking));
@@ -217,6 +241,13 @@ public class OutboxService {
         return mapper.byId(id)
                 .filter(one -> !one.test() || one.writtenBy().equals(asking.id()) || seesTests(asking))
                 .orElseThrow(() -> Refusal.missing("This message"));
+    }
+
+    /** Who gets a message besides whom it is written to. */
+    public List<Recipient> recipients(OutgoingMessage message) {
+        return mapper.recipients(message.id()).stream()
+                .map(row -> new Recipient(row.how(), new Mailbox(row.name(), row.address()), row.contactId()))
+                .toList();
     }
 
     /** A message as it is on the wire. */

@@ -6,6 +6,9 @@ import com.github.kagkarlsson.scheduler.task.TaskInstanceId;
 import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import famulus.server.contents.WireSources;
+import famulus.server.messages.LeavingCheck;
+import famulus.server.messages.LeavingCheck.AboutToLeave;
+import famulus.server.outbox.OutboxMapper.RecipientRow;
 import famulus.server.outbox.OutboxMapper.Tried;
 import famulus.server.outbox.OutboxMapper.Waiting;
 import famulus.server.outbox.Postman.Answer;
@@ -26,6 +29,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -58,6 +62,7 @@ class OutboxWorker {
             Duration.ofHours(6),
             Duration.ofHours(12),
             Duration.ofHours(24));
+    private static final int LONGEST_WHY = 2000;
     private static final Duration LONGEST_STOP = Duration.ofSeconds(10);
     private static final Duration MENDING = Duration.ofSeconds(30);
     /** For what could not be written down: the answer is known and kept until it can be. */
@@ -74,6 +79,7 @@ class OutboxWorker {
     private final boolean soleOwner;
     private final WireSources sources;
     private final MessageEnds ends;
+    private final LeavingCheck leaving;
     private final Semaphore inHand = new Semaphore(AT_ONCE);
     private final Map<UUID, Answer> unwritten = new ConcurrentHashMap<>();
     private final ScheduledExecutorService mending = Executors.newSingleThreadScheduledExecutor(
@@ -89,7 +95,9 @@ class OutboxWorker {
             TransactionTemplate transactions,
             DataSource dataSource,
             WireSources sources,
-            MessageEnds ends) {
+            MessageEnds ends,
+            LeavingCheck leaving) {
+        this.leaving = leaving;
         this.sources = sources;
         this.ends = ends;
         this.mapper = mapper;
@@ -153,7 +161,7 @@ class OutboxWorker {
     }
 
     /** Has the line looked at now, or once the running transaction has ended well. */
-    private void look() {
+    void look() {
         if (!TransactionSynchronizationManager.isSynchronizationActive()) {
             scheduler.triggerCheckForDueExecutions();
             return;
@@ -232,7 +240,11 @@ class OutboxWorker {
                 // What becomes of it could not be written down, so it is not begun.
                 return Optional.of(clock.instant().plus(WRITING_AGAIN));
             }
-            Integer taken = transactions.execute(status -> mapper.take(id));
+            Optional<Optional<Instant>> held = held(id);
+            if (held.isPresent()) {
+                return held.get();
+            }
+            Integer taken = transactions.execute(status -> take(id));
             if (taken == null || taken == 0) {
                 lost(id);
                 return Optional.empty();
@@ -243,11 +255,56 @@ class OutboxWorker {
         }
     }
 
+    /**
+     * Looks at a message that is about to leave; empty when nothing holds it.
+     *
+     * @return when it is to be tried next, if at all
+     */
+    private Optional<Optional<Instant>> held(UUID id) {
+        try {
+            Optional<OutgoingMessage> waiting = mapper.byId(id).filter(one -> one.state() == MessageState.WAITING);
+            Optional<String> why = waiting.flatMap(one -> leaving.held(new AboutToLeave(
+                    id, one.writtenBy(), one.personId(), one.createdAt(), addresses(one), one.asItIs())));
+            if (why.isEmpty()) {
+                return Optional.empty();
+            }
+            transactions.executeWithoutResult(status -> mapper.hold(id, shortened(why.get())));
+            events.tell("outbox", id.toString());
+            events.tell("record", waiting.get().personId().toString());
+            return Optional.of(Optional.empty());
+        } catch (RuntimeException failed) {
+            // Whether it may leave is not known, so it stays.
+            LOG.error("A message could not be looked at before it leaves", failed);
+            return Optional.of(Optional.of(clock.instant().plus(WRITING_AGAIN)));
+        }
+    }
+
+    private static String shortened(String why) {
+        return why.substring(0, Math.min(why.length(), LONGEST_WHY));
+    }
+
+    /** Takes a message to be sent; one that was planned says that it was sent now, not when it was written. */
+    private int take(UUID id) {
+        boolean planned = mapper.byId(id).map(one -> one.plannedFor() != null).orElse(false);
+        int taken = mapper.take(id);
+        if (taken == 1 && planned) {
+            sources.replace(id, DateLine.at(clock.instant(), sources.read(id).orElseThrow()));
+        }
+        return taken;
+    }
+
+    private List<String> addresses(OutgoingMessage message) {
+        return Stream.concat(
+                        Stream.of(message.toAddress()),
+                        mapper.recipients(message.id()).stream().map(RecipientRow::address))
+                .toList();
+    }
+
     /** Hands over; whatever fails before is an attempt too, and is said. */
     private Answer hand(UUID id) {
         try {
             OutgoingMessage message = mapper.byId(id).orElseThrow();
-            return postman.hand(sources.read(id).orElseThrow(), message.fromAddress(), message.toAddress());
+            return postman.hand(sources.read(id).orElseThrow(), message.fromAddress(), addresses(message));
         } catch (RuntimeException | LinkageError failed) {
             LOG.error("A message could not be handed over", failed);
             return new Answer(Outcome.NOT_NOW, "Something went wrong on our side: " + failed);

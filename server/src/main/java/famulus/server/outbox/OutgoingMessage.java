@@ -16,8 +16,12 @@ import java.util.UUID;
  * @param writtenBy who pressed send
  * @param senderId who it goes out as
  * @param organisationId the organisation of the deal or person then; null for none
+ * @param firstWords what it begins with, on a line
  * @param maybeRepeated whether it was handed over again because the mail server's answer was lost
  * @param test whether it went to a colleague to be looked at
+ * @param plannedFor the hour it was planned for; null for a message that was sent at once
+ * @param heldWhy why it was held just before it was to leave; null where it was not
+ * @param asItIs whether somebody has said since that it is to go as it is
  */
 public record OutgoingMessage(
         UUID id,
@@ -33,6 +37,7 @@ public record OutgoingMessage(
         String toAddress,
         String fromAddress,
         String subject,
+        String firstWords,
         MessageState state,
         int attempts,
         Instant nextAttemptAt,
@@ -40,24 +45,36 @@ public record OutgoingMessage(
         boolean maybeRepeated,
         Instant createdAt,
         Instant sentAt,
-        boolean test) {
+        boolean test,
+        Instant plannedFor,
+        String heldWhy,
+        boolean asItIs) {
     /** When it is handed to the mail server next; when it was written, once it has been. */
     Instant leavesAt() {
         return nextAttemptAt == null ? createdAt : nextAttemptAt;
     }
 
-    /** A message that waits to be sent at a moment. */
-    static OutgoingMessage waiting(FrozenMessage frozen, Instant at) {
-        return of(frozen, MessageState.WAITING, 0, at, null);
+    /**
+     * A message that waits to be sent at a moment.
+     *
+     * @param plannedFor the hour that its sender has chosen; null where they have chosen none
+     */
+    static OutgoingMessage waiting(FrozenMessage frozen, Instant at, Instant plannedFor) {
+        return of(frozen, MessageState.WAITING, 0, at, null, plannedFor);
     }
 
     /** A message that went the moment it was frozen. */
     static OutgoingMessage sent(FrozenMessage frozen) {
-        return of(frozen, MessageState.SENT, 1, null, frozen.at());
+        return of(frozen, MessageState.SENT, 1, null, frozen.at(), null);
     }
 
     private static OutgoingMessage of(
-            FrozenMessage frozen, MessageState state, int attempts, Instant nextAttemptAt, Instant sentAt) {
+            FrozenMessage frozen,
+            MessageState state,
+            int attempts,
+            Instant nextAttemptAt,
+            Instant sentAt,
+            Instant plannedFor) {
         Envelope envelope = frozen.envelope();
         Optional<TemplateVersion> template = Optional.ofNullable(frozen.template());
         Person person = envelope.person();
@@ -75,6 +92,7 @@ public record OutgoingMessage(
                 envelope.to().address(),
                 envelope.sender().email(),
                 envelope.subject(),
+                frozen.firstWords(),
                 state,
                 attempts,
                 nextAttemptAt,
@@ -82,6 +100,9 @@ public record OutgoingMessage(
                 false,
                 frozen.at(),
                 sentAt,
-                envelope.test());
+                envelope.test(),
+                plannedFor,
+                null,
+                false);
     }
 }

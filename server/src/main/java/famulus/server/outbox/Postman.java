@@ -5,6 +5,7 @@ import jakarta.annotation.PreDestroy;
 import jakarta.mail.AuthenticationFailedException;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.AddressException;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -61,8 +62,10 @@ class Postman {
         NOT_SURE
     }
 
-    /** Hands over one message; takes as long as the server takes, within {@link MailLimits}. */
-    Answer hand(byte[] source, String from, String to) {
+    /**
+     * Hands over one message, to all or none of those it is for; takes as long as the server takes, within {@link MailLimits}.
+     */
+    Answer hand(byte[] source, String from, List<String> to) {
         if (route.isEmpty() && (settings.getHost() == null || settings.getHost().isBlank())) {
             return new Answer(Outcome.NOT_NOW, "No mail server has been set up yet.");
         }
@@ -87,7 +90,7 @@ class Postman {
         return hand(fresh, source, from, to);
     }
 
-    private Answer hand(MailConnection connection, byte[] source, String from, String to) {
+    private Answer hand(MailConnection connection, byte[] source, String from, List<String> to) {
         String failed = "";
         boolean threw = false;
         try {

@@ -1,6 +1,7 @@
 package famulus.server.reading;
 
 import famulus.server.messages.KeptPiece;
+import famulus.server.messages.Recipient;
 import famulus.server.messages.SourceText;
 import famulus.server.outbox.MessageState;
 import famulus.server.outbox.OutboxService;
@@ -28,7 +29,11 @@ class SentMessageController {
         this.readings = readings;
     }
 
-    /** A message as it was sent. */
+    /**
+     * A message as it was sent.
+     *
+     * @param bcc who got a copy that nobody else saw
+     */
     record SentMessage(
             UUID id,
             MessageState state,
@@ -38,6 +43,7 @@ class SentMessageController {
             Instant createdAt,
             SourceText read,
             List<KeptPiece> pieces,
+            List<String> bcc,
             List<Became> became) {}
 
     /**
@@ -61,6 +67,10 @@ class SentMessageController {
                 message.createdAt(),
                 read.with(readings.asWritten(id, read.html())),
                 outbox.pieces(message),
+                outbox.recipients(message).stream()
+                        .filter(one -> one.how() == Recipient.How.BCC)
+                        .map(one -> one.mailbox().address())
+                        .toList(),
                 readings.events(id).stream()
                         .map(one -> new Became(
                                 ReadingEvent.valueOf(one.kind()),

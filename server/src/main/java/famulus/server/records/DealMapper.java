@@ -27,7 +27,8 @@ interface DealMapper {
             BigDecimal tax,
             String note) {}
 
-    record DocumentRow(UUID id, UUID dealId, String name, String link, String state, LocalDate stateOn) {}
+    /** A document; {@code fileId} is null where it is not kept here. */
+    record DocumentRow(UUID id, UUID dealId, String name, String link, UUID fileId, String state, LocalDate stateOn) {}
 
     /** A related record in a line: what it is called, and what it is to the one looked at. */
     record RelatedRow(String kind, UUID id, String name, String remark) {}
@@ -57,7 +58,7 @@ interface DealMapper {
 
     @Select(
             """
-            select d.id, d.deal_id, d.name, coalesce(d.link, '') as link, d.state, d.state_on
+            select d.id, d.deal_id, d.name, coalesce(d.link, '') as link, d.file_id, d.state, d.state_on
             from document d
             where d.deal_id = #{dealId}
             order by d.state_on desc, d.name
@@ -66,18 +67,25 @@ interface DealMapper {
 
     List<DocumentRow> documentsOf(@Param("kind") String kind, @Param("id") UUID id);
 
-    @Select("select id, deal_id, name, coalesce(link, '') as link, state, state_on from document where id = #{id}")
+    @Select(
+            """
+            select id, deal_id, name, coalesce(link, '') as link, file_id, state, state_on from document where id = #{id}
+            """)
     Optional<DocumentRow> document(UUID id);
 
     @Insert(
             """
-            insert into document (id, deal_id, name, link, state, state_on)
-            values (#{id}, #{dealId}, #{name}, #{link}, #{state}, #{stateOn})
+            insert into document (id, deal_id, name, link, file_id, state, state_on)
+            values (#{id}, #{dealId}, #{name}, #{link}, #{fileId}, #{state}, #{stateOn})
             """)
     void insertDocument(DocumentRow document);
 
     @Update(
-            "update document set name = #{name}, link = #{link}, state = #{state}, state_on = #{stateOn} where id = #{id}")
+            """
+            update document
+            set name = #{name}, link = #{link}, file_id = #{fileId}, state = #{state}, state_on = #{stateOn}
+            where id = #{id}
+            """)
     void updateDocument(DocumentRow document);
 
     @Delete("delete from document where id = #{id}")

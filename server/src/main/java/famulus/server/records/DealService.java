@@ -7,6 +7,7 @@ import famulus.core.message.render.ItemLine;
 import famulus.core.message.render.ToRender.DealLines;
 import famulus.core.record.FieldInput;
 import famulus.core.record.PlainLine;
+import famulus.server.materials.FileService;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.records.DealMapper.DocumentRow;
@@ -38,8 +39,11 @@ public class DealService {
     private final Ids ids;
     private final Clock clock;
     private final PersonSummaries summaries;
+    private final FileService files;
 
-    DealService(DealMapper mapper, TeamService team, Ids ids, Clock clock, PersonSummaries summaries) {
+    DealService(
+            DealMapper mapper, TeamService team, Ids ids, Clock clock, PersonSummaries summaries, FileService files) {
+        this.files = files;
         this.summaries = summaries;
         this.mapper = mapper;
         this.team = team;
@@ -175,13 +179,20 @@ public class DealService {
         }
     }
 
-    /** Adds a document to a deal, or changes one when {@code id} is given. */
+    /**
+     * Adds a document to a deal, or changes one when {@code id} is given.
+     *
+     * @param file the document itself; null where it is not kept here
+     */
     @Transactional
-    public UUID document(UUID deal, UUID id, String name, String link, DocumentState state) {
+    public UUID document(UUID deal, UUID id, String name, String link, UUID file, DocumentState state) {
         Map<String, String> wrong = new LinkedHashMap<>();
         PlainLine.refusal(name, 160, true).ifPresent(sentence -> wrong.put("name", sentence));
         FieldInput address = FieldInput.read(LINK, 400, false, link, "", "");
         address.refusal().ifPresent(sentence -> wrong.put("link", sentence));
+        if (file != null && files.some(List.of(file)).isEmpty()) {
+            wrong.put("file", "This file is gone. Upload it again.");
+        }
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
         }
@@ -189,14 +200,15 @@ public class DealService {
         LocalDate today = clock.instant().atZone(house.zone()).toLocalDate();
         if (id == null) {
             UUID added = ids.next();
-            mapper.insertDocument(new DocumentRow(added, deal, name.strip(), address.stored(), state.name(), today));
+            mapper.insertDocument(
+                    new DocumentRow(added, deal, name.strip(), address.stored(), file, state.name(), today));
             return added;
         }
         DocumentRow before = mapper.document(id)
                 .filter(document -> document.dealId().equals(deal))
                 .orElseThrow(() -> Refusal.missing("This document"));
         LocalDate since = before.state().equals(state.name()) ? before.stateOn() : today;
-        mapper.updateDocument(new DocumentRow(id, deal, name.strip(), address.stored(), state.name(), since));
+        mapper.updateDocument(new DocumentRow(id, deal, name.strip(), address.stored(), file, state.name(), since));
         return id;
     }
 
@@ -234,7 +246,7 @@ public class DealService {
 
     /** Puts a document in place as it is; for the demo's data. */
     public void keep(UUID id, UUID deal, String name, String link, DocumentState state, LocalDate since) {
-        mapper.insertDocument(new DocumentRow(id, deal, name, link, state.name(), since));
+        mapper.insertDocument(new DocumentRow(id, deal, name, link, null, state.name(), since));
     }
 
     /** Puts lines in place with these identifiers; for the demo's data. */

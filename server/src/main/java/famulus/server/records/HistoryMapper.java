@@ -26,6 +26,7 @@ interface HistoryMapper {
             String person,
             String templateName,
             String state,
+            String firstWords,
             Instant openedAt,
             String clicked,
             boolean unsubscribed) {}

@@ -51,7 +51,8 @@ public class HistoryService {
      * @param words a message's subject, or what was noted
      * @param person to whom, on pages that gather several people; may be empty
      * @param template what a message was written from; may be empty
-     * @param state of a message: WAITING, SENDING, SENT, NOT_SURE or REFUSED; else empty
+     * @param state of a message: WAITING, HELD, SENDING, SENT, NOT_SURE or REFUSED; else empty
+     * @param firstWords what a message begins with; empty for anything else
      * @param openedAt when a message was opened last, as far as it is known; null when it is not
      * @param clicked the link of a message that was followed last; empty when none was
      * @param unsubscribed whether the message made its reader want no rounds
@@ -67,6 +68,7 @@ public class HistoryService {
             String person,
             String template,
             String state,
+            String firstWords,
             @Schema(nullable = true) Instant openedAt,
             String clicked,
             boolean unsubscribed,
@@ -102,6 +104,7 @@ public class HistoryService {
                 row.person() == null ? "" : row.person(),
                 row.templateName() == null ? "" : row.templateName(),
                 row.state() == null ? "" : row.state(),
+                row.firstWords(),
                 row.openedAt(),
                 row.clicked() == null ? "" : row.clicked(),
                 row.unsubscribed(),

@@ -9,21 +9,28 @@ import famulus.server.company.HolidayService;
 import famulus.server.company.SalutationService;
 import famulus.server.platform.PublicAddress;
 import famulus.server.platform.Refusal;
+import famulus.server.records.DealMapper.RelatedRow;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Gathers what messages to people can take their values from. */
 @Service
 public class PeopleContext {
+    private static final int MOST_NEARBY = 60;
+
     private final RecordService records;
     private final PeopleMapper mapper;
     private final DealMapper deals;
@@ -59,8 +66,18 @@ public class PeopleContext {
      * Who a message is for.
      *
      * @param deal which of a contact's deals to take values from; null for the newest open one
+     * @param also contacts who get the same message and are greeted with them
      */
-    public record For(CrmKind kind, UUID id, UUID deal) {}
+    public record For(CrmKind kind, UUID id, UUID deal, List<UUID> also) {
+        public For {
+            also = List.copyOf(also);
+        }
+
+        /** For one person alone. */
+        public For(CrmKind kind, UUID id, UUID deal) {
+            this(kind, id, deal, List.of());
+        }
+    }
 
     /**
      * A person and the records around them.
@@ -154,6 +171,67 @@ public class PeopleContext {
                         "unsubscribe_link", pages.unsubscribe(PublicAddress.PROOF),
                         "web_copy_link", pages.webCopy(PublicAddress.PROOF)))
                 .orElse(Map.of());
+    }
+
+    /** Who owns the records that a message is about. */
+    public Set<UUID> owners(For to) {
+        return Stream.concat(
+                        records.all(to.kind(), List.of(to.id())).values().stream(),
+                        to.deal() == null
+                                ? Stream.of()
+                                : records.all(CrmKind.DEAL, List.of(to.deal())).values().stream())
+                .flatMap(record -> record.relation("owner").stream())
+                .collect(Collectors.toSet());
+    }
+
+    /**
+     * Somebody of the same deal or organisation, who can be written to together with a person.
+     *
+     * @param remark what they are to the deal, or their job; may be empty
+     * @param address empty for somebody without one
+     */
+    public record Nearby(UUID id, String name, String remark, String address) {}
+
+    /** Who else is there at a person’s deal and organisation; those of the deal first, and no more than one looks through. */
+    public List<Nearby> nearby(Person person) {
+        Map<UUID, RelatedRow> found = new LinkedHashMap<>();
+        person.deal().ifPresent(deal -> deals.related("contacts of deal", deal, null, MOST_NEARBY)
+                .forEach(row -> found.put(row.id(), row)));
+        person.organisation()
+                .ifPresent(organisation -> deals.related("contacts of organisation", organisation, null, MOST_NEARBY)
+                        .forEach(row -> found.putIfAbsent(row.id(), row)));
+        found.remove(person.id());
+        Map<UUID, List<PersonAddress>> addresses = records.addresses(found.keySet());
+        return found.values().stream()
+                .map(row -> new Nearby(
+                        row.id(),
+                        row.name(),
+                        row.remark(),
+                        addresses.getOrDefault(row.id(), List.of()).stream()
+                                .findFirst()
+                                .map(PersonAddress::address)
+                                .orElse("")))
+                .toList();
+    }
+
+    /** Contacts who get a message too, in the order they are named; those who are missing are left out. */
+    public List<Nearby> contacts(List<UUID> wanted) {
+        if (wanted.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, CrmRecord> found = records.all(CrmKind.CONTACT, wanted);
+        Map<UUID, List<PersonAddress>> addresses = records.addresses(wanted);
+        return wanted.stream()
+                .filter(found::containsKey)
+                .map(id -> new Nearby(
+                        id,
+                        found.get(id).name(),
+                        "",
+                        addresses.getOrDefault(id, List.of()).stream()
+                                .findFirst()
+                                .map(PersonAddress::address)
+                                .orElse("")))
+                .toList();
     }
 
     /** The people of a deal, the main contact first. */

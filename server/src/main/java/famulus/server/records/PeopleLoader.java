@@ -66,6 +66,7 @@ final class PeopleLoader {
     private Map<UUID, CrmRecord> deals = Map.of();
     private Map<UUID, CrmRecord> organisations = Map.of();
     private Map<UUID, List<PersonAddress>> addresses = Map.of();
+    private Map<UUID, CrmRecord> also = Map.of();
     private Map<UUID, List<SharerRow>> sharers = Map.of();
     private Map<UUID, HistoryRow> history = Map.of();
     private Map<UUID, NewestDocument> documents = Map.of();
@@ -157,6 +158,13 @@ final class PeopleLoader {
             addresses = records.addresses(ids);
         }
         if (needs.greeting()) {
+            also = records.all(
+                    CrmKind.CONTACT,
+                    wanted.stream()
+                            .flatMap(one -> one.also().stream())
+                            .distinct()
+                            .toList(),
+                    needs);
             sharers = mapper.sharers(ids).stream().collect(Collectors.groupingBy(SharerRow::personId));
         }
         if (needs.history()) {
@@ -201,7 +209,7 @@ final class PeopleLoader {
                 to.kind() == CrmKind.CONTACT ? organisation.map(CrmRecord::name).orElse("") : person.text("company"));
         facts.put("email", theirs.isEmpty() ? "" : theirs.getFirst().address());
         if (needs.greeting()) {
-            greeting(person, locale).ifPresent(greeting -> facts.put("greeting", greeting));
+            greeting(person, to.also(), locale).ifPresent(greeting -> facts.put("greeting", greeting));
         }
         GatheredValues values = new GatheredValues(catalogue, this::related);
         values.put(Root.OUR, houseFacts);
@@ -235,13 +243,19 @@ final class PeopleLoader {
                 values);
     }
 
-    private Optional<String> greeting(CrmRecord person, Locale locale) {
+    /** Whoever gets the message is greeted, and whoever reads it at the same address. */
+    private Optional<String> greeting(CrmRecord person, List<UUID> others, Locale locale) {
         List<Greeted> greeted = new ArrayList<>();
-        greeted.add(greeted(
-                person.text("title"), person.text("first_name"), person.text("last_name"), person.text("formality")));
+        greeted.add(greeted(person));
+        others.stream().map(also::get).filter(Objects::nonNull).forEach(one -> greeted.add(greeted(one)));
         sharers.getOrDefault(person.id(), List.of())
                 .forEach(one -> greeted.add(greeted(one.title(), one.firstName(), one.lastName(), one.formality())));
         return salutations.of(locale, greeted);
+    }
+
+    private static Greeted greeted(CrmRecord person) {
+        return greeted(
+                person.text("title"), person.text("first_name"), person.text("last_name"), person.text("formality"));
     }
 
     private static Greeted greeted(String title, String firstName, String lastName, String formality) {

@@ -1,5 +1,6 @@
 package famulus.server.records;
 
+import famulus.server.records.PersonSummaryMapper.LastRow;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
@@ -71,6 +72,11 @@ public class PersonSummaries {
     /** Keeps whether somebody wants no messages that go to several at once. */
     public void unsubscribed(UUID person, boolean unsubscribed) {
         mapper.unsubscribed(person, unsubscribed);
+    }
+
+    /** When somebody answered last, as far as it is known. */
+    public Optional<Instant> lastReply(UUID person) {
+        return mapper.lastReply(person).map(LastRow::at);
     }
 
     /** Whether somebody said that they want no messages that go to several at once. */

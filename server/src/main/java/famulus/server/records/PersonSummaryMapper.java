@@ -69,6 +69,9 @@ interface PersonSummaryMapper {
     @Select("select unsubscribed from person_summary where person_id = #{person}")
     Optional<Boolean> wantsNoRounds(UUID person);
 
+    @Select("select last_reply as at from person_summary where person_id = #{person} and last_reply is not null")
+    Optional<LastRow> lastReply(UUID person);
+
     /** Leans on history_entry_kind. */
     @Update(
             """

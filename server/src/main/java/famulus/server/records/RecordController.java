@@ -7,6 +7,7 @@ import famulus.server.records.HistoryService.HistoryPortion;
 import famulus.server.records.RecordListService.LedgerWindow;
 import famulus.server.records.RecordPageService.RecordPage;
 import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -56,7 +57,8 @@ class RecordController {
 
     record NewEntry(EntryKind kind, int minutes, String words) {}
 
-    record NewDocument(String name, String link, DocumentState state) {}
+    /** A document; {@code file} is null where it is not kept here. */
+    record NewDocument(String name, String link, @Schema(nullable = true) UUID file, DocumentState state) {}
 
     record ContactRole(String role, boolean main) {}
 
@@ -158,7 +160,7 @@ class RecordController {
     @PostMapping("/deal/{id}/documents")
     Made addDocument(Colleague asking, @PathVariable UUID id, @RequestBody NewDocument document) {
         records.get(CrmKind.DEAL, id);
-        return new Made(deals.document(id, null, document.name(), document.link(), document.state()));
+        return new Made(deals.document(id, null, document.name(), document.link(), document.file(), document.state()));
     }
 
     @PutMapping("/deal/{id}/documents/{document}")
@@ -167,7 +169,8 @@ class RecordController {
             @PathVariable UUID id,
             @PathVariable("document") UUID documentId,
             @RequestBody NewDocument document) {
-        return new Made(deals.document(id, documentId, document.name(), document.link(), document.state()));
+        return new Made(
+                deals.document(id, documentId, document.name(), document.link(), document.file(), document.state()));
     }
 
     @DeleteMapping("/deal/{id}/documents/{document}")

@@ -9,7 +9,10 @@ import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
 import famulus.core.message.render.ItemSums;
 import famulus.core.record.StoredValue;
+import famulus.server.materials.FileService;
+import famulus.server.materials.FileService.KeptFile;
 import famulus.server.records.CatalogueService.StoredField;
+import famulus.server.records.DealMapper.DocumentRow;
 import famulus.server.records.DealMapper.RelatedRow;
 import famulus.server.records.DealService.DealLine;
 import famulus.server.records.DealService.DocumentState;
@@ -18,6 +21,7 @@ import famulus.server.records.HistoryService.HistoryPortion;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.DateTimeException;
@@ -25,8 +29,12 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 
@@ -42,6 +50,7 @@ public class RecordPageService {
     private final DealService deals;
     private final DealMapper related;
     private final TeamService team;
+    private final FileService files;
     private final Clock clock;
 
     RecordPageService(
@@ -51,7 +60,9 @@ public class RecordPageService {
             DealService deals,
             DealMapper related,
             TeamService team,
-            Clock clock) {
+            Clock clock,
+            FileService files) {
+        this.files = files;
         this.records = records;
         this.catalogue = catalogue;
         this.history = history;
@@ -122,7 +133,15 @@ public class RecordPageService {
 
     public record RelatedLine(CrmKind kind, UUID id, String name, String remark) {}
 
-    public record ShownDocument(UUID id, UUID dealId, String name, String link, DocumentState state, String since) {}
+    /** A document, with its file where that is kept here. */
+    public record ShownDocument(
+            UUID id,
+            UUID dealId,
+            String name,
+            String link,
+            @Schema(nullable = true) KeptFile file,
+            DocumentState state,
+            String since) {}
 
     public record ShownLine(
             String description,
@@ -155,15 +174,7 @@ public class RecordPageService {
                 timeThere(record, printer),
                 kind.isPerson() && history.wantsNoRounds(id),
                 related(record),
-                deals.documents(kind, id).stream()
-                        .map(row -> new ShownDocument(
-                                row.id(),
-                                row.dealId(),
-                                row.name(),
-                                row.link(),
-                                DocumentState.valueOf(row.state()),
-                                day(row.stateOn(), printer)))
-                        .toList(),
+                documents(deals.documents(kind, id), printer),
                 IntStream.range(0, Math.min(lines.size(), MOST_LINES))
                         .mapToObj(
                                 at -> shown(lines.get(at), sums.lines().get(at).net(), currency, printer))
@@ -293,6 +304,28 @@ public class RecordPageService {
 
     private static String money(BigDecimal amount, String currency, Merger printer) {
         return printer.print(new Value.Money(amount, currency), Optional.empty());
+    }
+
+    private List<ShownDocument> documents(List<DocumentRow> rows, Merger printer) {
+        Map<UUID, KeptFile> kept =
+                files
+                        .some(rows.stream()
+                                .map(DocumentRow::fileId)
+                                .filter(Objects::nonNull)
+                                .distinct()
+                                .toList())
+                        .stream()
+                        .collect(Collectors.toMap(KeptFile::id, Function.identity()));
+        return rows.stream()
+                .map(row -> new ShownDocument(
+                        row.id(),
+                        row.dealId(),
+                        row.name(),
+                        row.link(),
+                        row.fileId() == null ? null : kept.get(row.fileId()),
+                        DocumentState.valueOf(row.state()),
+                        day(row.stateOn(), printer)))
+                .toList();
     }
 
     private static String day(LocalDate day, Merger printer) {

@@ -128,6 +128,20 @@ class TeamController {
         return answers(asking);
     }
 
+    /** Whether colleagues may write in one’s name to the records one owns. */
+    record InMyName(boolean allowed) {}
+
+    @GetMapping("/api/profile/in-my-name")
+    InMyName inMyName(Colleague asking) {
+        return new InMyName(team.writtenForByColleagues(asking.id()));
+    }
+
+    @PutMapping("/api/profile/in-my-name")
+    InMyName inMyName(Colleague asking, @RequestBody InMyName wanted) {
+        team.writtenForByColleagues(asking.id(), wanted.allowed());
+        return inMyName(asking);
+    }
+
     /** How long one’s messages wait before they leave, in seconds. */
     record TakeBack(int seconds) {}
 

@@ -69,6 +69,13 @@ interface TeamMapper {
     @Select("select take_back_seconds from colleague where id = #{id} and take_back_seconds is not null")
     Optional<Integer> takeBackSeconds(UUID id);
 
+    /** Whether they let colleagues write in their name. */
+    @Select("select in_my_name from colleague where id = #{id}")
+    Optional<Boolean> inMyName(UUID id);
+
+    @Update("update colleague set in_my_name = #{allowed} where id = #{id}")
+    void allowInMyName(@Param("id") UUID id, @Param("allowed") boolean allowed);
+
     @Update("update colleague set take_back_seconds = #{seconds} where id = #{id}")
     void takeBackIn(@Param("id") UUID id, @Param("seconds") int seconds);
 

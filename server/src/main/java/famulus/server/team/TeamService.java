@@ -77,6 +77,17 @@ public class TeamService {
         mapper.takeBackIn(colleague, seconds);
     }
 
+    /** Whether somebody lets colleagues write in their name to the records they own. */
+    public boolean writtenForByColleagues(UUID owner) {
+        return mapper.inMyName(owner).orElse(false);
+    }
+
+    /** Lets colleagues write in somebody’s name to the records they own, or not from now on. */
+    @Transactional
+    public void writtenForByColleagues(UUID owner, boolean allowed) {
+        mapper.allowInMyName(owner, allowed);
+    }
+
     /** Our own company. */
     public House house() {
         return mapper.house().orElseThrow(() -> Refusal.because("first-run", "Famulus has not been set up yet."));

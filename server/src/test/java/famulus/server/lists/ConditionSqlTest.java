@@ -165,7 +165,7 @@ class ConditionSqlTest extends ServerTest {
         UUID deal = keep(CrmKind.DEAL, stored);
         deals.contact(deal, contact, "buyer", true);
         if (often()) {
-            deals.document(deal, null, one(TEXTS.subList(0, 10)), "", DealService.DocumentState.SENT);
+            deals.document(deal, null, one(TEXTS.subList(0, 10)), "", null, DealService.DocumentState.SENT);
         }
     }
 

@@ -84,10 +84,10 @@ class FilesTest extends ServerTest {
     void takesNothingEmptyOrTooLargeOrDisguised() throws Exception {
         assertThat(bring("a.pdf", new byte[0], signe).at("/fields/file").asString())
                 .contains("empty");
-        assertThat(bring("a.pdf", new byte[10_000_001], signe)
+        assertThat(bring("a.pdf", new byte[25_000_001], signe)
                         .at("/fields/file")
                         .asString())
-                .contains("larger than 10 MB");
+                .contains("larger than 25 MB");
         assertThat(bring("a.pdf", bytes("MZ\u0090"), signe).at("/fields/file").asString())
                 .contains("program");
         assertThat(bring("a\r\nBcc: x.pdf", bytes("x"), signe)
@@ -175,7 +175,7 @@ class FilesTest extends ServerTest {
         assertThat(done("POST", "/api/templates", draft(List.of(id)), signe)
                         .at("/fields/files")
                         .asString())
-                .contains("missing from Materials");
+                .contains("files is gone");
     }
 
     @ParameterizedTest

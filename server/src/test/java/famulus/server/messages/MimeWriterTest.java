@@ -18,7 +18,7 @@ class MimeWriterTest {
     private static final Mailbox INES = new Mailbox("Ines", "ines@x.example");
 
     private static byte[] write(Mailbox from, Mailbox to, String subject, MessageContent content, Headers headers) {
-        return MimeWriter.write("<1@x.example>", from, to, subject, content, headers, AT);
+        return MimeWriter.write("<1@x.example>", new MimeWriter.Parties(from, to), subject, content, headers, AT);
     }
 
     @Test

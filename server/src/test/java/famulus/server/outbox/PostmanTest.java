@@ -8,6 +8,7 @@ import famulus.server.outbox.Postman.Outcome;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.AfterEach;
@@ -48,7 +49,7 @@ class PostmanTest {
     }
 
     private Answer hand(byte[] source) {
-        return postman.hand(source, "signe@brindlewing.example", "ines@larkfield.example");
+        return postman.hand(source, "signe@brindlewing.example", List.of("ines@larkfield.example"));
     }
 
     @Test
@@ -229,7 +230,7 @@ class PostmanTest {
     void withoutAServerItWaits() {
         Postman nowhere = new Postman(new MailProperties(), Optional.empty(), MailLimits.STANDARD);
 
-        assertThat(nowhere.hand(new byte[0], "a@b.example", "c@d.example"))
+        assertThat(nowhere.hand(new byte[0], "a@b.example", List.of("c@d.example")))
                 .isEqualTo(new Answer(Outcome.NOT_NOW, "No mail server has been set up yet."));
         nowhere.close();
     }

@@ -1,0 +1,103 @@
+package famulus.server.messages;
+
+import famulus.core.calendar.PlannedHour;
+import famulus.server.platform.Refusal;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * What the sender wants of the way a message goes. All of it may be left out.
+ *
+ * @param also contacts who get it too, in the same line, and are greeted with its person
+ * @param cc addresses that get a copy and are seen
+ * @param bcc addresses that get a copy and are not seen
+ * @param replyTo where answers go; null for where the sender’s usually go
+ * @param toName how the person’s name is shown in the address line; null for the name on the record
+ * @param hour when it leaves; null for at once
+ */
+public record SendingWishes(
+        @Schema(nullable = true) List<UUID> also,
+        @Schema(nullable = true) List<String> cc,
+        @Schema(nullable = true) List<String> bcc,
+        @Schema(nullable = true) String replyTo,
+        @Schema(nullable = true) String toName,
+        @Schema(nullable = true) Hour hour) {
+    /** No wishes. */
+    public static final SendingWishes NONE = new SendingWishes(null, null, null, null, null, null);
+
+    public SendingWishes {
+        also = also == null
+                ? List.of()
+                : also.stream().filter(Objects::nonNull).distinct().toList();
+        cc = typed(cc);
+        bcc = typed(bcc);
+        replyTo = blankToNull(replyTo);
+        toName = blankToNull(toName);
+    }
+
+    private static List<String> typed(List<String> addresses) {
+        return addresses == null
+                ? List.of()
+                : addresses.stream()
+                        .filter(Objects::nonNull)
+                        .map(String::strip)
+                        .filter(one -> !one.isEmpty())
+                        .toList();
+    }
+
+    private static String blankToNull(String text) {
+        return text == null || text.isBlank() ? null : text.strip();
+    }
+
+    /**
+     * An hour on a clock.
+     *
+     * @param date such as 2026-05-05
+     * @param time such as 08:00
+     * @param zone whose clock, by its name in the IANA database
+     */
+    public record Hour(String date, String time, String zone) {
+        /** The same, read; refused where it is no hour. */
+        public PlannedHour planned() {
+            try {
+                return new PlannedHour(
+                        LocalDate.parse(date), LocalTime.parse(time).truncatedTo(ChronoUnit.MINUTES), ZoneId.of(zone));
+            } catch (DateTimeException | NullPointerException wrong) {
+                throw Refusal.field("hour", "Choose a day and an hour.");
+            }
+        }
+
+        /** A moment, to the minute. */
+        static Hour of(Instant moment) {
+            return of(PlannedHour.at(moment, ZoneOffset.UTC));
+        }
+
+        /** As it is written. */
+        public static Hour of(PlannedHour hour) {
+            return new Hour(
+                    hour.date().toString(),
+                    hour.time().truncatedTo(ChronoUnit.MINUTES).toString(),
+                    hour.zone().getId());
+        }
+    }
+
+    /** When it leaves; empty for at once. */
+    Optional<PlannedHour> planned() {
+        return Optional.ofNullable(hour).map(Hour::planned);
+    }
+
+    /** The same, leaving at another hour. */
+    SendingWishes at(Hour other) {
+        return new SendingWishes(also, cc, bcc, replyTo, toName, other);
+    }
+}
