@@ -26,7 +26,8 @@
   const at = $derived(route.pathname === '/' ? '/today' : `/${route.pathname.split('/')[1]}`);
 
   async function countWaiting() {
-    waiting = (await ask('get', '/api/outbox/count').catch(() => null))?.waiting ?? waiting;
+    const count = await ask('get', '/api/outbox/count').catch(() => null);
+    if (count) waiting = count.waiting + count.held;
   }
   const outboxChanged = gathered(countWaiting);
 

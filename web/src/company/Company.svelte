@@ -4,18 +4,20 @@
   import Parts from '../ui/Parts.svelte';
   import Counting from './Counting.svelte';
   import CompanyDetails from './CompanyDetails.svelte';
+  import DoNotEmail from './DoNotEmail.svelte';
   import Fields from './Fields.svelte';
   import Holidays from './Holidays.svelte';
   import Pipeline from './Pipeline.svelte';
   import Salutations from './Salutations.svelte';
 
-  /** Our company: its details, pipeline, greetings, holidays, fields of its own, and tracking. */
+  /** Our company: its details, pipeline, greetings, holidays, fields of its own, do-not-email list and tracking. */
   const parts = [
     ['details', 'Details', CompanyDetails],
     ['pipeline', 'Pipeline', Pipeline],
     ['greetings', 'Greetings', Salutations],
     ['holidays', 'Holidays', Holidays],
     ['fields', 'Fields', Fields],
+    ['do-not-email', 'Do not email', DoNotEmail],
     ['tracking', 'Tracking', Counting],
   ] as const;
   const part = $derived(String((route.params as Record<string, string>).part ?? 'details'));

@@ -39,6 +39,8 @@
     onmoved,
     onchip,
     onhand,
+    attached,
+    documents,
   }: {
     desk: Writing;
     composing: Composing;
@@ -51,6 +53,10 @@
     onchip?: (chip: Chip, anchor: HTMLElement) => boolean;
     /** Opens what was changed by hand in a text, of a message. */
     onhand?: (change: Hand['changes'][number], anchor: HTMLElement) => void;
+    /** What is known of the files of a message. */
+    attached?: Schemas['KeptFile'][];
+    /** Files of the deal that a message is about. */
+    documents?: Schemas['KeptFile'][];
   } = $props();
 
   /** The texts: subject, preview text, and the body, or each string of its blocks. */
@@ -64,6 +70,7 @@
   let paged = $state<HTMLElement | null>(null);
   let dropped = $state<{ id: string; file: File } | null>(null);
   let section = $state<HTMLElement>();
+  let filesLine = $state<DraftFiles>();
   /** The block the cursor was in last. */
   let last: string | undefined;
 
@@ -119,6 +126,11 @@
       if (text.chipUp(words, chips)) proved.set(text, { block, chips });
       else proved.delete(text);
     }
+  }
+
+  /** Attaches files from this computer. */
+  export function attach(files: File[]): void {
+    void filesLine?.attach(files);
   }
 
   /** The block of a field, and its string; none for its formatted text. */
@@ -416,7 +428,7 @@
   {#if whole}
     <div class="line along">
       <span>Files</span>
-      <DraftFiles {desk} />
+      <DraftFiles bind:this={filesLine} {desk} {attached} {documents} />
     </div>
   {/if}
   {#if designed && desk.mayChange && desk.draft?.mode !== 'SOURCE'}

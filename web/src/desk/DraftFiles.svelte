@@ -2,11 +2,22 @@
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
+  import { size } from '../ui/size';
   import Slip from '../ui/Slip.svelte';
   import type { Writing } from './writing';
 
-  /** The files that are attached to a template's messages. */
-  let { desk }: { desk: Writing } = $props();
+  /** The files that are attached to a template's messages, or to one message, which can have files of its own. */
+  let {
+    desk,
+    attached = [],
+    documents = [],
+  }: {
+    desk: Writing;
+    /** What is known of the files of a message, which need not be in Materials. */
+    attached?: Schemas['KeptFile'][];
+    /** Files of the deal it is about. */
+    documents?: Schemas['KeptFile'][];
+  } = $props();
 
   let all = $state<Schemas['KeptFile'][]>([]);
   let opener = $state<HTMLButtonElement>();
@@ -14,20 +25,37 @@
   let wrong = $state('');
   let coming = $state('');
   let chooser = $state<HTMLInputElement>();
+  let mine = $state<Schemas['KeptFile'][]>([]);
+  const apart = $derived(desk.hand !== null);
   const chosen = $derived(desk.draft?.files ?? []);
+  const known = $derived([...all, ...documents, ...attached, ...mine]);
   const left = $derived(all.filter((file) => !chosen.includes(file.id)));
+  const papers = $derived(documents.filter((file) => !chosen.includes(file.id)));
+  const together = $derived(
+    chosen.reduce((sum, id) => sum + (known.find((file) => file.id === id)?.size ?? 0), 0),
+  );
 
   async function read() {
     all = await ask('get', '/api/materials/files').catch(() => all);
   }
 
   function name(id: string): string {
-    return all.find((file) => file.id === id)?.name ?? 'a file that is gone';
+    return known.find((file) => file.id === id)?.name ?? 'a file that is gone';
+  }
+
+  function sizeOf(id: string): string {
+    const file = known.find((one) => one.id === id);
+    return file ? size(file.size) : '';
   }
 
   function add(id: string) {
     choosing = false;
     desk.change({ files: [...chosen, id] }, true);
+  }
+
+  /** Attaches files from this computer, one after another. */
+  export async function attach(files: Iterable<File>): Promise<void> {
+    for (const file of files) await take(file);
   }
 
   async function take(file: File | undefined) {
@@ -36,10 +64,11 @@
     coming = file.name;
     try {
       const made = await bring<Schemas['KeptFile']>(
-        `/api/materials/files?name=${encodeURIComponent(file.name)}`,
+        `/api/materials/files${apart ? '/apart' : ''}?name=${encodeURIComponent(file.name)}`,
         file,
       );
-      await read();
+      if (apart) mine = [...mine, made];
+      else await read();
       add(made.id);
     } catch (failure) {
       wrong = `${file.name}: ${Object.values(fieldsOf(failure))[0] ?? sentence(failure)}`;
@@ -53,7 +82,7 @@
 <span class="files">
   {#each chosen as id (id)}
     <span class="file"
-      >{name(id)}{#if desk.mayChange}
+      >{name(id)}{#if apart && sizeOf(id)}{' '}<small>{sizeOf(id)}</small>{/if}{#if desk.mayChange}
         <InlineButton
           soft
           aria-label="Remove {name(id)}"
@@ -68,25 +97,40 @@
   {:else if !chosen.length}
     <span class="none">none</span>
   {/if}
+  {#if apart && chosen.length > 1}<span class="none">{size(together)} in all</span>{/if}
+  {#if coming}<span class="none" role="status">uploading {coming} …</span>{/if}
 </span>
+{#if wrong && !choosing}<p class="wrong" role="alert">{wrong}</p>{/if}
 {#if choosing}
   <Slip title="Attach a file" anchor={opener} onclose={() => (choosing = false)}>
+    {#if papers.length}
+      <p class="none">Documents of the deal</p>
+      <ul>
+        {#each papers as file (file.id)}
+          <li>
+            <Button quiet onclick={() => add(file.id)}>{file.name}</Button>
+            <small>{size(file.size)}</small>
+          </li>
+        {/each}
+      </ul>
+    {/if}
+    {#if apart && left.length}<p class="none">From Materials</p>{/if}
     <ul>
       {#each left as file (file.id)}
         <li>
           <Button quiet onclick={() => add(file.id)}>{file.name}</Button>
-          <small>{Math.ceil(file.size / 1000)} KB</small>
+          <small>{size(file.size)}</small>
         </li>
       {/each}
     </ul>
-    <Button onclick={() => chooser?.click()}>Upload one</Button>
+    <Button onclick={() => chooser?.click()}>{apart ? 'From this computer' : 'Upload one'}</Button>
     <input
       bind:this={chooser}
       type="file"
       hidden
-      onchange={(event) => void take(event.currentTarget.files?.[0])}
+      multiple={apart}
+      onchange={(event) => void attach([...(event.currentTarget.files ?? [])])}
     />
-    {#if coming}<p role="status">uploading {coming} …</p>{/if}
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   </Slip>
 {/if}

@@ -36,7 +36,7 @@
 
 <BringIn
   label="Upload files"
-  says="Up to 10 MB each, no programs."
+  says="Up to 25 MB each, no programs."
   address={(file) => `/api/materials/files?name=${encodeURIComponent(file.name)}`}
   onbrought={read}
 >

@@ -2,7 +2,6 @@
   import { tick, untrack } from 'svelte';
   import { ask, fieldsOf, Problem, sentence, type Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
-  import { me } from '../app/session.svelte';
   import { Composing } from '../desk/body/composing.svelte';
   import Draft from '../desk/Draft.svelte';
   import { draftKey, readDraft } from '../desk/keptDrafts';
@@ -13,11 +12,11 @@
   import Slip from '../ui/Slip.svelte';
   import BlanksForm from './BlanksForm.svelte';
   import ChangeSlip from './ChangeSlip.svelte';
+  import EnvelopeLine from './Envelope.svelte';
   import GapSlip from './GapSlip.svelte';
   import { isKeptMessage, type KeptMessage } from './keptMessage';
   import { MessageState, type Envelope } from './messageState.svelte';
   import NewerValues from './NewerValues.svelte';
-  import Route from './Route.svelte';
   import StopsList from './StopsList.svelte';
   import { onItsWay } from './takingBack';
   import TemplateChooser from './TemplateChooser.svelte';
@@ -49,6 +48,8 @@
   } = $props();
 
   const key = untrack(() => draftKey(page.kind, page.id));
+  /** Files of the deal that can go along. */
+  const documents = $derived(page.documents.flatMap(({ file, name }) => (file ? [{ ...file, name }] : [])));
   const onDeal = untrack(() => page.kind === 'deal');
   const about = $derived<Schemas['TemplateLine']['about']>(
     onDeal ? 'DEAL' : page.kind === 'lead' ? 'LEAD' : 'CONTACT',
@@ -63,6 +64,7 @@
       address: null,
       sender: null,
       after: after?.id ?? null,
+      wishes: null,
     };
   }
 
@@ -70,7 +72,7 @@
   const composing = new Composing(message);
   let writing = $state(false);
   let follows = $state(untrack(() => after));
-  let senders = $state<Schemas['Colleague'][]>([]);
+  let envelope = $state<Schemas['ShownEnvelope'] | null>(null);
   let wrong = $state('');
   let sending = $state(false);
   let gap = $state<{ piece: Schemas['ShownPiece']; anchor: HTMLElement } | null>(null);
@@ -87,10 +89,8 @@
   const open = $derived((proof?.blanks ?? []).filter((one) => !one.answer).map((one) => one.hint));
   /** What is to be looked at, and stops nothing. */
   const checks = $derived((proof?.notes ?? []).filter((note) => note.level === 'QUERY' && !note.waved));
-  const senderName = $derived.by(() => {
-    const { firstName, lastName } = senders.find((one) => one.id === message.envelope.sender) ?? me();
-    return `${firstName} ${lastName}`;
-  });
+  const hour = $derived(message.envelope.wishes?.hour ?? null);
+  const sendWords = $derived(hour ? 'Send at that hour' : 'Send now');
 
   message.preview.onproof = (read, fresh) => {
     void tick().then(() => {
@@ -163,7 +163,7 @@
   async function merge(mode: Mode | null = null) {
     try {
       wrong = '';
-      await message.begin(mode);
+      await message.begin(mode ?? message.draft?.mode ?? null);
       if (follows) followIt();
       writing = true;
       message.moved();
@@ -191,6 +191,24 @@
     const answer = `Re: ${subject.replace(/^\s*(re|aw)\s*:\s*/i, '')}`;
     // A brace of a subject is one, not a field.
     return answer.replaceAll('{', '\\{');
+  }
+
+  /** What of a drop or paste goes along as files; pictures go into the message, where it can show them. */
+  function filesOf(brought: DataTransfer | null): DataTransferItem[] {
+    const plain = message.draft?.mode === 'PLAIN';
+    return [...(brought?.items ?? [])].filter(
+      (one) => one.kind === 'file' && (plain || !one.type.startsWith('image/')),
+    );
+  }
+
+  function attach(event: Event, brought: DataTransfer | null) {
+    const files = filesOf(brought)
+      .map((one) => one.getAsFile())
+      .filter((one) => one !== null);
+    if (!files.length) return;
+    event.preventDefault();
+    event.stopPropagation();
+    draft?.attach(files);
   }
 
   /** To the first value that is missing, else to the words. */
@@ -230,8 +248,24 @@
       how();
       void merge();
     };
-    if (message.changed()) again = then;
+    if (!message.untouched()) again = then;
     else then();
+  }
+
+  /**
+   * Takes what changes values of the message: who is greeted, and the day it is read. A message that nobody has changed is
+   * merged again for it; of any other the new values are offered.
+   */
+  async function wish(wishes: Schemas['SendingWishes']) {
+    const untouched = message.untouched();
+    // The server knows a draft by what it was begun with.
+    if (!untouched) await message.flush();
+    message.envelope.wishes = wishes;
+    if (untouched) await merge();
+    else {
+      message.moved();
+      message.preview.ask();
+    }
   }
 
   async function send() {
@@ -347,11 +381,6 @@
     ]),
   );
 
-  if (untrack(() => me().role) === 'ASSISTANT') {
-    void ask('get', '/api/team').then((team) => {
-      senders = team.filter((one) => one.active && (one.role === 'AGENT' || one.role === 'KEEPER'));
-    });
-  }
   void goOn();
 </script>
 
@@ -375,20 +404,21 @@
         ondone={() => void tick().then(goToFirst)}
       />
     {/if}
-    <Route
+    <EnvelopeLine
+      {message}
       to={proof.person}
-      {senderName}
       {contacts}
-      {senders}
       {onDeal}
-      sender={message.envelope.sender ?? ''}
-      person={message.envelope.person}
-      deal={message.envelope.deal ?? null}
-      bind:address={() => message.envelope.address ?? '', (to) => (message.envelope.address = to)}
-      onaddress={() => message.moved()}
+      bind:shown={envelope}
+      onaddress={(to) => {
+        message.envelope.address = to;
+        message.moved();
+      }}
       onsender={(to) => remerge(() => (message.envelope.sender = to))}
       onperson={(to) => remerge(() => (message.envelope.person = to))}
       ondeal={(to) => remerge(() => (message.envelope.deal = to))}
+      onpeople={(to) => void wish(to)}
+      onhour={(at) => void wish({ ...message.envelope.wishes, hour: at } as Schemas['SendingWishes'])}
     />
     {#if message.templateChanged}
       <p class="follows">
@@ -402,7 +432,16 @@
     {#if looking && proof.rendering}
       <div class="seen"><MessageFrame html={proof.rendering.html} title="The message" /></div>
     {/if}
-    <div class="mail" class:hidden={looking} lang={proof.person.language}>
+    <div
+      class="mail"
+      class:hidden={looking}
+      lang={proof.person.language}
+      ondragovercapture={(event) => {
+        if (filesOf(event.dataTransfer).length) event.preventDefault();
+      }}
+      ondropcapture={(event) => attach(event, event.dataTransfer)}
+      onpastecapture={(event) => attach(event, event.clipboardData)}
+    >
       <Draft
         bind:this={draft}
         desk={message}
@@ -411,12 +450,14 @@
         labels={{ subject: 'Subject of this message', text: 'Text of this message' }}
         onmoved={() => {}}
         onchip={openField}
+        attached={envelope?.files}
+        {documents}
         onhand={(one, anchor) => (change = { change: one, anchor })}
       />
     </div>
     <div class="go">
       <Button main bind:element={sendButton} disabled={sending} onclick={() => void send()}>
-        {sending ? 'Sending …' : 'Send now'}
+        {sending ? 'Sending …' : sendWords}
       </Button>
       <Button quiet onclick={() => void putAside()}>Save and close</Button>
       <Button quiet onclick={() => void discard()}>Discard</Button>
@@ -487,7 +528,7 @@
         onclick={() => {
           asking = false;
           void send();
-        }}>Send now</Button
+        }}>{sendWords}</Button
       >
       <Button onclick={() => (asking = false)}>Not yet</Button>
     </p>

@@ -19,7 +19,7 @@ const NOTHING_CHANGED: Hand = { values: [], changes: [], newer: [] };
 /** To whom a message goes and from whom, and what it belongs to. */
 export type Envelope = Pick<
   MessageToSend,
-  'template' | 'kind' | 'person' | 'deal' | 'address' | 'sender' | 'after'
+  'template' | 'kind' | 'person' | 'deal' | 'address' | 'sender' | 'after' | 'wishes'
 >;
 
 /**
@@ -49,6 +49,8 @@ export class MessageState implements Writing {
   /** Fields that are no words to change: the day of an event, what stands in HTML. */
   private readonly staysAField = new Set<string>();
   private steps = noSteps();
+  /** What it said when it was begun here; null where it was gone on with. */
+  private begunWords: string | null = null;
 
   readonly preview: PreviewLoop = new PreviewLoop(
     () =>
@@ -90,8 +92,10 @@ export class MessageState implements Writing {
 
   /** What its template says to the person, by now. */
   private merged(mode: Mode | null = null): Promise<Schemas['BegunMessage']> {
-    const { template, kind, person, deal, sender } = this.envelope;
-    return ask('post', '/api/messages/begin', { body: { template, kind, id: person, deal, sender, mode } });
+    const { template, kind, person, deal, sender, wishes } = $state.snapshot(this.envelope);
+    return ask('post', '/api/messages/begin', {
+      body: { template, kind, id: person, deal, sender, mode, wishes },
+    });
   }
 
   /**
@@ -108,22 +112,33 @@ export class MessageState implements Writing {
     this.draftId = newMessageId();
     this.version = 0;
     this.take(begun.words);
+    this.begunWords = this.words();
   }
 
   /** Goes on with what was kept. */
   goOn(kept: KeptMessage): void {
     const { message } = kept;
-    const { template, kind, person, deal, address, sender, after } = message;
+    const { template, kind, person, deal, address, sender, after, wishes } = message;
     this.id = message.id;
     this.draftId = kept.draft;
     this.version = kept.version;
-    this.envelope = { template, kind, person, deal, address, sender, after };
+    this.begunWords = null;
+    this.envelope = { template, kind, person, deal, address, sender, after, wishes };
     this.take(message.words!);
     this.keepHere(kept.unsent);
     if (kept.unsent) {
       this.keeping = 'keeping';
       this.keepSoon();
     }
+  }
+
+  private words(): string {
+    return JSON.stringify($state.snapshot(this.draft));
+  }
+
+  /** Whether it says just what it was begun with, as far as is known: then it can be begun anew without asking. */
+  untouched(): boolean {
+    return this.begunWords === this.words();
   }
 
   private take(words: Draft): void {

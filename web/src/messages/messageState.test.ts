@@ -39,6 +39,7 @@ function begun(): MessageState {
     address: null,
     sender: null,
     after: null,
+    wishes: null,
   });
 }
 
@@ -177,6 +178,18 @@ describe('a message that is being written', () => {
     expect(message.draftId).not.toBe(before);
     expect(kept.map(({ version }) => version)).toEqual([0, 0]);
     expect(asked).toHaveBeenCalledWith('delete', '/api/message-drafts/{id}', { params: { id: before } });
+  });
+
+  it('is begun anew without asking only while it says what it was begun with', async () => {
+    const message = begun();
+    await message.begin();
+    expect(message.untouched()).toBe(true);
+    message.change({ design: '{}' });
+    expect(message.untouched()).toBe(false);
+    await message.begin();
+    expect(message.untouched()).toBe(true);
+    message.goOn(readDraft(KEY, isKeptMessage)!);
+    expect(message.untouched()).toBe(false);
   });
 
   it('leaves nothing behind once it is sent', async () => {

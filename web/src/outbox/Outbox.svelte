@@ -55,6 +55,7 @@
     <span aria-live="polite"
       >{outbox
         ? (outbox.waiting ? `${outbox.waiting} waiting` : 'nothing waits') +
+          (outbox.held ? ` · ${outbox.held} held` : '') +
           (outbox.notSure ? ` · ${outbox.notSure} not sure` : '')
         : ''}</span
     >

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { ask, sentence, type Schemas } from '../api/client';
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { go, recordAddress } from '../app/router';
+  import HourSlip from '../messages/HourSlip.svelte';
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
   import { dayAndTime, time } from '../ui/when';
@@ -12,6 +13,10 @@
 
   let opened = $state(false);
   let asked = $state(false);
+  let moving = $state<HTMLElement | null>(null);
+  /** Whether it waits for an hour that was chosen, rather than for somebody to think again. */
+  const planned = $derived(line.state === 'WAITING' && line.attempts === 0 && !!line.plannedFor);
+  const held = $derived(line.state === 'HELD');
 
   async function act(how: () => Promise<unknown>) {
     try {
@@ -28,14 +33,26 @@
     if (draft) go(recordAddress(line.personKind, line.personId), { search: `?draft=${draft}` });
   }
 
+  /** Has it leave at another hour; says what is wrong with that. */
+  async function move(hour: Schemas['Hour'] | null): Promise<string> {
+    try {
+      await ask('put', '/api/outbox/{id}/hour', { params: { id: line.id }, body: { hour: hour! } });
+      await onacted();
+      return '';
+    } catch (failure) {
+      return fieldsOf(failure).hour ?? sentence(failure);
+    }
+  }
+
   function where(): string {
     if (line.state === 'SENT') return `sent ${dayAndTime(line.sentAt ?? line.createdAt)}`;
     if (line.state === 'SENDING') return 'is being sent';
     if (line.state === 'NOT_SURE') return 'not sure it went';
     if (line.state === 'REFUSED') return 'was rejected';
     if (line.state === 'CANCELLED') return 'was cancelled';
+    if (line.state === 'HELD') return 'held: look at it';
     return line.attempts === 0
-      ? `leaves at ${time(line.nextAttemptAt ?? line.createdAt)}`
+      ? `leaves ${line.plannedFor ? dayAndTime(line.plannedFor) : `at ${time(line.nextAttemptAt ?? line.createdAt)}`}`
       : `waits after ${line.attempts} ${line.attempts === 1 ? 'try' : 'tries'}, next at ${time(line.nextAttemptAt ?? line.createdAt)}`;
   }
 </script>
@@ -43,7 +60,9 @@
 <li>
   <div class="line">
     <button class="subject" aria-expanded={opened} onclick={() => (opened = !opened)}>{line.subject}</button>
-    <a href={recordAddress(line.personKind, line.personId)}>{line.toAddress}</a>
+    <a href={recordAddress(line.personKind, line.personId)}
+      >{line.toAddress}{line.others ? ` and ${line.others} more` : ''}</a
+    >
     <span class="soft">{line.test ? 'test by ' : ''}{line.senderName}</span>
     <span class={line.state.toLowerCase()}>{where()}</span>
     <span class="ways">
@@ -62,17 +81,34 @@
           >It arrived</Button
         >
       {/if}
-      {#if line.mayHandle && line.state === 'WAITING' && line.attempts === 0}
-        <Button quiet onclick={() => void act(writeOn)}>Take back</Button>
-      {:else if line.mayHandle && (line.state === 'WAITING' || line.state === 'REFUSED')}
+      {#if line.mayHandle && held}
+        <Button
+          quiet
+          onclick={() =>
+            void act(() => ask('post', '/api/outbox/{id}/as-it-is', { params: { id: line.id } }))}
+          >Send as it is</Button
+        >
+      {/if}
+      {#if line.mayHandle && planned}
+        <Button
+          quiet
+          aria-expanded={!!moving}
+          onclick={(event) => (moving = moving ? null : event.currentTarget)}>Move…</Button
+        >
+      {/if}
+      {#if line.mayHandle && (held || (line.state === 'WAITING' && line.attempts === 0))}
+        <Button quiet onclick={() => void act(writeOn)}>{planned || held ? 'Open' : 'Take back'}</Button>
+      {/if}
+      {#if line.mayHandle && (line.state === 'REFUSED' || held || planned || (line.state === 'WAITING' && line.attempts > 0))}
         <Button
           quiet
           onclick={() => void act(() => ask('delete', '/api/outbox/{id}', { params: { id: line.id } }))}
-          >{line.state === 'REFUSED' ? 'Dismiss' : 'Cancel message'}</Button
+          >{line.state === 'REFUSED' ? 'Dismiss' : planned || held ? 'Cancel' : 'Cancel message'}</Button
         >
       {/if}
     </span>
   </div>
+  {#if held}<p class="answer">{line.heldWhy}</p>{/if}
   {#if line.lastAnswer && line.state !== 'SENT' && line.state !== 'CANCELLED'}
     <p class="answer">{line.lastAnswer}</p>
   {/if}
@@ -90,6 +126,18 @@
   {/if}
   {#if opened}<SentMessage id={line.id} />{/if}
 </li>
+{#if moving}
+  <HourSlip
+    anchor={moving}
+    kind={line.personKind}
+    person={line.personId}
+    name={line.toAddress}
+    hour={null}
+    mayBeNow={false}
+    onchoose={move}
+    onclose={() => (moving = null)}
+  />
+{/if}
 
 <style>
   li {
@@ -99,7 +147,7 @@
 
   .line {
     display: grid;
-    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) 110px minmax(0, 1.2fr) 190px;
+    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) 110px minmax(0, 1.1fr) 250px;
     gap: 16px;
     align-items: center;
     min-height: 24px;
@@ -139,6 +187,7 @@
   }
 
   .waiting,
+  .held,
   .sending,
   .not_sure,
   .answer {

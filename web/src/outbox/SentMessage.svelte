@@ -27,6 +27,7 @@
   <p role="alert">{failed}</p>
 {:else if message}
   <MailReading read={message.read} pieces={message.pieces} />
+  {#if message.bcc.length}<p class="soft">Hidden copy to {message.bcc.join(', ')}</p>{/if}
   {#if message.lastAnswer && message.state !== 'SENT'}<p class="answer">
       The mail server said: {message.lastAnswer}
     </p>{/if}
@@ -54,6 +55,10 @@
 {/if}
 
 <style>
+  .soft {
+    color: var(--ink-soft);
+  }
+
   .answer {
     margin-top: 6px;
     color: var(--query);

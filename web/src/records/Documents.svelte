@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
   import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
+  import { size } from '../ui/size';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
 
@@ -18,16 +19,38 @@
     ['WITHDRAWN', 'withdrawn'],
   ] as const;
   let open = $state<{ id: string; anchor: HTMLElement } | null>(null);
-  let draft = $state({ name: '', link: '', state: 'DRAFT' as Shown['state'] });
+  let draft = $state({ name: '', link: '', file: null as string | null, state: 'DRAFT' as Shown['state'] });
+  /** The file of the document that is open; null where it has none. */
+  let file = $state<Schemas['KeptFile'] | null>(null);
+  let coming = $state(false);
+  let chooser = $state<HTMLInputElement>();
   let wrong = $state<Record<string, string>>({});
   const onDeal = $derived(page.kind === 'deal');
 
   function begin(event: MouseEvent, document?: Shown) {
     draft = document
-      ? { name: document.name, link: document.link, state: document.state }
-      : { name: '', link: '', state: 'DRAFT' };
+      ? { name: document.name, link: document.link, file: document.file?.id ?? null, state: document.state }
+      : { name: '', link: '', file: null, state: 'DRAFT' };
+    file = document?.file ?? null;
     wrong = {};
     open = { id: document?.id ?? '', anchor: event.currentTarget as HTMLElement };
+  }
+
+  async function take(chosen: File | undefined) {
+    if (!chosen) return;
+    coming = true;
+    try {
+      file = await bring<Schemas['KeptFile']>(
+        `/api/materials/files/apart?name=${encodeURIComponent(chosen.name)}`,
+        chosen,
+      );
+      draft.file = file.id;
+      draft.name ||= file.name.replace(/\.[^.]*$/, '');
+      wrong = {};
+    } catch (failure) {
+      wrong = { file: Object.values(fieldsOf(failure))[0] ?? sentence(failure) };
+    }
+    coming = false;
   }
 
   async function keep(event: SubmitEvent) {
@@ -73,7 +96,11 @@
     <ul>
       {#each page.documents as document (document.id)}
         <li>
-          {#if document.link}
+          {#if document.file}
+            <a href="/api/materials/files/{document.file.id}" download={document.file.name}>{document.name}</a
+            >
+            <span class="size">{size(document.file.size)}</span>
+          {:else if document.link}
             <a href={document.link} target="_blank" rel="noreferrer">{document.name}</a>
           {:else}
             <span>{document.name}</span>
@@ -105,6 +132,29 @@
     <form onsubmit={keep}>
       <Field label="Name" bind:value={draft.name} error={wrong.name} />
       <Field label="Link" bind:value={draft.link} error={wrong.link} placeholder="https://" />
+      <p class="file">
+        {#if file}
+          {file.name} <span class="size">{size(file.size)}</span>
+          <InlineButton
+            soft
+            onclick={() => {
+              file = null;
+              draft.file = null;
+            }}>remove</InlineButton
+          >
+        {:else}
+          <InlineButton onclick={() => chooser?.click()}
+            >{coming ? 'uploading …' : 'upload a file'}</InlineButton
+          >
+        {/if}
+        <input
+          bind:this={chooser}
+          type="file"
+          hidden
+          onchange={(event) => void take(event.currentTarget.files?.[0])}
+        />
+      </p>
+      {#if wrong.file}<p class="wrong" role="alert">{wrong.file}</p>{/if}
       <Choose label="State" bind:value={draft.state} options={states} />
       <Button main type="submit">Save</Button>
       {#if open.id}<Button quiet onclick={() => void remove()}>Remove</Button>{/if}
@@ -124,6 +174,20 @@
     padding: 5px 0;
     border-top: 1px solid var(--rule-soft);
     font-size: 13.5px;
+  }
+
+  .size {
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  .file {
+    margin-bottom: 8px;
+  }
+
+  .wrong {
+    margin-bottom: 8px;
+    color: var(--stop);
   }
 
   .remark {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { shortcuts } from '../app/keys.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
   import Slip from '../ui/Slip.svelte';
@@ -26,6 +27,11 @@
     NOTE: 'Add a note',
     ANSWERED_ELSEWHERE: 'Log a reply',
   };
+  const letters: Record<Kind, string> = { CALL: 'c', NOTE: 'n', ANSWERED_ELSEWHERE: 'r' };
+  const kinds = $derived<Kind[]>(
+    page.kind === 'organisation' ? ['CALL', 'NOTE'] : ['CALL', 'NOTE', 'ANSWERED_ELSEWHERE'],
+  );
+  const openers = $state<Partial<Record<Kind, HTMLButtonElement>>>({});
   const labels: Record<Kind, string> = {
     CALL: 'About the call',
     NOTE: 'Note',
@@ -55,13 +61,23 @@
     }
   }
 
+  $effect(() =>
+    shortcuts(
+      kinds.map((kind) => ({
+        key: letters[kind],
+        label: titles[kind],
+        run: () => openers[kind] && begin(openers[kind], kind),
+      })),
+    ),
+  );
+
   const said = $derived.by(() => {
     const there = new Set(page.said.map((entry) => entry.id));
     return [...page.said, ...older.filter((entry) => !there.has(entry.id))];
   });
 
-  function begin(event: MouseEvent, kind: Kind) {
-    noting = { kind, anchor: event.currentTarget as HTMLElement };
+  function begin(anchor: HTMLElement, kind: Kind) {
+    noting = { kind, anchor };
     words = '';
     minutes = '';
     wrong = {};
@@ -116,11 +132,14 @@
 <header>
   <h2>History</h2>
   <div class="ways">
-    <Button quiet onclick={(event: MouseEvent) => begin(event, 'CALL')}>Log a call</Button>
-    <Button quiet onclick={(event: MouseEvent) => begin(event, 'NOTE')}>Add a note</Button>
-    {#if page.kind !== 'organisation'}
-      <Button quiet onclick={(event: MouseEvent) => begin(event, 'ANSWERED_ELSEWHERE')}>Log a reply</Button>
-    {/if}
+    {#each kinds as kind (kind)}
+      <Button
+        quiet
+        bind:element={openers[kind]}
+        aria-keyshortcuts={letters[kind]}
+        onclick={() => begin(openers[kind]!, kind)}>{titles[kind]}</Button
+      >
+    {/each}
   </div>
 </header>
 <ol>
@@ -145,8 +164,10 @@
           {#if entry.state === 'WAITING' || entry.state === 'SENDING'}<span class="waits"
               >waits in the outbox</span
             >{/if}
+          {#if entry.state === 'HELD'}<a class="waits" href="/today">held before it left</a>{/if}
           {#if entry.state === 'REFUSED'}<span class="refused">was rejected</span>{/if}
           {#if entry.state === 'NOT_SURE'}<a class="waits" href="/outbox">not sure it went</a>{/if}
+          {#if entry.firstWords && opened !== entry.id}<p class="first">{entry.firstWords}</p>{/if}
           {#if entry.openedAt || entry.clicked || entry.unsubscribed}
             <p class="became">
               {[
@@ -248,6 +269,12 @@
     text-align: left;
     overflow-wrap: anywhere;
     cursor: pointer;
+  }
+
+  .first {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
 
   .message:hover b {

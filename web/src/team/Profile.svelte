@@ -16,6 +16,7 @@
   });
   let answersTo = $state('');
   let seconds = $state('');
+  let inMyName = $state(false);
   let password = $state('');
   let old = $state('');
   let wrong = $state<Record<string, string>>({});
@@ -28,11 +29,16 @@
     .then((read) => (seconds = String(read.seconds)))
     .catch((failure) => notify(sentence(failure), { stop: true }));
 
+  ask('get', '/api/profile/in-my-name')
+    .then((read) => (inMyName = read.allowed))
+    .catch((failure) => notify(sentence(failure), { stop: true }));
+
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     try {
       await ask('put', '/api/profile/answers', { body: { answersTo } });
       await ask('put', '/api/profile/take-back', { body: { seconds: Number(seconds) } });
+      await ask('put', '/api/profile/in-my-name', { body: { allowed: inMyName } });
       session.now!.who = await ask('put', '/api/profile', { body: profile });
       wrong = {};
       notify('Your profile is saved.');
@@ -80,6 +86,10 @@
         error={wrong.seconds}
         remark="A message waits so long before it leaves. 0 sends it at once."
       />
+      <label class="allow">
+        <input type="checkbox" bind:checked={inMyName} />
+        Colleagues may write in my name to contacts, leads and deals that I own
+      </label>
       <Field label="Signature" lines={5} bind:value={profile.signature} error={wrong.signature} />
       <Button main type="submit">Save</Button>
     </form>
@@ -112,6 +122,11 @@
     grid-template-columns: minmax(0, 480px) minmax(0, 300px);
     gap: 50px;
     padding: 20px;
+  }
+
+  .allow {
+    display: block;
+    margin-bottom: 10px;
   }
 
   .two {

@@ -14,6 +14,9 @@
   let failed = $state('');
   const day = serverNow().toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
 
+  const held = $derived(lines?.filter((one) => one.state === 'HELD') ?? []);
+  const waiting = $derived(lines?.filter((one) => one.state !== 'HELD') ?? []);
+
   async function read() {
     try {
       const [open, steps] = await Promise.all([
@@ -53,11 +56,19 @@
       <FirstHour hour={firstHour} onchanged={(hour) => (firstHour = hour)} onread={read} />
     {/if}
     <div class="drafts"><Drafts title="Drafts to finish" /></div>
+    {#if held.length}
+      <section aria-labelledby="held">
+        <h2 id="held">Held <small>something changed before they were to leave</small></h2>
+        <ul>
+          {#each held as line (line.id)}<OutboxLine {line} onacted={read} />{/each}
+        </ul>
+      </section>
+    {/if}
     <section aria-labelledby="waiting">
       <h2 id="waiting">In the outbox</h2>
-      {#if lines.length}
+      {#if waiting.length}
         <ul>
-          {#each lines as line (line.id)}<OutboxLine {line} onacted={read} />{/each}
+          {#each waiting as line (line.id)}<OutboxLine {line} onacted={read} />{/each}
         </ul>
       {:else}
         <p class="said">
@@ -81,6 +92,11 @@
     padding: 10px 20px 6px;
     border-bottom: 1px solid var(--rule-soft);
     font: 500 var(--large) / 1.3 var(--serif);
+  }
+
+  small {
+    color: var(--ink-soft);
+    font: 13px var(--sans);
   }
 
   ul {
