@@ -28,6 +28,7 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
     private final BlockingQueue<String> taken = new LinkedBlockingQueue<>();
     private final AtomicInteger connections = new AtomicInteger();
     private final Map<Step, String> answers = new ConcurrentHashMap<>();
+    private final Map<String, String> refused = new ConcurrentHashMap<>();
     private volatile boolean brokenRoute;
     private volatile Step slowAt;
     private volatile CountDownLatch reached = new CountDownLatch(0);
@@ -66,6 +67,7 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
     /** Forgets all it was told and all it took. */
     void behave() {
         answers.clear();
+        refused.clear();
         taken.clear();
         connections.set(0);
         brokenRoute = false;
@@ -91,6 +93,11 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
 
     void answer(Step step, String words) {
         answers.put(step, words);
+    }
+
+    /** Turns one address away. */
+    void refuse(String address, String words) {
+        refused.put(address, words);
     }
 
     /** Ends the connection at a step, in order (FIN) after what it has said before. */
@@ -149,7 +156,8 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
             if (line.startsWith("MAIL")) {
                 say(caller, Step.MAIL, "250 fine");
             } else if (line.startsWith("RCPT")) {
-                say(caller, Step.RECIPIENT, "250 fine");
+                String address = line.replaceAll("^RCPT TO:<|>.*$", "");
+                say(caller, Step.RECIPIENT, refused.getOrDefault(address, "250 fine"));
             } else if (line.equals("DATA")) {
                 String answer = answers.getOrDefault(Step.DATA, "354 go on");
                 say(caller, Step.DATA, "354 go on");

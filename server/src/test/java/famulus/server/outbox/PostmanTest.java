@@ -60,6 +60,29 @@ class PostmanTest {
         assertThat(server.taken().remove()).isEqualTo("Subject: Hives\r\n\r\nDear Ines\r\n");
     }
 
+    private Answer handToThree() {
+        return postman.hand(
+                "Subject: Hives\r\n\r\nDear all\r\n".getBytes(StandardCharsets.UTF_8),
+                "signe@brindlewing.example",
+                List.of("ines@larkfield.example", "tom@larkfield.example", "ada@pell.example"));
+    }
+
+    /** Nobody has it twice once the address is put right, and nobody has it who the sender does not know of. */
+    @Test
+    void aMessageToSeveralGoesToAllOfThemOrToNone() {
+        assertThat(handToThree().outcome()).isEqualTo(Outcome.TAKEN);
+        assertThat(server.taken()).hasSize(1);
+
+        server.refuse("tom@larkfield.example", "550 no such mailbox");
+        assertThat(handToThree()).isEqualTo(new Answer(Outcome.NEVER, "tom@larkfield.example: 550 no such mailbox"));
+        server.refuse("ines@larkfield.example", "450 later, please");
+        assertThat(handToThree()).isEqualTo(new Answer(Outcome.NEVER, "tom@larkfield.example: 550 no such mailbox"));
+        server.refuse("tom@larkfield.example", "250 fine");
+        assertThat(handToThree()).isEqualTo(new Answer(Outcome.NOT_NOW, "ines@larkfield.example: 450 later, please"));
+        assertThat(server.taken()).hasSize(1);
+        assertThat(hand().outcome()).isEqualTo(Outcome.NOT_NOW);
+    }
+
     @Test
     void anyCodeThatSaysDoneIsDone() {
         server.answer(Step.DOT, "252 taken, in a way");

@@ -200,6 +200,37 @@ class SendLaterTest extends ServerTest {
     }
 
     @Test
+    void aClockSetBackDoesNotHurryIt() throws Exception {
+        clock.forward(Duration.ofHours(2));
+        UUID id = tomorrow();
+        clock.forward(Duration.ofHours(-3));
+        worker.mend();
+        assertThat(column("next_attempt_at", id)).startsWith("2026-05-05 07:00:00");
+        untilEightTomorrow();
+        reaches(id, "SENT");
+    }
+
+    @Test
+    void whatCannotBeLookedAtStaysUntilItCan() throws Exception {
+        UUID id = tomorrow();
+        String plan = sql.queryForObject("select plan from message_plan", String.class);
+        sql.update("update message_plan set plan = 'damaged'");
+        untilEightTomorrow();
+        await().atMost(Duration.ofSeconds(20)).until(() -> {
+            worker.look();
+            return sql.queryForObject(
+                    "select execution_time > timestamp with time zone '2026-05-05 07:00:00Z' from scheduled_tasks"
+                            + " where task_instance = ?",
+                    Boolean.class,
+                    id.toString());
+        });
+        assertThat(column("state", id)).isEqualTo("WAITING");
+        sql.update("update message_plan set plan = ?", plan);
+        clock.forward(Duration.ofSeconds(10));
+        reaches(id, "SENT");
+    }
+
+    @Test
     void anAnswerHoldsIt() throws Exception {
         UUID id = tomorrow();
         clock.forward(Duration.ofMinutes(5));
