@@ -82,7 +82,7 @@
 <span class="files">
   {#each chosen as id (id)}
     <span class="file"
-      >{name(id)}{#if apart && sizeOf(id)}{' '}<small>{sizeOf(id)}</small>{/if}{#if desk.mayChange}
+      >{name(id)}{#if apart && sizeOf(id)}<small>, {sizeOf(id)}</small>{/if}{#if desk.mayChange}
         <InlineButton
           soft
           aria-label="Remove {name(id)}"

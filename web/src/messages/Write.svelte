@@ -9,14 +9,16 @@
   import Button from '../ui/Button.svelte';
   import MessageFrame from '../ui/MessageFrame.svelte';
   import { notify } from '../ui/notices.svelte';
-  import Slip from '../ui/Slip.svelte';
   import BlanksForm from './BlanksForm.svelte';
   import ChangeSlip from './ChangeSlip.svelte';
   import EnvelopeLine from './Envelope.svelte';
   import GapSlip from './GapSlip.svelte';
-  import { isKeptMessage, type KeptMessage } from './keptMessage';
+  import { filesOf, takeFiles } from './brought';
+  import { isKeptMessage } from './keptMessage';
   import { MessageState, type Envelope } from './messageState.svelte';
+  import { openKept } from './opening';
   import NewerValues from './NewerValues.svelte';
+  import SendRow from './SendRow.svelte';
   import StopsList from './StopsList.svelte';
   import { onItsWay } from './takingBack';
   import TemplateChooser from './TemplateChooser.svelte';
@@ -81,16 +83,12 @@
   let blanks = $state<BlanksForm>();
   /** Whether it is looked at as it will be read, rather than written. */
   let looking = $state(false);
-  let sendButton = $state<HTMLButtonElement>();
   /** Whether it is asked to send although something is to be checked. */
   let asking = $state(false);
 
   const proof = $derived(message.preview.proof);
   const open = $derived((proof?.blanks ?? []).filter((one) => !one.answer).map((one) => one.hint));
-  /** What is to be looked at, and stops nothing. */
-  const checks = $derived((proof?.notes ?? []).filter((note) => note.level === 'QUERY' && !note.waved));
-  const hour = $derived(message.envelope.wishes?.hour ?? null);
-  const sendWords = $derived(hour ? 'Send at that hour' : 'Send now');
+  const plain = $derived(message.draft?.mode === 'PLAIN');
 
   message.preview.onproof = (read, fresh) => {
     void tick().then(() => {
@@ -110,16 +108,10 @@
 
   /** Goes on with what is kept here, or with the draft that is wanted, or asks for a template. */
   async function goOn() {
-    const here = readDraft(key, isKeptMessage);
     try {
-      if (here && (!wanted || wanted === here.draft)) {
-        if (!here.unsent && here.version > 0) await fromServer(here.draft, () => message.goOn(here));
-        else message.goOn(here);
-        writing = true;
-      } else if (wanted) {
-        if (here?.unsent) await handOver(here);
-        await fromServer(wanted);
-      }
+      const found = await openKept(message, key, wanted);
+      writing = found === 'message';
+      if (found === 'gone') onclose();
       await findFollowed();
     } catch (failure) {
       wrong = sentence(failure);
@@ -132,26 +124,6 @@
     if (!id || follows?.id === id) return;
     const { read } = await ask('get', '/api/messages/{id}', { params: { id } });
     follows = { id, subject: read.subject };
-  }
-
-  /** Gives the server what it has not got of another draft that is kept here, before this one takes its place. */
-  async function handOver({ draft: id, version, message: other }: KeptMessage) {
-    await ask('put', '/api/message-drafts/{id}', { params: { id }, body: { version, message: other } });
-  }
-
-  /** What another machine has made of a draft since is what is gone on with. */
-  async function fromServer(id: string, without?: () => void) {
-    try {
-      const kept = await ask('get', '/api/message-drafts/{id}', { params: { id } });
-      message.goOn({ draft: kept.id, version: kept.version, message: kept.message, unsent: false });
-      writing = true;
-    } catch (failure) {
-      if (!without) throw failure;
-      if (failure instanceof Problem && failure.code === 'missing') {
-        await message.discard().catch(() => undefined);
-        onclose();
-      } else without();
-    }
   }
 
   async function begin(template: string | null, mode: Mode | null) {
@@ -191,24 +163,6 @@
     const answer = `Re: ${subject.replace(/^\s*(re|aw)\s*:\s*/i, '')}`;
     // A brace of a subject is one, not a field.
     return answer.replaceAll('{', '\\{');
-  }
-
-  /** What of a drop or paste goes along as files; pictures go into the message, where it can show them. */
-  function filesOf(brought: DataTransfer | null): DataTransferItem[] {
-    const plain = message.draft?.mode === 'PLAIN';
-    return [...(brought?.items ?? [])].filter(
-      (one) => one.kind === 'file' && (plain || !one.type.startsWith('image/')),
-    );
-  }
-
-  function attach(event: Event, brought: DataTransfer | null) {
-    const files = filesOf(brought)
-      .map((one) => one.getAsFile())
-      .filter((one) => one !== null);
-    if (!files.length) return;
-    event.preventDefault();
-    event.stopPropagation();
-    draft?.attach(files);
   }
 
   /** To the first value that is missing, else to the words. */
@@ -374,7 +328,7 @@
         run: () => {
           if (!writing) return;
           // Where something has to be fixed, that is what is said.
-          if (checks.length && !message.stops.length) asking = true;
+          if (message.checks().length && !message.stops.length) asking = true;
           else void send();
         },
       },
@@ -437,10 +391,10 @@
       class:hidden={looking}
       lang={proof.person.language}
       ondragovercapture={(event) => {
-        if (filesOf(event.dataTransfer).length) event.preventDefault();
+        if (filesOf(event.dataTransfer, plain).length) event.preventDefault();
       }}
-      ondropcapture={(event) => attach(event, event.dataTransfer)}
-      onpastecapture={(event) => attach(event, event.clipboardData)}
+      ondropcapture={(event) => draft?.attach(takeFiles(event, event.dataTransfer, plain))}
+      onpastecapture={(event) => draft?.attach(takeFiles(event, event.clipboardData, plain))}
     >
       <Draft
         bind:this={draft}
@@ -455,39 +409,17 @@
         onhand={(one, anchor) => (change = { change: one, anchor })}
       />
     </div>
-    <div class="go">
-      <Button main bind:element={sendButton} disabled={sending} onclick={() => void send()}>
-        {sending ? 'Sending …' : sendWords}
-      </Button>
-      <Button quiet onclick={() => void putAside()}>Save and close</Button>
-      <Button quiet onclick={() => void discard()}>Discard</Button>
-      {#if message.envelope.template && message.changed()}
-        <Button
-          quiet
-          onclick={() => void message.asTheTemplateSays().catch((failure) => (wrong = sentence(failure)))}
-          >All as the template says</Button
-        >
-      {/if}
-      {#if proof.rendering}
-        <Button quiet aria-pressed={looking} onclick={() => (looking = !looking)}
-          >{looking ? 'Back to writing' : `As ${proof.person.name} will read it`}</Button
-        >
-      {/if}
-      <span class="keeping" role="status">
-        {#if message.keeping === 'kept'}saved{:else if message.keeping === 'keeping'}saving …{:else if message.keeping === 'unkept'}not
-          saved yet; it is safe in this browser{/if}
-      </span>
-    </div>
-    {#if message.keeping === 'elsewhere'}
-      <p class="wrong" role="alert">
-        This draft was changed in another window.
-        <Button quiet onclick={() => void message.choose(true).then((why) => (wrong = why))}>Keep mine</Button
-        >
-        <Button quiet onclick={() => void message.choose(false).then((why) => (wrong = why))}
-          >Take the other one</Button
-        >
-      </p>
-    {/if}
+    <SendRow
+      {message}
+      {proof}
+      {sending}
+      bind:looking
+      bind:asking
+      onsend={() => void send()}
+      onaside={() => void putAside()}
+      ondiscard={() => void discard()}
+      onfailed={(why) => (wrong = why)}
+    />
     {#if again}
       <p class="wrong" role="alert">
         The words you changed in this message would be lost.
@@ -514,25 +446,6 @@
       onclose={() => (gap = null)}
     />
   {/key}
-{/if}
-{#if asking && checks.length}
-  <Slip title="Send this message?" anchor={sendButton} placement="top-start" onclose={() => (asking = false)}>
-    <p>{checks.length === 1 ? 'One thing is' : `${checks.length} things are`} to check:</p>
-    <ul class="checks">
-      {#each checks as note, i (i)}<li>{note.title}</li>{/each}
-    </ul>
-    <p class="ways">
-      <Button
-        main
-        data-first
-        onclick={() => {
-          asking = false;
-          void send();
-        }}>{sendWords}</Button
-      >
-      <Button onclick={() => (asking = false)}>Not yet</Button>
-    </p>
-  </Slip>
 {/if}
 {#if change}
   {#key change.anchor}
@@ -562,27 +475,6 @@
   .seen {
     border: 1px solid var(--rule);
     background: #fff;
-  }
-
-  .go {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px 10px;
-    align-items: center;
-    margin-top: 10px;
-    color: var(--ink-soft);
-    font-size: 12.5px;
-  }
-
-  .checks {
-    margin: 4px 0 10px;
-    padding-left: 18px;
-    list-style: disc;
-  }
-
-  .ways {
-    display: flex;
-    gap: 8px;
   }
 
   .wrong {

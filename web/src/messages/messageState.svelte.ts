@@ -132,6 +132,11 @@ export class MessageState implements Writing {
     }
   }
 
+  /** What is to be looked at, and stops nothing. */
+  checks(): Schemas['ShownNote'][] {
+    return (this.preview.proof?.notes ?? []).filter((note) => note.level === 'QUERY' && !note.waved);
+  }
+
   private words(): string {
     return JSON.stringify($state.snapshot(this.draft));
   }

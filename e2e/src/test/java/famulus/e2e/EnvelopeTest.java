@@ -75,7 +75,7 @@ class EnvelopeTest extends BrowserTest {
         page.locator("input[type=file][multiple]")
                 .setInputFiles(new FilePayload(
                         "chosen.txt", "text/plain", "north".repeat(300).getBytes(StandardCharsets.UTF_8)));
-        assertThat(page.locator(".file")).containsText("chosen.txt 2 KB");
+        assertThat(page.locator(".file")).containsText("chosen.txt, 2 KB");
         attachedBy(page, "drop", "dataTransfer", "dropped.pdf");
         attachedBy(page, "paste", "clipboardData", "pasted.pdf");
         assertThat(page.locator(".file")).hasCount(3);
@@ -174,7 +174,7 @@ class EnvelopeTest extends BrowserTest {
         page.getByText("an empty plain message").click();
         button(page, "attach a file").click();
         button(page, "Agreement").click();
-        assertThat(page.locator(".file")).containsText("Agreement 2.4 MB");
+        assertThat(page.locator(".file")).containsText("Agreement, 2.4 MB");
         button(page, "Discard").click();
     }
 
