@@ -37,9 +37,11 @@ import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 
 /**
@@ -129,6 +131,38 @@ public class ProofService {
         return reading.of(people.person(to, sender, catalogue, about == About.DEAL, needs));
     }
 
+    /** A message merged for a person, that nobody has proofread. */
+    public record Merge(MessageSource source, MergedMessage merged) {}
+
+    /** Merges a message, and says nothing of it. */
+    public Merge merge(MessageSource source, About about, For to, Colleague sender, Given given) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
+        NeededData needs = NeededData.of(reading.program.paths());
+        return reading.merge(people.person(to, sender, catalogue, about == About.DEAL, needs));
+    }
+
+    /** A message that was read, and what another one says to the same person. */
+    public record ProofBeside(Proof proof, Merge other) {}
+
+    /**
+     * Reads a message, and merges another for the same person, whose values are gathered once.
+     *
+     * @param other what it is compared with; nothing is given for it but the moment
+     */
+    public ProofBeside proofBeside(
+            MessageSource source, MessageSource other, About about, For to, Colleague sender, Given given) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
+        Given moment = new Given(Map.of(), Map.of(), given.sending(), given.at());
+        PreparedMessage beside = new PreparedMessage(signed(other, sender), about, catalogue, moment);
+        Set<Path> paths = new HashSet<>(reading.program.paths());
+        paths.addAll(beside.program.paths());
+        Person person = people.person(
+                to, sender, catalogue, about == About.DEAL, NeededData.of(paths).withAddresses());
+        return new ProofBeside(reading.of(person), beside.merge(person));
+    }
+
     /**
      * Merges a message for many, parsed once and with their values gathered at once.
      *
@@ -179,7 +213,7 @@ public class ProofService {
         private final FieldCatalogue catalogue;
         private final Given given;
         private final MessageProgram program;
-        private final Map<MessagePart, List<Problem>> problems;
+        private Map<MessagePart, List<Problem>> problems;
 
         private PreparedMessage(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
             this.source = source;
@@ -187,11 +221,21 @@ public class ProofService {
             this.catalogue = catalogue;
             this.given = given;
             this.program = source.parse();
-            this.problems = program.problems(new Analyser(catalogue, about));
         }
 
-        private Proof of(Person person) {
-            Instant at = given.at().orElseGet(clock::instant);
+        /** Found once, though many may be read. */
+        private Map<MessagePart, List<Problem>> problems() {
+            if (problems == null) {
+                problems = program.problems(new Analyser(catalogue, about));
+            }
+            return problems;
+        }
+
+        private Merge merge(Person person) {
+            return new Merge(source, merged(person, given.at().orElseGet(clock::instant)));
+        }
+
+        private MergedMessage merged(Person person, Instant at) {
             Merger merger = new Merger(new MergeSettings(
                     person.locale(),
                     person.zone(),
@@ -199,9 +243,14 @@ public class ProofService {
                     person.workingDays(),
                     values(given.chosen(), about, catalogue),
                     answers(given.answers())));
-            MergedMessage merged = program.merge(merger, person.context());
+            return program.merge(merger, person.context());
+        }
+
+        private Proof of(Person person) {
+            Instant at = given.at().orElseGet(clock::instant);
+            MergedMessage merged = merged(person, at);
             ProofSubject subject = new ProofSubject(
-                    source, problems, merged, person.name(), path -> label(catalogue, path, about), given.sending());
+                    source, problems(), merged, person.name(), path -> label(catalogue, path, about), given.sending());
             return new Proof(person, catalogue, program, subject, proofreader.read(subject), at);
         }
     }

@@ -9,6 +9,7 @@ import famulus.server.messages.KeptDraftMapper.DraftLineRow;
 import famulus.server.messages.KeptDraftMapper.DraftRow;
 import famulus.server.messages.MessageDraftService.Beginning;
 import famulus.server.messages.MessageDraftService.BegunWords;
+import famulus.server.messages.MessageDraftService.MessageBeside;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
@@ -110,11 +111,11 @@ public class KeptDraftService {
     record Begun(Integer templateVersion, Map<String, MergedText> texts) {}
 
     /** What a message was made of, as it was kept with its draft; of one that has none, what it would be made of now. */
-    Begun begun(MessageToSend message, BegunWords now, Colleague asking) {
+    Begun begun(MessageToSend message, MessageBeside now, Colleague asking) {
         return find(message.draft(), asking)
                 .map(draft -> new Begun(draft.templateVersion(), draft.texts()))
                 .orElseGet(() ->
-                        new Begun(now.merged().template().map(Template::version).orElse(null), now.texts()));
+                        new Begun(now.draft().template().map(Template::version).orElse(null), now.texts()));
     }
 
     /**

@@ -9,7 +9,9 @@ import famulus.core.message.personal.PersonalMessage;
 import famulus.core.message.personal.Personalised;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Given;
+import famulus.server.desk.ProofService.Merge;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.desk.ProofService.ProofBeside;
 import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
 import famulus.server.library.Template;
@@ -111,6 +113,59 @@ public class MessageDraftService {
         return read(message, new Given(Map.of(), message.answers(), true, message.leaves()), asking);
     }
 
+    private MessageDraft read(MessageToSend message, Given given, Colleague asking) {
+        Wanted wanted = wanted(message, asking);
+        return wanted.read(
+                proofs.proof(drafts.source(wanted.words()), wanted.about(), message.to(), wanted.sender(), given));
+    }
+
+    /**
+     * A message beside what it would be begun with now.
+     *
+     * @param texts those that its template gives now, by key
+     */
+    record MessageBeside(MessageDraft draft, Map<String, MergedText> texts) {}
+
+    /** A message as its sender has written it, beside what it would be begun with now; the person is asked for once. */
+    MessageBeside beside(MessageToSend message, Colleague asking) {
+        Wanted wanted = wanted(message, asking);
+        Draft origin = wanted.template()
+                .map(Draft::of)
+                .orElseGet(() -> nothing(wanted.about(), Beginning.of(message).mode()));
+        ProofBeside both = proofs.proofBeside(
+                drafts.source(wanted.words()),
+                drafts.source(origin),
+                wanted.about(),
+                message.to(),
+                wanted.sender(),
+                new Given(Map.of(), message.answers(), true, message.leaves()));
+        return new MessageBeside(wanted.read(both.proof()), texts(both.other()));
+    }
+
+    /** What a message is read from. */
+    private record Wanted(Optional<Template> template, About about, Draft words, Colleague sender) {
+        private MessageDraft read(Proof proof) {
+            return new MessageDraft(proof, template, about, sender, words.files());
+        }
+    }
+
+    private Wanted wanted(MessageToSend message, Colleague asking) {
+        For to = message.to();
+        Colleague sender = allowed(to, message.sender(), asking);
+        Optional<Template> template = template(message.template(), to, asking, sender);
+        boolean begun =
+                template.isEmpty() && message.words() != null && message.words().about() != null;
+        About about = begun ? message.words().about() : about(template, to);
+        Draft words = message.words() == null
+                ? template.map(Draft::of).orElseGet(() -> nothing(about, Mode.PLAIN))
+                : message.words();
+        return new Wanted(template, about, words, sender);
+    }
+
+    private static Map<String, MergedText> texts(Merge merge) {
+        return Personalised.of(merge.source(), merge.merged()).texts();
+    }
+
     /**
      * The texts that a message is begun with, at a moment.
      *
@@ -122,22 +177,7 @@ public class MessageDraftService {
         About about = about(then, to);
         Draft written = then.map(Draft::of)
                 .orElseGet(() -> nothing(about, Beginning.of(message).mode()));
-        Proof proof = proofs.proof(drafts.source(written), about, to, sender, sending);
-        return Personalised.of(proof.source(), proof.merged()).texts();
-    }
-
-    private MessageDraft read(MessageToSend message, Given given, Colleague asking) {
-        For to = message.to();
-        Colleague sender = allowed(to, message.sender(), asking);
-        Optional<Template> template = template(message.template(), to, asking, sender);
-        boolean begun =
-                template.isEmpty() && message.words() != null && message.words().about() != null;
-        About about = begun ? message.words().about() : about(template, to);
-        Draft words = message.words() == null
-                ? template.map(Draft::of).orElseGet(() -> nothing(about, Mode.PLAIN))
-                : message.words();
-        return new MessageDraft(
-                proofs.proof(drafts.source(words), about, to, sender, given), template, about, sender, words.files());
+        return texts(proofs.merge(drafts.source(written), about, to, sender, sending));
     }
 
     /**

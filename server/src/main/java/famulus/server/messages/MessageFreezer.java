@@ -11,7 +11,7 @@ import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.messages.EnvelopeService.ReadEnvelope;
 import famulus.server.messages.FrozenMessage.TemplateVersion;
 import famulus.server.messages.KeptDraftService.Begun;
-import famulus.server.messages.MessageDraftService.Beginning;
+import famulus.server.messages.MessageDraftService.MessageBeside;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.messages.MimeWriter.Headers;
 import famulus.server.messages.MimeWriter.Mailbox;
@@ -80,7 +80,8 @@ public class MessageFreezer {
      * @param follows the identifiers of the messages it follows, with angle brackets, the oldest first
      */
     public FrozenMessage freeze(MessageToSend message, List<String> follows, Colleague asking) {
-        MessageDraft draft = drafts.read(message, asking);
+        MessageBeside now = drafts.beside(message, asking);
+        MessageDraft draft = now.draft();
         String subject = draft.proof().merged().subject().text().strip();
         Optional<Rendering> rendering = renderings.mail(draft.proof(), subject);
         String body = rendering
@@ -93,7 +94,7 @@ public class MessageFreezer {
             throw Refusal.fields(read.wrong());
         }
         draft.template().ifPresent(one -> templates.keepVersion(one.id(), one.version(), Reason.USED));
-        Optional<Begun> begun = begun(message, asking);
+        Optional<Begun> begun = begun(message, now, asking);
         Person person = draft.proof().person();
         LinkedContent content = links.put(contents.of(draft, rendering, body), person.kind(), person.id());
         return frozen(
@@ -121,10 +122,10 @@ public class MessageFreezer {
     }
 
     /** What a message was made of; nothing for one that leaves as it is merged now, or was begun from nothing. */
-    private Optional<Begun> begun(MessageToSend message, Colleague asking) {
+    private Optional<Begun> begun(MessageToSend message, MessageBeside now, Colleague asking) {
         return message.words() == null || message.template() == null
                 ? Optional.empty()
-                : Optional.of(kept.begun(message, drafts.begin(Beginning.of(message), asking), asking));
+                : Optional.of(kept.begun(message, now, asking));
     }
 
     private static List<KeptPiece> pieces(Optional<Begun> begun, MessageDraft draft) {

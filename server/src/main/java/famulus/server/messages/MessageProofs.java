@@ -12,8 +12,7 @@ import famulus.server.library.Template;
 import famulus.server.library.WavedNoteService;
 import famulus.server.library.WavedNoteService.Waved;
 import famulus.server.messages.KeptDraftService.Begun;
-import famulus.server.messages.MessageDraftService.Beginning;
-import famulus.server.messages.MessageDraftService.BegunWords;
+import famulus.server.messages.MessageDraftService.MessageBeside;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.team.Colleague;
 import java.util.List;
@@ -62,8 +61,8 @@ class MessageProofs {
 
     /** Reads a message. */
     WrittenMessage of(MessageToSend message, Colleague asking) {
-        MessageDraft draft = drafts.read(message, asking);
-        BegunWords now = drafts.begin(Beginning.of(message), asking);
+        MessageBeside now = drafts.beside(message, asking);
+        MessageDraft draft = now.draft();
         Begun begun = kept.begun(message, now, asking);
         Integer version = draft.template().map(Template::version).orElse(null);
         ShownHand hand = ShownHand.of(draft, begun.texts(), now.texts());
