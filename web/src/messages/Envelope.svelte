@@ -3,6 +3,7 @@
   import { ask, sentence, type Schemas } from '../api/client';
   import InlineButton from '../ui/InlineButton.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
+  import { onSameDay } from './bothClocks';
   import HourSlip from './HourSlip.svelte';
   import type { MessageState } from './messageState.svelte';
   import OthersSlip from './OthersSlip.svelte';
@@ -156,7 +157,7 @@
       ? 'now'
       : shown.hour.ours === shown.hour.theirs
         ? shown.hour.ours
-        : `${shown.hour.ours} (${shown.hour.theirs} for them)`}</InlineButton
+        : `${shown.hour.ours} (${onSameDay(shown.hour.theirs, shown.hour.ours)} for them)`}</InlineButton
   >
 </p>
 {#if shown?.hour?.remarks.length}<p class="remark">{shown.hour.remarks.join(' ')}</p>{/if}

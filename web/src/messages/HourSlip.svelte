@@ -1,6 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { ask, sentence, type Schemas } from '../api/client';
+  import { bothClocks } from './bothClocks';
   import Button from '../ui/Button.svelte';
   import Slip from '../ui/Slip.svelte';
   import SmallInput from '../ui/SmallInput.svelte';
@@ -47,6 +48,7 @@
   const typed = $derived<Hour | null>(date && time && zone ? { date, time, zone } : null);
   const shown = $derived(hours?.hour);
   const sameClock = $derived(hours?.ours === hours?.theirs);
+  const places = $derived({ ours: hours?.oursName ?? '', theirs: hours?.theirsName ?? '' });
 
   async function read(about: Hour | null) {
     const turn = ++asked;
@@ -91,12 +93,7 @@
       {#each hours.offered as one (one.kind)}
         <li>
           <Button quiet onclick={() => void choose(one.hour.hour)}>{words[one.kind]}</Button>
-          <small
-            >{one.hour.theirs}{sameClock ? '' : ` in ${hours.theirsName}`}{sameClock ||
-            one.hour.ours === one.hour.theirs
-              ? ''
-              : ` · ${one.hour.ours} in ${hours.oursName}`}</small
-          >
+          <small>{bothClocks(one.hour, places)}</small>
         </li>
       {/each}
     </ul>
@@ -127,10 +124,9 @@
         {#if hours.refusal}
           <span class="wrong">{hours.refusal}</span>
         {:else if shown}
-          {#if !sameClock}{shown.ours} in {hours.oursName}, {shown.theirs} in {hours.theirsName}.{/if}
+          {bothClocks(shown, places)}.
           {#each shown.remarks as remark (remark)}<span class="remark">{remark}</span>
           {/each}
-          {#if sameClock && !shown.remarks.length}{shown.ours}.{/if}
         {/if}
       </p>
       <Button main type="submit" disabled={!typed || !!hours.refusal}>Choose this hour</Button>
@@ -154,6 +150,7 @@
   }
 
   small {
+    padding-left: 6px;
     color: var(--ink-soft);
     font-size: 12.5px;
   }

@@ -131,8 +131,12 @@
     await merge(mode);
   }
 
-  /** Merges anew; words that were changed are left behind. */
-  async function merge(mode: Mode | null = null) {
+  /**
+   * Merges anew; words that were changed are left behind.
+   *
+   * @param goThere whether the cursor goes to the message
+   */
+  async function merge(mode: Mode | null = null, goThere = true) {
     try {
       wrong = '';
       await message.begin(mode ?? message.draft?.mode ?? null);
@@ -141,7 +145,7 @@
       message.moved();
       await untilRead();
       // What the template asks comes before anything else.
-      if (!open.length) goToFirst();
+      if (goThere && !open.length) goToFirst();
     } catch (failure) {
       wrong = sentence(failure);
     }
@@ -215,7 +219,8 @@
     // The server knows a draft by what it was begun with.
     if (!untouched) await message.flush();
     message.envelope.wishes = wishes;
-    if (untouched) await merge();
+    // Whoever sets the envelope is still there.
+    if (untouched) await merge(null, false);
     else {
       message.moved();
       message.preview.ask();

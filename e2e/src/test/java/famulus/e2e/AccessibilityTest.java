@@ -71,6 +71,14 @@ class AccessibilityTest extends BrowserTest {
         page.keyboard().press("Enter");
         textbox(page, "Text of this message").waitFor();
         scan(page, "writing to a contact");
+        button(page, "and nobody else").click();
+        page.getByLabel("Copy to (cc)").waitFor();
+        scan(page, "who else gets a message");
+        page.keyboard().press("Escape");
+        button(page, "now").click();
+        button(page, "Choose this hour").waitFor();
+        scan(page, "when a message leaves");
+        page.keyboard().press("Escape");
         button(page, "Discard").click();
         page.keyboard().press("3");
         page.locator("[data-at='5'] a").click();
@@ -123,6 +131,9 @@ class AccessibilityTest extends BrowserTest {
         page.navigate(address("/company/pipeline"));
         textbox(page, "stage 1").waitFor();
         scan(page, "the pipeline");
+        page.navigate(address("/company/do-not-email"));
+        page.getByLabel("Address or domain").waitFor();
+        scan(page, "the do-not-email list");
         page.navigate(address("/company/tracking"));
         page.getByLabel("Track opens and clicks").waitFor();
         scan(page, "what is counted");
