@@ -287,7 +287,7 @@ export class MessageState implements Writing {
   }
 
   private async keepOnce(): Promise<void> {
-    if (!this.draft || this.keeping === 'kept' || this.keeping === 'elsewhere') return;
+    if (!this.draft || this.gone || this.keeping === 'kept' || this.keeping === 'elsewhere') return;
     const at = this.changedAt;
     try {
       const { version } = await ask('put', '/api/message-drafts/{id}', {
