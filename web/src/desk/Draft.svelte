@@ -22,6 +22,7 @@
   import { lengthsOf } from './body/richText';
   import Sheet from './body/Sheet.svelte';
   import SourceEditor from './body/SourceEditor.svelte';
+  import SourceSheet from './SourceSheet.svelte';
   import { richField, Slots } from './body/slots';
   import type { Chip } from './draftText';
   import FieldSlips from './FieldSlips.svelte';
@@ -316,7 +317,7 @@
   />
 {/snippet}
 
-{#snippet html(block: Block)}
+{#snippet source(block: Block)}
   {@const name = `${block.id}/source`}
   <SourceEditor
     bind:this={
@@ -331,6 +332,19 @@
     onchange={(next) => changeString(block.id, 'source', next)}
     onback={goBack}
   />
+{/snippet}
+
+{#snippet words(block: Block, label: string, placeholder: string)}
+  {@const name = richField(block.id)}
+  {@render field(
+    name,
+    label,
+    JSON.stringify(textOf(block)),
+    untrack(() => slots.within(desk.preview.proof!.body.chips, name)),
+    slots.within(bodyNotes, name),
+    { rich: true, placeholder },
+    (next) => changeText(block.id, next),
+  )}
 {/snippet}
 
 {#snippet part(which: Part, label: string, oneLine: boolean, placeholder: string)}
@@ -372,11 +386,10 @@
     {/if}
     <div class="sheet" class:blocks={designed} class:banded={designed && composing.banded}>
       {#if desk.draft!.mode === 'SOURCE'}
-        <p class="hint">
-          Imported HTML. When it is shown or sent, style sheets are written into it and what can’t be sent is
-          left out. Type &#123; to put in a field.
-        </p>
-        {#each blocksOf(composing.body) as block (block.id)}{@render html(block)}{/each}
+        <SourceSheet {composing} {message}>
+          {#snippet html(block)}{@render source(block)}{/snippet}
+          {#snippet note(block)}{@render words(block, 'Your note', 'Write a few words of your own.')}{/snippet}
+        </SourceSheet>
       {:else if designed}
         {#if composing.banded && whole}
           <Housed
@@ -388,6 +401,7 @@
           {composing}
           {sentences}
           inside={desk.preview.proof?.rendering?.inside ?? {}}
+          {source}
           onpicture={(block, anchor, file) => {
             dropped = file ? { id: block.id, file } : null;
             if (composing.editable) composing.open(block.id, anchor);
@@ -405,17 +419,11 @@
               (next) => changeString(block.id, key, next),
             )}
           {/snippet}
-          {#snippet source(block)}{@render html(block)}{/snippet}
           {#snippet rich(block, placeholder)}
-            {@const name = richField(block.id)}
-            {@render field(
-              name,
+            {@render words(
+              block,
               `Block ${composing.numbers.get(block.id)}, ${stringLabel(block.kind, '')}`,
-              JSON.stringify(textOf(block)),
-              untrack(() => slots.within(desk.preview.proof!.body.chips, name)),
-              slots.within(bodyNotes, name),
-              { rich: true, placeholder },
-              (next) => changeText(block.id, next),
+              placeholder,
             )}
           {/snippet}
         </Sheet>
@@ -467,12 +475,6 @@
     border: 1px solid var(--rule);
     background: var(--sheet);
     font-size: 15px;
-  }
-
-  .hint {
-    padding: 0 8px 8px 4px;
-    color: var(--ink-soft);
-    font: italic 13.5px/1.4 var(--serif);
   }
 
   .along {

@@ -1,6 +1,10 @@
 <script lang="ts">
-  import InlineButton from '../ui/InlineButton.svelte';
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import Button from '../ui/Button.svelte';
+  import Field from '../ui/Field.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import Slip from '../ui/Slip.svelte';
 
   /** A person's e-mail addresses; the first is written to first. */
   let { page, onchanged }: { page: Schemas['RecordPage']; onchanged: (page: Schemas['RecordPage']) => void } =
@@ -10,6 +14,9 @@
   let editing = $state<number | null>(null);
   let typed = $state('');
   let wrong = $state('');
+  /** The address that is about to be put on the do-not-email list. */
+  let stopping = $state<{ address: string; anchor: HTMLElement } | null>(null);
+  let reason = $state('');
 
   async function keep(addresses: Address[]) {
     try {
@@ -50,6 +57,21 @@
     if (event.key === 'Escape') editing = null;
   }
 
+  async function stop(event: SubmitEvent) {
+    event.preventDefault();
+    const { address } = stopping!;
+    try {
+      await ask('post', '/api/do-not-email', { body: { entry: address, reason } });
+      stopping = null;
+      reason = '';
+      wrong = '';
+      onchanged(await ask('get', '/api/records/{kind}/{id}', { params: { kind: page.kind, id: page.id } }));
+      notify(`Nobody writes to ${address} any more.`);
+    } catch (failure) {
+      wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+    }
+  }
+
   const focus = (element: HTMLElement) => element.focus();
 </script>
 
@@ -81,6 +103,16 @@
               >make first</InlineButton
             >
           {/if}
+          {#if page.doNotEmail[address.address]}
+            <p>{page.doNotEmail[address.address]}</p>
+          {:else}
+            <InlineButton
+              soft
+              aria-label="Never e-mail {address.address}"
+              onclick={(event) => (stopping = { address: address.address, anchor: event.currentTarget })}
+              >never e-mail</InlineButton
+            >
+          {/if}
         {/if}
       </li>
     {/each}
@@ -93,6 +125,15 @@
     </InlineButton>
   {/if}
 </section>
+{#if stopping}
+  <Slip title="Never e-mail {stopping.address}" anchor={stopping.anchor} placement="left-start" onclose={() => (stopping = null)}>
+    <form onsubmit={stop}>
+      <p class="soft">Nobody here writes to this address any more, whatever it is about.</p>
+      <Field label="Reason" bind:value={reason} error={wrong} placeholder="asked us to stop" />
+      <Button main type="submit">Put on the do-not-email list</Button>
+    </form>
+  </Slip>
+{/if}
 
 <style>
   section {
@@ -135,7 +176,12 @@
     color: var(--ink-soft);
   }
 
-  p {
+  .soft {
+    margin-bottom: 8px;
+    color: var(--ink-soft);
+  }
+
+  p:not(.soft) {
     color: var(--stop);
     font-size: 12.5px;
   }

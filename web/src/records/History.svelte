@@ -162,7 +162,7 @@
               : ''}
           </span>
           {#if entry.state === 'WAITING' || entry.state === 'SENDING'}<span class="waits"
-              >waits in the outbox</span
+              >{entry.plannedFor ? `leaves ${dayAndTime(entry.plannedFor)}` : 'waits in the outbox'}</span
             >{/if}
           {#if entry.state === 'HELD'}<a class="waits" href="/today">held before it left</a>{/if}
           {#if entry.state === 'REFUSED'}<span class="refused">was rejected</span>{/if}

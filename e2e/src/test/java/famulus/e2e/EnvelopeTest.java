@@ -132,11 +132,12 @@ class EnvelopeTest extends BrowserTest {
         button(page, "Send at that hour").click();
         assertThat(page.getByText("Leaves for Leopold Gosling on")).isVisible();
 
-        page.navigate(page.url().replaceAll("/people.*", "/company/do-not-email"));
-        page.getByLabel("Address or domain").fill("leopold.gosling@larkfield.example");
+        button(page, "Never e-mail leopold.gosling@larkfield.example").click();
         page.getByLabel("Reason").fill("Asked us to stop");
-        button(page, "Add").click();
+        button(page, "Put on the do-not-email list").click();
         assertThat(page.getByText("Nobody writes to leopold.gosling@larkfield.example any more."))
+                .isVisible();
+        assertThat(page.getByText("leopold.gosling@larkfield.example is on the do-not-email list: Asked us to stop."))
                 .isVisible();
 
         outbox(page);

@@ -26,6 +26,33 @@ class SourceTest extends BrowserTest {
     }
 
     @Test
+    void aMessageOfItHasANoteOfItsSendersAboveIt() {
+        Page page = openAs("Signe", "/templates/new");
+        button(page, "Import HTML").click();
+        page.locator("input[type=file]")
+                .setInputFiles(new FilePayload("orchard-news.html", "text/html", NEWS.getBytes(StandardCharsets.UTF_8)));
+        button(page, "Start with this one").click();
+        button(page, "Create template").click();
+        textbox(page, "Source").waitFor();
+
+        find(page, "Priya Ivory");
+        beginMessage(page, "orchard-news");
+        assertThat(textbox(page, "Source")).containsText("Dear Priya");
+        button(page, "write a note of your own above it").click();
+        assertThat(textbox(page, "Your note")).isFocused();
+        page.keyboard().type("Priya, the second part is for you.");
+        assertThat(textbox(page, "Your note")).containsText("the second part");
+        button(page, "As Priya Ivory will read it").click();
+        assertThat(message(page).getByText("Priya, the second part is for you.")).isVisible();
+        assertThat(message(page).getByText("Blossom news", exactly())).isVisible();
+        button(page, "Back to writing").click();
+        button(page, "Send now").click();
+        assertThat(page.getByText("On its way to Priya Ivory")).isVisible();
+        link(page, "Demo inboxes").click();
+        assertThat(message(page).getByText("Priya, the second part is for you.")).isVisible();
+    }
+
+    @Test
     void isBroughtInCleanChangedByHandAndRebuiltAsALetter() {
         Page page = openAs("Signe", "/templates/new");
         button(page, "Import HTML").click();

@@ -21,6 +21,8 @@ import org.springframework.context.annotation.Primary;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -37,7 +39,7 @@ import tools.jackson.databind.json.JsonMapper;
             "famulus.take-back-seconds=0"
         })
 @AutoConfigureMockMvc
-@Import(ServerTest.StillTime.class)
+@Import({ServerTest.StillTime.class, ServerTest.QuickPasswords.class})
 public abstract class ServerTest {
     protected static final String PASSWORD = "a long enough one";
 
@@ -76,6 +78,18 @@ public abstract class ServerTest {
         @Primary
         StillClock stillClock() {
             return new StillClock();
+        }
+    }
+
+    /** Five people are let in for each test; nobody guesses the passwords of a test, so hashing them may be quick. */
+    @TestConfiguration
+    static class QuickPasswords {
+        private static final int QUICKEST = 4;
+
+        @Bean
+        @Primary
+        PasswordEncoder quickPasswords() {
+            return new BCryptPasswordEncoder(QUICKEST);
         }
     }
 
@@ -208,6 +222,17 @@ public abstract class ServerTest {
                 .getResponse()
                 .getContentAsByteArray();
         return answer.length == 0 ? json.createObjectNode() : json.readTree(answer);
+    }
+
+    /** Uploads a file, and reads the answer, whatever its status. */
+    protected JsonNode upload(String path, Map<String, String> parameters, byte[] file, Colleague as) throws Exception {
+        MockHttpServletRequestBuilder request = MockMvcRequestBuilders.post(path)
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .content(file)
+                .with(as(as))
+                .with(SecurityMockMvcRequestPostProcessors.csrf());
+        parameters.forEach(request::param);
+        return json.readTree(mvc.perform(request).andReturn().getResponse().getContentAsByteArray());
     }
 
     /** Makes a contact with an address and returns its identifier. */

@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 final class FirstWords {
     private static final int LONGEST = 160;
     /** A picture's description, an address by itself, or a line drawn across. */
-    private static final String NO_WORDS = "\\[[^\\]]*\\](\\s+https?://\\S+)?|https?://\\S+|[\\W_]+";
+    private static final String NO_WORDS = "\\[[^\\]]*\\](\\s+https?://\\S+)?|https?://\\S+|[^\\p{L}\\p{N}]+";
 
     private FirstWords() {}
 

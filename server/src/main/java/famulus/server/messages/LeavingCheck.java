@@ -158,7 +158,7 @@ public class LeavingCheck {
     }
 
     private Optional<String> changed(LeavingPlan plan, Instant at, Colleague writer) {
-        MessageToSend now = plan.message().at(SendingWishes.Hour.of(at));
+        MessageToSend now = plan.message().byItself().at(SendingWishes.Hour.of(at));
         MessageDraft draft = drafts.read(now, writer);
         List<String> said = new ArrayList<>();
         for (StandingValue one : standing(plan, now, draft, at)) {

@@ -65,6 +65,14 @@ public record MessageToSend(
                 id, template, kind, person, deal, address, sender, after, answers, words, draft, wishes.at(hour));
     }
 
+    /** The same, whatever has become of its template: its words stand by themselves. One without words stays as it is. */
+    MessageToSend byItself() {
+        return words == null
+                ? this
+                : new MessageToSend(
+                        id, null, kind, person, deal, address, sender, after, answers, words, draft, wishes);
+    }
+
     /** The moment it is to leave; empty for at once. */
     public Optional<Instant> leaves() {
         return wishes.planned().map(PlannedHour::moment);

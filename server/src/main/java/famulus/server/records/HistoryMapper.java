@@ -27,6 +27,7 @@ interface HistoryMapper {
             String templateName,
             String state,
             String firstWords,
+            Instant plannedFor,
             Instant openedAt,
             String clicked,
             boolean unsubscribed) {}

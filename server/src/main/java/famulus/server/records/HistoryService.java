@@ -53,6 +53,7 @@ public class HistoryService {
      * @param template what a message was written from; may be empty
      * @param state of a message: WAITING, HELD, SENDING, SENT, NOT_SURE or REFUSED; else empty
      * @param firstWords what a message begins with; empty for anything else
+     * @param plannedFor when a message leaves that waits for its hour; null for anything else
      * @param openedAt when a message was opened last, as far as it is known; null when it is not
      * @param clicked the link of a message that was followed last; empty when none was
      * @param unsubscribed whether the message made its reader want no rounds
@@ -69,6 +70,7 @@ public class HistoryService {
             String template,
             String state,
             String firstWords,
+            @Schema(nullable = true) Instant plannedFor,
             @Schema(nullable = true) Instant openedAt,
             String clicked,
             boolean unsubscribed,
@@ -105,6 +107,7 @@ public class HistoryService {
                 row.templateName() == null ? "" : row.templateName(),
                 row.state() == null ? "" : row.state(),
                 row.firstWords(),
+                row.plannedFor(),
                 row.openedAt(),
                 row.clicked() == null ? "" : row.clicked(),
                 row.unsubscribed(),

@@ -9,6 +9,7 @@ import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
 import famulus.core.message.render.ItemSums;
 import famulus.core.record.StoredValue;
+import famulus.server.donotemail.DoNotEmailService;
 import famulus.server.materials.FileService;
 import famulus.server.materials.FileService.KeptFile;
 import famulus.server.records.CatalogueService.StoredField;
@@ -28,6 +29,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -51,6 +53,7 @@ public class RecordPageService {
     private final DealMapper related;
     private final TeamService team;
     private final FileService files;
+    private final DoNotEmailService doNotEmail;
     private final Clock clock;
 
     RecordPageService(
@@ -61,8 +64,10 @@ public class RecordPageService {
             DealMapper related,
             TeamService team,
             Clock clock,
-            FileService files) {
+            FileService files,
+            DoNotEmailService doNotEmail) {
         this.files = files;
+        this.doNotEmail = doNotEmail;
         this.records = records;
         this.catalogue = catalogue;
         this.history = history;
@@ -78,6 +83,7 @@ public class RecordPageService {
      * @param crumb what it is, in a few words after its name
      * @param timeThere the person's clock, such as "10:02, Berlin"; empty for others or when no zone is known
      * @param wantsNoRounds whether the person said so; a message of one's own may still go to them
+     * @param doNotEmail which of the addresses get no messages, with the reason in a sentence
      * @param lines a deal's first lines
      * @param moreLines how many more it has
      * @param linesTotal the sum of all, in the deal's currency
@@ -94,6 +100,7 @@ public class RecordPageService {
             List<PersonAddress> addresses,
             String timeThere,
             boolean wantsNoRounds,
+            Map<String, String> doNotEmail,
             List<Related> related,
             List<ShownDocument> documents,
             List<ShownLine> lines,
@@ -162,6 +169,7 @@ public class RecordPageService {
         String currency =
                 record.text("value").contains(" ") ? record.text("value").split(" ")[1] : house.currency();
         HistoryPortion said = history.said(kind, id, null, null, asking);
+        List<PersonAddress> addresses = kind.isPerson() ? records.addresses(id) : List.of();
         ItemSums sums = ItemSums.of(lines.stream().map(DealLine::item).toList(), currency);
         return new RecordPage(
                 kind,
@@ -170,9 +178,10 @@ public class RecordPageService {
                 record.name(),
                 crumb(record),
                 facts(record, printer),
-                kind.isPerson() ? records.addresses(id) : List.of(),
+                addresses,
                 timeThere(record, printer),
                 kind.isPerson() && history.wantsNoRounds(id),
+                doNotEmail(addresses),
                 related(record),
                 documents(deals.documents(kind, id), printer),
                 IntStream.range(0, Math.min(lines.size(), MOST_LINES))
@@ -304,6 +313,14 @@ public class RecordPageService {
 
     private static String money(BigDecimal amount, String currency, Merger printer) {
         return printer.print(new Value.Money(amount, currency), Optional.empty());
+    }
+
+    private Map<String, String> doNotEmail(List<PersonAddress> addresses) {
+        Map<String, String> stopped = new LinkedHashMap<>();
+        doNotEmail
+                .stopped(addresses.stream().map(PersonAddress::address).toList())
+                .forEach((address, why) -> stopped.put(address, why.sentence(address)));
+        return stopped;
     }
 
     private List<ShownDocument> documents(List<DocumentRow> rows, Merger printer) {

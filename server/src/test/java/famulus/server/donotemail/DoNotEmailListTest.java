@@ -9,9 +9,6 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.springframework.http.MediaType;
-import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
-import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import tools.jackson.databind.JsonNode;
 
 /** The do-not-email list stops everything, is added to by everybody, and is never shortened by a file. */
@@ -25,14 +22,7 @@ class DoNotEmailListTest extends ServerTest {
     }
 
     private JsonNode bringIn(byte[] file) throws Exception {
-        return json.readTree(mvc.perform(MockMvcRequestBuilders.post("/api/do-not-email/import")
-                        .contentType(MediaType.APPLICATION_OCTET_STREAM)
-                        .content(file)
-                        .with(SecurityMockMvcRequestPostProcessors.csrf())
-                        .with(as(signe)))
-                .andReturn()
-                .getResponse()
-                .getContentAsByteArray());
+        return upload("/api/do-not-email/import", Map.of(), file, signe);
     }
 
     private JsonNode bringIn(String file) throws Exception {

@@ -23,24 +23,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.springframework.http.MediaType;
-import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
-import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import tools.jackson.databind.JsonNode;
 
 /** Files kept in the cupboard, and what leaves with a message. */
 class FilesTest extends ServerTest {
     private JsonNode bring(String name, byte[] content, Colleague as) throws Exception {
-        String answer = mvc.perform(MockMvcRequestBuilders.post("/api/materials/files")
-                        .param("name", name)
-                        .contentType(MediaType.APPLICATION_OCTET_STREAM)
-                        .content(content)
-                        .with(as(as))
-                        .with(SecurityMockMvcRequestPostProcessors.csrf()))
-                .andReturn()
-                .getResponse()
-                .getContentAsString(StandardCharsets.UTF_8);
-        return json.readTree(answer);
+        return upload("/api/materials/files", Map.of("name", name), content, as);
     }
 
     private static byte[] bytes(String text) {

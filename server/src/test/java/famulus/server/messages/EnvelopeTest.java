@@ -14,10 +14,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.http.MediaType;
-import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
 import org.springframework.test.context.TestPropertySource;
-import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import tools.jackson.databind.JsonNode;
 
 /** To whom a message goes, from whom, and with what. */
@@ -197,15 +194,7 @@ class EnvelopeTest extends ServerTest {
     }
 
     private JsonNode bring(String name, byte[] file) throws Exception {
-        return json.readTree(mvc.perform(MockMvcRequestBuilders.post("/api/materials/files/apart")
-                        .param("name", name)
-                        .contentType(MediaType.APPLICATION_OCTET_STREAM)
-                        .content(file)
-                        .with(SecurityMockMvcRequestPostProcessors.csrf())
-                        .with(as(signe)))
-                .andReturn()
-                .getResponse()
-                .getContentAsByteArray());
+        return upload("/api/materials/files/apart", Map.of("name", name), file, signe);
     }
 
     @Test

@@ -17,6 +17,7 @@ class FirstWordsTest {
                 "[An open door]¶-----¶Dear Ines,¶Welcome | Welcome",
                 "https://a.example¶Look here             | Look here",
                 "Dear Ines,                              | Dear Ines,",
+                "Αγαπητή Δέσποινα, καλημέρα              | Αγαπητή Δέσποινα, καλημέρα",
                 "[Only a picture]                        | [Only a picture]",
             })
     void picturesAndGreetingsArePassedOver(String text, String words) {

@@ -139,6 +139,15 @@ class SendLaterTest extends ServerTest {
                 .contains(sent);
     }
 
+    @Test
+    void aTemplateThatIsDeletedHoldsNothing() throws Exception {
+        UUID id = tomorrow();
+        done("DELETE", "/api/templates/" + template, null, signe);
+        untilEightTomorrow();
+        reaches(id, "SENT");
+        assertThat(post.taken().remove()).contains("Subject: For a Grower");
+    }
+
     /** The clock may have gone on while it was written, not while it waited for its hour. */
     @Test
     void itsDatesAreThoseOfItsHour() throws Exception {

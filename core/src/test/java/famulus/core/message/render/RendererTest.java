@@ -449,6 +449,16 @@ class RendererTest {
     }
 
     @Test
+    void aNoteStandsAboveHtmlThatWasBroughtInAndLeavesItAsItIs() {
+        Block note = text(Paragraph.of("Just for you"));
+        Rendering rendering =
+                render(Mode.SOURCE, HouseStyle.BARE, SETTINGS, DealLines.NONE, note, own("<p>Brought in</p>"));
+        assertThat(rendering.html())
+                .containsSubsequence("max-width:600px;margin:0 auto;padding:", "Just for you", "<div><p>Brought in</p>");
+        assertThat(rendering.text()).isEqualTo("Just for you\n\nBrought in");
+    }
+
+    @Test
     void aFeedShowsItsNewestEntriesAsCharacters() {
         List<Content.Entry> entries = List.of(
                 new Content.Entry("<b>Frost</b> {person.first_name}", "Pears & plums", "https://x.example/frost"),
