@@ -6,7 +6,6 @@
   import DraftField from './DraftField.svelte';
   import {
     blockOf,
-    blocksOf,
     blocksById,
     stringAt,
     sameText,
@@ -388,7 +387,11 @@
       {#if desk.draft!.mode === 'SOURCE'}
         <SourceSheet {composing} {message}>
           {#snippet html(block)}{@render source(block)}{/snippet}
-          {#snippet note(block)}{@render words(block, 'Your note', 'Write a few words of your own.')}{/snippet}
+          {#snippet note(block)}{@render words(
+              block,
+              'Your note',
+              'Write a few words of your own.',
+            )}{/snippet}
         </SourceSheet>
       {:else if designed}
         {#if composing.banded && whole}

@@ -79,6 +79,17 @@
   void read();
 </script>
 
+{#snippet choices(files: Schemas['KeptFile'][])}
+  <ul>
+    {#each files as file (file.id)}
+      <li>
+        <Button quiet onclick={() => add(file.id)}>{file.name}</Button>
+        <small>{size(file.size)}</small>
+      </li>
+    {/each}
+  </ul>
+{/snippet}
+
 <span class="files">
   {#each chosen as id (id)}
     <span class="file"
@@ -105,24 +116,10 @@
   <Slip title="Attach a file" anchor={opener} onclose={() => (choosing = false)}>
     {#if papers.length}
       <p class="none">Documents of the deal</p>
-      <ul>
-        {#each papers as file (file.id)}
-          <li>
-            <Button quiet onclick={() => add(file.id)}>{file.name}</Button>
-            <small>{size(file.size)}</small>
-          </li>
-        {/each}
-      </ul>
+      {@render choices(papers)}
+      {#if left.length}<p class="none">From Materials</p>{/if}
     {/if}
-    {#if apart && left.length}<p class="none">From Materials</p>{/if}
-    <ul>
-      {#each left as file (file.id)}
-        <li>
-          <Button quiet onclick={() => add(file.id)}>{file.name}</Button>
-          <small>{size(file.size)}</small>
-        </li>
-      {/each}
-    </ul>
+    {@render choices(left)}
     <Button onclick={() => chooser?.click()}>{apart ? 'From this computer' : 'Upload one'}</Button>
     <input
       bind:this={chooser}

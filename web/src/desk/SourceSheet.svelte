@@ -36,8 +36,8 @@
   </p>
 {/if}
 <p class="hint">
-  Imported HTML. When it is shown or sent, style sheets are written into it and what can’t be sent is left out.
-  Type &#123; to put in a field.
+  Imported HTML. When it is shown or sent, style sheets are written into it and what can’t be sent is left
+  out. Type &#123; to put in a field.
 </p>
 {#each blocks as block (block.id)}
   {#if block.kind === 'own HTML'}

@@ -126,7 +126,12 @@
   {/if}
 </section>
 {#if stopping}
-  <Slip title="Never e-mail {stopping.address}" anchor={stopping.anchor} placement="left-start" onclose={() => (stopping = null)}>
+  <Slip
+    title="Never e-mail {stopping.address}"
+    anchor={stopping.anchor}
+    placement="left-start"
+    onclose={() => (stopping = null)}
+  >
     <form onsubmit={stop}>
       <p class="soft">Nobody here writes to this address any more, whatever it is about.</p>
       <Field label="Reason" bind:value={reason} error={wrong} placeholder="asked us to stop" />

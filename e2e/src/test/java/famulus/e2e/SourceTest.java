@@ -30,7 +30,8 @@ class SourceTest extends BrowserTest {
         Page page = openAs("Signe", "/templates/new");
         button(page, "Import HTML").click();
         page.locator("input[type=file]")
-                .setInputFiles(new FilePayload("orchard-news.html", "text/html", NEWS.getBytes(StandardCharsets.UTF_8)));
+                .setInputFiles(
+                        new FilePayload("orchard-news.html", "text/html", NEWS.getBytes(StandardCharsets.UTF_8)));
         button(page, "Start with this one").click();
         button(page, "Create template").click();
         textbox(page, "Source").waitFor();
@@ -43,13 +44,15 @@ class SourceTest extends BrowserTest {
         page.keyboard().type("Priya, the second part is for you.");
         assertThat(textbox(page, "Your note")).containsText("the second part");
         button(page, "As Priya Ivory will read it").click();
-        assertThat(message(page).getByText("Priya, the second part is for you.")).isVisible();
+        assertThat(message(page).getByText("Priya, the second part is for you."))
+                .isVisible();
         assertThat(message(page).getByText("Blossom news", exactly())).isVisible();
         button(page, "Back to writing").click();
         button(page, "Send now").click();
         assertThat(page.getByText("On its way to Priya Ivory")).isVisible();
         link(page, "Demo inboxes").click();
-        assertThat(message(page).getByText("Priya, the second part is for you.")).isVisible();
+        assertThat(message(page).getByText("Priya, the second part is for you."))
+                .isVisible();
     }
 
     @Test

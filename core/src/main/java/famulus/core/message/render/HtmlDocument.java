@@ -171,8 +171,8 @@ final class HtmlDocument {
                 .forEach(block -> {
                     boolean asItIs = block.content() instanceof Content.OwnHtml;
                     // What its sender writes above HTML of others keeps off its edges.
-                    String around = "max-width:" + style.page().width() + "px;margin:0 auto;padding:" + pad(2) + "px "
-                            + pad(2) + "px 0;";
+                    String around = "max-width:" + style.page().width() + "px;margin:0 auto;padding:" + pad(1) + "px "
+                            + pad(1) + "px 0;";
                     html.open("div", "data-block", proved(block), "style", asItIs ? "" : around)
                             .endLine();
                     blocks.content(block, style.page().width());

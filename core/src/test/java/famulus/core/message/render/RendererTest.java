@@ -454,7 +454,8 @@ class RendererTest {
         Rendering rendering =
                 render(Mode.SOURCE, HouseStyle.BARE, SETTINGS, DealLines.NONE, note, own("<p>Brought in</p>"));
         assertThat(rendering.html())
-                .containsSubsequence("max-width:600px;margin:0 auto;padding:", "Just for you", "<div><p>Brought in</p>");
+                .containsSubsequence(
+                        "max-width:600px;margin:0 auto;padding:", "Just for you", "<div>\n<p>Brought in</p>");
         assertThat(rendering.text()).isEqualTo("Just for you\n\nBrought in");
     }
 
