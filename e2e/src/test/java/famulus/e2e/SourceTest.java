@@ -38,7 +38,7 @@ class SourceTest extends BrowserTest {
 
         find(page, "Priya Ivory");
         beginMessage(page, "orchard-news");
-        assertThat(textbox(page, "Source")).containsText("Dear Priya");
+        assertThat(textbox(page, "Source")).containsText("Blossom news");
         button(page, "write a note of your own above it").click();
         assertThat(textbox(page, "Your note")).isFocused();
         page.keyboard().type("Priya, the second part is for you.");
