@@ -119,9 +119,10 @@
 {#if imported}
   <div role="status">
     <p>
-      {imported.added} added{imported.already ? `, ${imported.already} on the list already` : ''}{imported
-        .wrong.length
-        ? `, ${imported.wrong.length} not read:`
+      {imported.added} added{imported.already
+        ? `, ${imported.already} on the list already`
+        : ''}{imported.notRead
+        ? `, ${imported.notRead} not read${imported.notRead > imported.wrong.length ? '; the first of them' : ''}:`
         : '.'}
     </p>
     <ul>

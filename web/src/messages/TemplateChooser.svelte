@@ -1,13 +1,18 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { ask, sentence, type Schemas } from '../api/client';
+  import type { TypedAhead } from '../app/typedAhead';
 
   /** Chooses what to write from: templates that fit this record first, then those used last. */
   let {
     about,
+    ahead,
     onchoose,
     onclose,
   }: {
     about: Schemas['TemplateLine']['about'];
+    /** What was typed before this was there. */
+    ahead?: TypedAhead;
     /** A template, or none and how the empty message is written. */
     onchoose: (template: string | null, mode: Mode | null) => void;
     onclose: () => void;
@@ -66,7 +71,14 @@
     event.preventDefault();
   }
 
-  const focus = (element: HTMLElement) => element.focus();
+  /** From here on it hears for itself. */
+  const focus = (element: HTMLElement) => {
+    element.focus();
+    const before = untrack(() => ahead?.take());
+    if (!before?.text && !before?.entered) return;
+    typed = before.text;
+    entered = before.entered;
+  };
 </script>
 
 <input

@@ -2,6 +2,7 @@
   import { tick, untrack } from 'svelte';
   import { ask, fieldsOf, Problem, sentence, type Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
+  import type { TypedAhead } from '../app/typedAhead';
   import { Composing } from '../desk/body/composing.svelte';
   import Draft from '../desk/Draft.svelte';
   import { draftKey, readDraft } from '../desk/keptDrafts';
@@ -31,6 +32,7 @@
     contacts,
     after = null,
     draft: wanted = null,
+    ahead,
     onclose,
     onsent,
     onused,
@@ -43,6 +45,8 @@
     after?: { id: string; subject: string } | null;
     /** The draft on the server that is to be gone on with. */
     draft?: string | null;
+    /** What was typed before this was there. */
+    ahead?: TypedAhead;
     onclose: () => void;
     onsent: () => void;
     onused: (paths: string[]) => void;
@@ -131,21 +135,16 @@
     await merge(mode);
   }
 
-  /**
-   * Merges anew; words that were changed are left behind.
-   *
-   * @param goThere whether the cursor goes to the message
-   */
-  async function merge(mode: Mode | null = null, goThere = true) {
+  /** Merges anew; words that were changed are left behind. */
+  async function merge(mode: Mode | null = null) {
     try {
       wrong = '';
-      await message.begin(mode ?? message.draft?.mode ?? null);
-      if (follows) followIt();
+      await message.begin(mode ?? message.draft?.mode ?? null, conversation());
       writing = true;
-      message.moved();
       await untilRead();
+      keepBegun();
       // What the template asks comes before anything else.
-      if (goThere && !open.length) goToFirst();
+      if (!open.length) goToFirst();
     } catch (failure) {
       wrong = sentence(failure);
     }
@@ -157,10 +156,9 @@
     await tick();
   }
 
-  /** A conversation keeps its subject. */
-  function followIt() {
-    message.change({ subject: subjectOf(follows!) });
-    message.generation++;
+  /** A conversation keeps its subject; null for a message that begins one. */
+  function conversation(): string | null {
+    return follows ? subjectOf(follows) : null;
   }
 
   function subjectOf({ subject }: { subject: string }): string {
@@ -214,17 +212,27 @@
    * Takes what changes values of the message: who is greeted, and the day it is read. A message that nobody has changed is
    * merged again for it; of any other the new values are offered.
    */
-  async function wish(wishes: Schemas['SendingWishes']) {
-    const untouched = message.untouched();
-    // The server knows a draft by what it was begun with.
-    if (!untouched) await message.flush();
+  function wish(wishes: Schemas['SendingWishes']) {
     message.envelope.wishes = wishes;
-    // Whoever sets the envelope is still there.
-    if (untouched) await merge(null, false);
-    else {
-      message.moved();
-      message.preview.ask();
-    }
+    message.moved();
+    // One after another: each begins with all that is wished by then.
+    wishing = wishing
+      .then(() => beginUntouched())
+      .catch((failure) => {
+        wrong = sentence(failure);
+      });
+  }
+  let wishing = Promise.resolve();
+
+  async function beginUntouched() {
+    if (await message.beginUntouched(conversation())) keepBegun();
+    else message.preview.ask();
+  }
+
+  /** The server knows a draft by what it was begun with, so it has it before anything else changes. */
+  function keepBegun() {
+    message.moved();
+    void message.flush();
   }
 
   async function send() {
@@ -352,7 +360,7 @@
   {/if}
   {#if !writing}
     {#if !readDraft(key, isKeptMessage) && !wanted}
-      <TemplateChooser {about} onchoose={(one, mode) => void begin(one, mode)} {onclose} />
+      <TemplateChooser {about} {ahead} onchoose={(one, mode) => void begin(one, mode)} {onclose} />
     {/if}
   {:else if message.draft && proof}
     {#if open.length}
@@ -376,8 +384,8 @@
       onsender={(to) => remerge(() => (message.envelope.sender = to))}
       onperson={(to) => remerge(() => (message.envelope.person = to))}
       ondeal={(to) => remerge(() => (message.envelope.deal = to))}
-      onpeople={(to) => void wish(to)}
-      onhour={(at) => void wish({ ...message.envelope.wishes, hour: at } as Schemas['SendingWishes'])}
+      onpeople={wish}
+      onhour={(at) => wish({ ...message.envelope.wishes, hour: at } as Schemas['SendingWishes'])}
     />
     {#if message.templateChanged}
       <p class="follows">
@@ -427,7 +435,7 @@
     />
     {#if again}
       <p class="wrong" role="alert">
-        The words you changed in this message would be lost.
+        The message is merged again; whatever you changed in it is lost.
         <Button quiet onclick={() => again?.()}>Merge again</Button>
         <Button quiet onclick={() => (again = null)}>Cancel</Button>
       </p>

@@ -1,5 +1,5 @@
 /**
- * What of a drop or paste goes along with a message as files. Pictures go into the message itself, where it can show them.
+ * The files of a drop or paste that are to be attached. Pictures go into the message itself, where it can show them.
  *
  * @param plain whether it is a message of words alone
  */

@@ -102,17 +102,35 @@ export class MessageState implements Writing {
    * Begins with what its template says to the person.
    *
    * @param mode how a message without a template is written; null for a letter
+   * @param subject that of a conversation; null for the template's
    */
-  async begin(mode: Mode | null = null): Promise<void> {
-    const begun = await this.merged(mode);
-    this.envelope.sender = begun.senderId;
+  async begin(mode: Mode | null = null, subject: string | null = null): Promise<void> {
+    await this.beginWith(await this.merged(mode), subject, () => true);
+  }
+
+  /** Begins anew by its envelope as it is now, unless somebody has written in it; says whether it did. */
+  async beginUntouched(subject: string | null = null): Promise<boolean> {
+    if (!this.untouched()) return false;
+    return await this.beginWith(await this.merged(this.draft!.mode), subject, () => this.untouched());
+  }
+
+  private async beginWith(
+    { words, senderId }: Schemas['BegunMessage'],
+    subject: string | null,
+    may: () => boolean,
+  ): Promise<boolean> {
     await this.keepRun;
-    // What it was merged from is another text now: the draft that was kept of the one before goes.
-    await this.removeKept().catch(() => undefined);
+    // Asked last: what is typed while an answer is awaited is not to be lost.
+    if (!may()) return false;
+    const before = { id: this.draftId, version: this.version };
+    this.envelope.sender = senderId;
     this.draftId = newMessageId();
     this.version = 0;
-    this.take(begun.words);
+    this.take({ ...words, subject: subject ?? words.subject });
     this.begunWords = this.words();
+    // What it was merged from is another text now: the draft that was kept of the one before goes.
+    await this.remove(before).catch(() => undefined);
+    return true;
   }
 
   /** Goes on with what was kept. */
@@ -355,13 +373,11 @@ export class MessageState implements Writing {
     this.gone = true;
     await this.keepRun.catch(() => undefined);
     dropDraft(this.key);
-    await this.removeKept();
+    await this.remove({ id: this.draftId, version: this.version });
   }
 
-  private async removeKept(): Promise<void> {
-    if (this.version > 0) {
-      await ask('delete', '/api/message-drafts/{id}', { params: { id: this.draftId } });
-    }
+  private async remove({ id, version }: { id: string; version: number }): Promise<void> {
+    if (version > 0) await ask('delete', '/api/message-drafts/{id}', { params: { id } });
   }
 
   /** Leaves it to the server, to be gone on with some other time; says whether the server has all of it. */

@@ -192,6 +192,18 @@ describe('a message that is being written', () => {
     expect(message.untouched()).toBe(false);
   });
 
+  it('is not begun anew over what was typed meanwhile', async () => {
+    const message = begun();
+    await message.begin();
+    const anew = message.beginUntouched();
+    message.change({ body: 'Dear Ines, hello' });
+    expect(await anew).toBe(false);
+    expect(message.draft?.body).toBe('Dear Ines, hello');
+    await message.begin(null, 'Re: Hives');
+    expect(await message.beginUntouched('Re: Hives')).toBe(true);
+    expect(message.draft?.subject).toBe('Re: Hives');
+  });
+
   it('leaves nothing behind once it is sent', async () => {
     const message = begun();
     await message.begin();

@@ -3,6 +3,7 @@
   import { onChange } from '../app/changes';
   import { shortcuts } from '../app/keys.svelte';
   import { route } from '../app/router';
+  import { TypedAhead } from '../app/typedAhead';
   import Button from '../ui/Button.svelte';
   import Page from '../ui/Page.svelte';
   import { notify } from '../ui/notices.svelte';
@@ -29,6 +30,8 @@
   /** Read while the page is looked at, so that what is typed right after w is not lost. */
   let Write = $state.raw<(typeof import('../messages/Write.svelte'))['default'] | null>(null);
   void import('../messages/Write.svelte').then((loaded) => (Write = loaded.default));
+  /** What is typed between the key that opens the message and the message. */
+  const ahead = new TypedAhead();
   /** The draft that is gone on with; null for what is kept in this browser, or a new one. */
   let draft = $state<string | null>(null);
   /** The message that the one being written follows. */
@@ -46,6 +49,7 @@
       failed = '';
     } catch (failure) {
       failed = sentence(failure);
+      ahead.stop();
     }
   }
 
@@ -70,7 +74,10 @@
     draft = null;
     after = null;
     used = [];
+    ahead.stop();
   }
+
+  $effect(() => () => ahead.stop());
 
   $effect(() => {
     void kind;
@@ -97,7 +104,10 @@
         key: 'w',
         label: 'Write to this record',
         run: () => {
-          if (canWrite) writing = true;
+          if (!canWrite) return;
+          // Whoever goes on with a message has no template to choose.
+          if (!writing && !hasDraft(draftKey(kind, id))) ahead.start();
+          writing = true;
         },
       },
     ]),
@@ -132,6 +142,7 @@
               {contacts}
               {after}
               {draft}
+              {ahead}
               onclose={stopWriting}
               onsent={() => {
                 stopWriting();

@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -64,6 +66,37 @@ class MessageTest extends BrowserTest {
         assertThat(line).hasCount(0);
         link(page, "Demo inboxes").click();
         assertThat(page.locator(".letter .text")).containsText("PS: one thing more");
+    }
+
+    /** The code of the message comes late: what is typed meanwhile is neither lost nor taken for shortcuts. */
+    @Test
+    void whatIsTypedBeforeTheMessageIsThereChoosesItsTemplate() {
+        Page page = openAs("Signe", "/people");
+        List<Route> held = new ArrayList<>();
+        page.route(Pattern.compile(".*/Write-[^/]*\\.js"), held::add);
+        find(page, "Ines Okafor-Brandt");
+        page.keyboard().press("w");
+        page.keyboard().type("call");
+        page.keyboard().press("Enter");
+        assertThat(textbox(page, "Subject of this message")).hasCount(0);
+        held.forEach(Route::resume);
+        assertThat(textbox(page, "Subject of this message")).containsText("What we said on the phone");
+        page.keyboard().press("Escape");
+        button(page, "Discard").click();
+    }
+
+    /** Each wish for the envelope counts, however quickly one follows another. */
+    @Test
+    void twoPeopleTickedAtOnceBothGetIt() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        beginMessage(page, "Welcome");
+        button(page, "and nobody else").click();
+        page.evaluate("() => document.querySelectorAll('fieldset input').forEach((one, at) => at < 2 && one.click())");
+        assertThat(page.locator(".envelope")).containsText(Pattern.compile("and \\w+ \\w+, \\w+ \\w+"));
+        assertThat(page.locator(".sheet .value").first()).hasText(Pattern.compile("Dear Ines, \\w+,? and \\w+"));
+        button(page, "Done").click();
+        button(page, "Discard").click();
     }
 
     @Test

@@ -26,6 +26,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -61,7 +62,7 @@ public class DoNotEmailService {
 
     ListPage page(String begins, String after) {
         List<EntryRow> rows = mapper.page(
-                begins == null ? "" : begins.strip().toLowerCase(java.util.Locale.ROOT),
+                begins == null ? "" : begins.strip().toLowerCase(Locale.ROOT),
                 after == null ? "" : after,
                 MOST_SHOWN + 1);
         return new ListPage(rows.stream().limit(MOST_SHOWN).toList(), rows.size() > MOST_SHOWN);
@@ -136,9 +137,10 @@ public class DoNotEmailService {
      * What came of an import.
      *
      * @param already how many were on the list before, or twice in the file
-     * @param wrong the first lines that could not be read, each with its number and why
+     * @param notRead how many lines could not be read
+     * @param wrong the first of them, each with its number and why
      */
-    record Imported(int added, int already, List<String> wrong) {}
+    record Imported(int added, int already, int notRead, List<String> wrong) {}
 
     /**
      * Adds what a CSV file lists: an address or domain in the first column, a reason in the second. Nothing is taken off.
@@ -171,7 +173,10 @@ public class DoNotEmailService {
         }
         events.tell("do-not-email", "");
         return new Imported(
-                added, already, wrong.stream().limit(MOST_SHOWN_WRONG).toList());
+                added,
+                already,
+                wrong.size(),
+                wrong.stream().limit(MOST_SHOWN_WRONG).toList());
     }
 
     private static List<TableRow> rows(byte[] file) {

@@ -1,6 +1,5 @@
 package famulus.server.messages;
 
-import famulus.core.departure.Leaving;
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.Path;
 import famulus.core.merge.Origin;
@@ -12,7 +11,6 @@ import famulus.core.message.personal.MergedText;
 import famulus.core.message.personal.NewValue;
 import famulus.core.message.personal.OwnTexts;
 import famulus.core.message.personal.StandingValue;
-import famulus.core.proof.Note;
 import famulus.server.donotemail.DoNotEmailService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
@@ -49,7 +47,6 @@ public class LeavingCheck {
 
     private final LeavingMapper mapper;
     private final MessageDraftService drafts;
-    private final DepartureService departures;
     private final DealService deals;
     private final TemplateService templates;
     private final SenderRights senders;
@@ -62,7 +59,6 @@ public class LeavingCheck {
     LeavingCheck(
             LeavingMapper mapper,
             MessageDraftService drafts,
-            DepartureService departures,
             DealService deals,
             TemplateService templates,
             SenderRights senders,
@@ -73,7 +69,6 @@ public class LeavingCheck {
             JsonMapper json) {
         this.mapper = mapper;
         this.drafts = drafts;
-        this.departures = departures;
         this.deals = deals;
         this.templates = templates;
         this.senders = senders;
@@ -138,7 +133,7 @@ public class LeavingCheck {
                     ? Optional.empty()
                     : replied(message).or(() -> changed(plan, clock.instant(), writer));
         } catch (Refusal refusal) {
-            // The person, the template or the sender is not there any more, or may not be used any more.
+            // Its person has gone from our records, or its writer may not write for its sender any more.
             return Optional.of(refusal.getMessage());
         }
     }
@@ -176,11 +171,6 @@ public class LeavingCheck {
         if (!plan.items().equals(items(draft))) {
             said.add("The lines of the deal have changed.");
         }
-        departures.stops(Leaving.SEND, draft).stream()
-                .findFirst()
-                .map(Note::title)
-                .filter(title -> said.isEmpty())
-                .ifPresent(title -> said.add(title + "."));
         return said.isEmpty() ? Optional.empty() : Optional.of(together(said));
     }
 

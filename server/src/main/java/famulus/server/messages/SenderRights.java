@@ -9,6 +9,7 @@ import famulus.server.team.TeamService;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
@@ -63,7 +64,6 @@ class SenderRights {
                         ? one.is(Role.AGENT, Role.KEEPER)
                         : owners.contains(one.id()) && team.writtenForByColleagues(one.id()))
                 .toList();
-        return java.util.stream.Stream.concat(java.util.stream.Stream.of(asking), others.stream())
-                .toList();
+        return Stream.concat(Stream.of(asking), others.stream()).toList();
     }
 }

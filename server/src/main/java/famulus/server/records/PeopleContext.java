@@ -203,14 +203,7 @@ public class PeopleContext {
         found.remove(person.id());
         Map<UUID, List<PersonAddress>> addresses = records.addresses(found.keySet());
         return found.values().stream()
-                .map(row -> new Nearby(
-                        row.id(),
-                        row.name(),
-                        row.remark(),
-                        addresses.getOrDefault(row.id(), List.of()).stream()
-                                .findFirst()
-                                .map(PersonAddress::address)
-                                .orElse("")))
+                .map(row -> nearby(row.id(), row.name(), row.remark(), addresses))
                 .toList();
     }
 
@@ -223,15 +216,19 @@ public class PeopleContext {
         Map<UUID, List<PersonAddress>> addresses = records.addresses(wanted);
         return wanted.stream()
                 .filter(found::containsKey)
-                .map(id -> new Nearby(
-                        id,
-                        found.get(id).name(),
-                        "",
-                        addresses.getOrDefault(id, List.of()).stream()
-                                .findFirst()
-                                .map(PersonAddress::address)
-                                .orElse("")))
+                .map(id -> nearby(id, found.get(id).name(), "", addresses))
                 .toList();
+    }
+
+    private static Nearby nearby(UUID id, String name, String remark, Map<UUID, List<PersonAddress>> addresses) {
+        return new Nearby(
+                id,
+                name,
+                remark,
+                addresses.getOrDefault(id, List.of()).stream()
+                        .findFirst()
+                        .map(PersonAddress::address)
+                        .orElse(""));
     }
 
     /** The people of a deal, the main contact first. */

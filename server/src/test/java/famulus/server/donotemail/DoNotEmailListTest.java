@@ -84,6 +84,7 @@ class DoNotEmailListTest extends ServerTest {
                         + "mossgate.example;\nsecond@larkfield.example;\n");
         assertThat(done.get("added").asInt()).isEqualTo(2);
         assertThat(done.get("already").asInt()).isEqualTo(2);
+        assertThat(done.get("notRead").asInt()).isEqualTo(1);
         assertThat(done.get("wrong").toString()).contains("Line 4", "not one");
         assertThat(list().at("/entries").valueStream().map(one -> one.get("reason")
                         .asString()))

@@ -148,6 +148,22 @@ class SendLaterTest extends ServerTest {
         assertThat(post.taken().remove()).contains("Subject: For a Grower");
     }
 
+    /** What it carries was frozen with it. */
+    @Test
+    void aFileThatIsDeletedFromMaterialsHoldsNothing() throws Exception {
+        String file = upload("/api/materials/files", Map.of("name", "list.txt"), new byte[] {65}, signe)
+                .get("id")
+                .asString();
+        Map<String, Object> message = planned(hour("2026-05-05", "08:00", "Europe/London"));
+        message.put("words", words("Hello", "Dear Ines.", List.of(UUID.fromString(file))));
+        UUID id = UUID.fromString(
+                done("POST", "/api/messages", message, signe).get("id").asString());
+        done("DELETE", "/api/materials/files/" + file, null, oriel);
+        untilEightTomorrow();
+        reaches(id, "SENT");
+        assertThat(post.taken().remove()).contains("list.txt");
+    }
+
     /** The clock may have gone on while it was written, not while it waited for its hour. */
     @Test
     void itsDatesAreThoseOfItsHour() throws Exception {
