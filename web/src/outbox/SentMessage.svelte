@@ -1,8 +1,8 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
-  import Button from '../ui/Button.svelte';
   import { dayAndTime } from '../ui/when';
   import MailReading from './MailReading.svelte';
+  import SentActions from './SentActions.svelte';
 
   /** A message exactly as it was sent, with what became of it. */
   let { id, onfollow }: { id: string; onfollow?: (subject: string) => void } = $props();
@@ -49,9 +49,7 @@
       {/each}
     </ul>
   {/if}
-  {#if onfollow && message.state !== 'REFUSED' && message.state !== 'CANCELLED'}
-    <Button quiet onclick={() => onfollow(message!.read.subject)}>Follow up</Button>
-  {/if}
+  {#if !message.test}<SentActions {message} {onfollow} />{/if}
 {/if}
 
 <style>

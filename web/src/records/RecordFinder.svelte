@@ -1,7 +1,7 @@
 <script lang="ts">
   import { ask } from '../api/client';
 
-  /** Finds one record by a few letters of its name. */
+  /** Finds one record by a few letters of the name. */
   let {
     label,
     kind,
@@ -10,7 +10,7 @@
     onchoose,
   }: {
     label: string;
-    kind: 'contact' | 'organisation';
+    kind: 'contact' | 'lead' | 'organisation';
     name?: string;
     error?: string;
     onchoose: (id: string, name: string) => void;
@@ -23,17 +23,25 @@
   let open = $state(false);
   let at = $state(0);
   let run = 0;
+  /** Whether an answer is awaited, and Enter was pressed for it. */
+  let finding = $state(false);
+  let entered = false;
 
   async function find() {
     const mine = ++run;
     open = true;
+    finding = true;
+    entered = false;
     const window = await ask('get', '/api/records/{kind}', {
       params: { kind },
       query: { search: typed, most: 7 },
     }).catch(() => null);
-    if (mine !== run || !window) return;
+    if (mine !== run) return;
+    finding = false;
+    if (!window) return;
     found = window.lines.map((line) => ({ id: line.id, name: line.cells[0], remark: line.cells[1] }));
     at = 0;
+    if (entered && found.length) choose(found[0]);
   }
 
   function choose(one: (typeof found)[number]) {
@@ -43,8 +51,10 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
-    if (!open || !found.length) return;
-    if (event.key === 'ArrowDown') at = (at + 1) % found.length;
+    if (!open) return;
+    if (event.key === 'Enter' && finding) entered = true;
+    else if (!found.length) return;
+    else if (event.key === 'ArrowDown') at = (at + 1) % found.length;
     else if (event.key === 'ArrowUp') at = (at + found.length - 1) % found.length;
     else if (event.key === 'Enter') choose(found[at]);
     else if (event.key === 'Escape') open = false;
@@ -63,7 +73,7 @@
     aria-controls="{id}-found"
     aria-activedescendant={open && found[at] ? `${id}-${at}` : undefined}
     autocomplete="off"
-    placeholder="a few letters of its name"
+    placeholder="a few letters of the name"
     bind:value={typed}
     oninput={() => {
       if (!typed) onchoose('', '');
@@ -86,7 +96,9 @@
         {one.name} <small>{one.remark}</small>
       </li>
     {:else}
-      <li role="option" aria-selected="false" aria-disabled="true">Nothing with this name</li>
+      {#if !finding}
+        <li role="option" aria-selected="false" aria-disabled="true">Nothing with this name</li>
+      {/if}
     {/each}
   </ul>
   {#if error}<p>{error}</p>{/if}

@@ -243,7 +243,7 @@ class MessageTest extends BrowserTest {
                 .filter(new Locator.FilterOptions().setHasText("Welcome to"))
                 .first()
                 .click();
-        button(page, "Follow up").click();
+        button(page, "Write the next one").click();
         chooseTemplate(page, "After a call");
         Locator subject = textbox(page, "Subject of this message");
         assertThat(subject).hasText(Pattern.compile("^Re: Welcome to"));
@@ -254,6 +254,50 @@ class MessageTest extends BrowserTest {
         assertThat(page.getByText("in the same conversation.")).hasCount(0);
         assertThat(subject).hasText("What we said on the phone");
         button(page, "Discard").click();
+    }
+
+    @Test
+    void aMessageIsSentAgainBecomesATemplateAndIsShownOnTheWeb() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Ines Okafor-Brandt");
+        openMessage(page, "Welcome to");
+        button(page, "Send again to…").click();
+        // At once: whoever is chosen is found for these letters.
+        page.keyboard().type("Priya Ivory");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".sheet .value").first()).hasText("Dear Priya");
+        assertThat(page.getByRole(AriaRole.HEADING).first()).containsText("Priya");
+        button(page, "Discard").click();
+
+        find(page, "Ines Okafor-Brandt");
+        openMessage(page, "Welcome to");
+        button(page, "As a template…").click();
+        textbox(page, "Name of the template").fill("Welcome, as it worked");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".sheet .chip").first()).isVisible();
+        assertThat(page.getByText("Welcome, as it worked").first()).isVisible();
+
+        find(page, "Ines Okafor-Brandt");
+        openMessage(page, "Welcome to");
+        button(page, "Show on the web…").click();
+        button(page, "Make a link for anybody").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("can’t be shown to anybody");
+        button(page, "Make a link").click();
+        Locator link = page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.LINK);
+        assertThat(link).hasCount(1);
+        Page copy = page.waitForPopup(link::click);
+        assertThat(copy.getByText("Dear Ines").first()).isVisible();
+        copy.close();
+        button(page, "Close it").click();
+        assertThat(link).hasCount(0);
+    }
+
+    private static void openMessage(Page page, String subject) {
+        page.locator("button.message")
+                .filter(new Locator.FilterOptions().setHasText(subject))
+                .first()
+                .click();
+        button(page, "Show on the web…").waitFor();
     }
 
     @Test

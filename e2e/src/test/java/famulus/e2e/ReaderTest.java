@@ -65,7 +65,7 @@ class ReaderTest extends BrowserTest {
 
         newest(page, "Welcome to").locator("button.message").click();
         assertThat(page.getByText("resubscribed to mailings")).isVisible();
-        button(page, "Follow up").click();
+        button(page, "Write the next one").click();
         chooseTemplate(page, "After a call");
         assertThat(textbox(page, "Subject of this message"))
                 .hasText(Pattern.compile("^Re: Welcome to Brindlewing Pollination Services"));

@@ -56,10 +56,11 @@ create table message_recipient (
 );
 create index message_recipient_contact on message_recipient (contact_id, at desc, message_id);
 
--- What a message that has not left was made of, to be looked at again just before it leaves: JSON.
+-- What a message was made of, to be looked at again just before it leaves, and written again afterwards: JSON, packed.
 create table message_plan (
   message_id uuid primary key references outgoing_message (id) on delete cascade,
-  plan       varchar(20000000) not null
+  size       integer not null,
+  packed     varbinary(20000000) not null
 );
 
 -- Messages that are being written. One that is sent stays, unseen, until its message has left.
@@ -110,6 +111,21 @@ create table message_page (
   reader_key varchar(24) not null unique,
   counted    boolean not null
 );
+
+-- Links that show a message to whoever has them, made by those who wrote it or work with them.
+create table web_copy (
+  id         uuid primary key,
+  copy_key   varchar(24) not null unique,
+  message_id uuid not null references outgoing_message (id) on delete cascade,
+  made_by    uuid not null references colleague (id),
+  made_at    timestamp with time zone not null,
+  -- Null for as long as nobody closes it.
+  open_until timestamp with time zone,
+  -- A page for anybody, packed; null where the message is shown as it was sent.
+  size       integer,
+  packed     varbinary(40000000)
+);
+create index web_copy_message on web_copy (message_id, made_at);
 
 create table message_link (
   message_id uuid not null references outgoing_message (id) on delete cascade,

@@ -144,6 +144,7 @@ public abstract class ServerTest {
                 "unsubscribed",
                 "message_link",
                 "message_page",
+                "web_copy",
                 "message_plan",
                 "message_recipient",
                 "do_not_email",

@@ -21,6 +21,7 @@ import famulus.server.materials.HouseStyleService;
 import famulus.server.materials.PictureService;
 import famulus.server.messages.FrozenMessage.TemplateVersion;
 import famulus.server.messages.MessageFreezer;
+import famulus.server.messages.WordsAgain;
 import famulus.server.outbox.OutboxService;
 import famulus.server.platform.FamulusProperties;
 import famulus.server.reading.ReadingService;
@@ -99,6 +100,7 @@ class DemoData implements ApplicationRunner {
     private final StarterService starters;
     private final RenderingService renderings;
     private final MessageFreezer freezer;
+    private final WordsAgain again;
     private final OutboxService outbox;
     private final ReadingService deliveries;
     private final TransactionTemplate transactions;
@@ -124,6 +126,7 @@ class DemoData implements ApplicationRunner {
             StarterService starters,
             RenderingService renderings,
             MessageFreezer freezer,
+            WordsAgain again,
             OutboxService outbox,
             ReadingService deliveries,
             TransactionTemplate transactions,
@@ -147,6 +150,7 @@ class DemoData implements ApplicationRunner {
         this.starters = starters;
         this.renderings = renderings;
         this.freezer = freezer;
+        this.again = again;
         this.outbox = outbox;
         this.deliveries = deliveries;
         this.transactions = transactions;
@@ -312,6 +316,8 @@ class DemoData implements ApplicationRunner {
                     proof.merged().body(),
                     renderings.mail(proof, proof.merged().subject().text()),
                     wish.at()));
+            For to = new For(CrmKind.CONTACT, wish.grower().id(), wish.deal());
+            again.keepMerged(wish.id(), wish.template(), to, proof);
         }
         return could;
     }

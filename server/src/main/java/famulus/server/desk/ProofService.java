@@ -39,6 +39,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -183,6 +184,25 @@ public class ProofService {
                 .toList();
     }
 
+    /**
+     * Merges a message for nobody in particular: what it says of a person, their organisation or their deal is a default or
+     * missing.
+     *
+     * @param message what it says of itself, by field
+     */
+    public Proof forNobody(
+            MessageSource source,
+            About about,
+            Colleague sender,
+            Locale locale,
+            Map<String, String> message,
+            Instant at) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        Given given = new Given(Map.of(), Map.of(), true, Optional.of(at));
+        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
+        return reading.of(people.nobody(sender, catalogue, locale, message));
+    }
+
     /** The language somebody is written to in, by ISO 639. */
     public String language(For to, Colleague sender) {
         return people.person(to, sender, catalogues.catalogue(), true).locale().getLanguage();
@@ -274,7 +294,8 @@ public class ProofService {
                 .orElse(List.of()));
     }
 
-    static String label(FieldCatalogue catalogue, Path path, About about) {
+    /** What a field is called; its path where there is none. */
+    public static String label(FieldCatalogue catalogue, Path path, About about) {
         return catalogue.resolve(path, about).map(FieldDefinition::label).orElse(path.toString());
     }
 

@@ -16,6 +16,7 @@ import famulus.server.materials.PictureService;
 import famulus.server.platform.PublicAddress;
 import famulus.server.records.DealService;
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -60,6 +61,19 @@ public class RenderingService {
      */
     public Optional<Rendering> mail(Proof proof, String subject) {
         return rendered(proof, subject, picture -> "cid:" + picture + "@famulus", null);
+    }
+
+    /** As a page that stands by itself, whatever becomes of the library. */
+    public Optional<Rendering> page(Proof proof) {
+        return rendered(proof, proof.merged().subject().text(), this::embedded, null);
+    }
+
+    /** A picture within the page itself (RFC 2397); nothing for one that is not there any more. */
+    private String embedded(String picture) {
+        return pictures.content(picture)
+                .map(content -> "data:" + content.mediaType() + ";base64,"
+                        + Base64.getEncoder().encodeToString(content.content()))
+                .orElse("data:,");
     }
 
     private Optional<Rendering> rendered(

@@ -101,6 +101,24 @@ public record Draft(
         return with(other, kind);
     }
 
+    /** The same with other files. */
+    public Draft carrying(List<UUID> others) {
+        return new Draft(
+                name,
+                purpose,
+                about,
+                subject,
+                previewText,
+                body,
+                mode,
+                design,
+                houseStyle,
+                header,
+                footer,
+                others,
+                kind);
+    }
+
     private Draft with(String otherName, TemplateKind otherKind) {
         return new Draft(
                 otherName,

@@ -10,9 +10,9 @@ import famulus.core.message.body.Inserts;
 import famulus.core.message.personal.MergedText;
 import famulus.core.message.personal.NewValue;
 import famulus.core.message.personal.OwnTexts;
+import famulus.core.message.personal.PersonalMessage;
 import famulus.core.message.personal.StandingValue;
 import famulus.server.donotemail.DoNotEmailService;
-import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.messages.FrozenMessage.TemplateVersion;
 import famulus.server.messages.LeavingPlan.FieldValue;
@@ -34,7 +34,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Looks at a message once more just before it leaves. Its words were frozen when it was sent; what has changed since and
@@ -45,7 +44,7 @@ public class LeavingCheck {
     private static final int MOST_SAID = 3;
     private static final Set<Origin> VALUES = Set.of(Origin.RECORD, Origin.FALLBACK, Origin.GAP);
 
-    private final LeavingMapper mapper;
+    private final LeavingPlans plans;
     private final MessageDraftService drafts;
     private final DealService deals;
     private final TemplateService templates;
@@ -54,10 +53,9 @@ public class LeavingCheck {
     private final PersonSummaries summaries;
     private final TeamService team;
     private final Clock clock;
-    private final JsonMapper json;
 
     LeavingCheck(
-            LeavingMapper mapper,
+            LeavingPlans plans,
             MessageDraftService drafts,
             DealService deals,
             TemplateService templates,
@@ -65,9 +63,8 @@ public class LeavingCheck {
             DoNotEmailService doNotEmail,
             PersonSummaries summaries,
             TeamService team,
-            Clock clock,
-            JsonMapper json) {
-        this.mapper = mapper;
+            Clock clock) {
+        this.plans = plans;
         this.drafts = drafts;
         this.deals = deals;
         this.templates = templates;
@@ -76,7 +73,6 @@ public class LeavingCheck {
         this.summaries = summaries;
         this.team = team;
         this.clock = clock;
-        this.json = json;
     }
 
     /**
@@ -87,20 +83,22 @@ public class LeavingCheck {
         Instant at = message.leaves().orElseGet(clock::instant);
         TemplateVersion template = frozen.template();
         MessageDraft draft = drafts.read(message, writer);
-        mapper.keep(
+        Optional<PersonalMessage> begun = begun(template, message, draft.sender(), at);
+        plans.keep(
                 frozen.id(),
-                json.writeValueAsString(new LeavingPlan(
+                new LeavingPlan(
                         message,
                         template == null ? null : template.id(),
                         template == null ? 0 : template.version(),
-                        texts(template, message, draft.sender(), at),
+                        begun.map(PersonalMessage::texts).orElse(Map.of()),
+                        begun.map(PersonalMessage::links).orElse(Map.of()),
                         fields(draft),
-                        items(draft))));
+                        items(draft)));
     }
 
-    /** Forgets it, once the message has left or is given up. */
+    /** Forgets it, once the message is taken back. */
     public void forget(UUID message) {
-        mapper.forget(message);
+        plans.forget(message);
     }
 
     /**
@@ -117,9 +115,7 @@ public class LeavingCheck {
         Optional<String> stopped = doNotEmail.stopped(message.addresses()).entrySet().stream()
                 .findFirst()
                 .map(one -> one.getValue().sentence(one.getKey()));
-        return stopped.or(() -> mapper.plan(message.id())
-                .map(plan -> json.readValue(plan, LeavingPlan.class))
-                .flatMap(plan -> held(message, plan)));
+        return stopped.or(() -> plans.of(message.id()).flatMap(plan -> held(message, plan)));
     }
 
     private Optional<String> held(AboutToLeave message, LeavingPlan plan) {
@@ -147,8 +143,7 @@ public class LeavingCheck {
 
     /** What a message on its way would say differently if it left at another hour; empty when nothing. */
     public Optional<String> changedAt(UUID message, Instant at, UUID writtenBy) {
-        return mapper.plan(message)
-                .map(plan -> json.readValue(plan, LeavingPlan.class))
+        return plans.of(message)
                 .flatMap(plan -> changed(plan, at, team.find(writtenBy).orElseThrow()));
     }
 
@@ -199,7 +194,9 @@ public class LeavingCheck {
     private List<StandingValue> standing(LeavingPlan plan, MessageToSend now, MessageDraft draft, Instant at) {
         TemplateVersion template =
                 plan.template() == null ? null : new TemplateVersion(plan.template(), plan.templateVersion());
-        Map<String, MergedText> texts = texts(template, now, draft.sender(), at);
+        Map<String, MergedText> texts = begun(template, now, draft.sender(), at)
+                .map(PersonalMessage::texts)
+                .orElse(Map.of());
         return StandingValue.of(own(plan, draft), plan.texts(), texts);
     }
 
@@ -213,13 +210,15 @@ public class LeavingCheck {
         return own;
     }
 
-    private Map<String, MergedText> texts(
+    /** What a message is begun with; empty where what its template said is not known any more. */
+    private Optional<PersonalMessage> begun(
             TemplateVersion template, MessageToSend message, Colleague sender, Instant at) {
         if (template == null) {
-            return drafts.texts(Optional.empty(), message, sender, at);
+            return Optional.of(drafts.begun(Optional.empty(), message, sender, at));
         }
-        Optional<Template> then = templates.kept(template.id(), template.version());
-        return then.isEmpty() ? Map.of() : drafts.texts(then, message, sender, at);
+        return templates
+                .kept(template.id(), template.version())
+                .map(then -> drafts.begun(Optional.of(then), message, sender, at));
     }
 
     /** Each field once: wherever it stands, it says the same. A passage that has changed since adds or takes away none. */

@@ -8,14 +8,25 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** What messages on their way were made of, as JSON of {@link LeavingPlan}. */
+/** What messages were made of, as JSON of {@link LeavingPlan}. */
 @Mapper
 interface LeavingMapper {
-    @Insert("merge into message_plan (message_id, plan) key (message_id) values (#{message}, #{plan})")
-    void keep(@Param("message") UUID message, @Param("plan") String plan);
+    /**
+     * A plan, packed.
+     *
+     * @param size how many bytes it is
+     */
+    record PlanRow(int size, byte[] packed) {}
 
-    @Select("select plan from message_plan where message_id = #{message}")
-    Optional<String> plan(UUID message);
+    @Insert(
+            "merge into message_plan (message_id, size, packed) key (message_id) values (#{message}, #{size}, #{packed})")
+    void keep(@Param("message") UUID message, @Param("size") int size, @Param("packed") byte[] packed);
+
+    @Select("select size, packed from message_plan where message_id = #{message}")
+    Optional<PlanRow> plan(UUID message);
+
+    @Select("select exists (select * from message_plan where message_id = #{message})")
+    boolean knows(UUID message);
 
     @Delete("delete from message_plan where message_id = #{message}")
     void forget(UUID message);

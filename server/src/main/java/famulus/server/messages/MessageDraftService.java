@@ -90,22 +90,32 @@ public class MessageDraftService {
 
     /** Begins a message to a person. */
     BegunWords begin(Beginning beginning, Colleague asking) {
+        return begin(null, beginning, asking);
+    }
+
+    /**
+     * Begins a message to a person with other words than its template's.
+     *
+     * @param words to be merged for the person; null for those of its template
+     */
+    BegunWords begin(Draft words, Beginning beginning, Colleague asking) {
         For to = beginning.to();
         Colleague sender = allowed(to, beginning.sender(), asking);
         Optional<Template> template = template(beginning.template(), to, asking, sender);
         About about = about(template, to);
-        Draft written = template.map(Draft::of).orElseGet(() -> nothing(about, beginning.mode()));
+        Draft written =
+                words != null ? words : template.map(Draft::of).orElseGet(() -> nothing(about, beginning.mode()));
         Given sending = new Given(Map.of(), Map.of(), true, beginning.at());
         Proof proof = proofs.proof(drafts.source(written), about, to, sender, sending);
         PersonalMessage message = Personalised.of(proof.source(), proof.merged());
-        Draft words = written.worded(
+        Draft personal = written.worded(
                 about,
                 message.subject(),
                 message.previewText(),
                 message.words(),
                 message.body().map(BodyJson::write).orElse(""));
         return new BegunWords(
-                new MessageDraft(proof, template, about, sender, written.files()), words, message.texts());
+                new MessageDraft(proof, template, about, sender, written.files()), personal, message.texts());
     }
 
     /** A message as its sender has written it, read afresh; one that has no words of its own is as its template is merged. */
@@ -139,7 +149,8 @@ public class MessageDraftService {
                 message.to(),
                 wanted.sender(),
                 new Given(Map.of(), message.answers(), true, message.leaves()));
-        return new MessageBeside(wanted.read(both.proof()), texts(both.other()));
+        return new MessageBeside(
+                wanted.read(both.proof()), personal(both.other()).texts());
     }
 
     /** What a message is read from. */
@@ -162,22 +173,27 @@ public class MessageDraftService {
         return new Wanted(template, about, words, sender);
     }
 
-    private static Map<String, MergedText> texts(Merge merge) {
-        return Personalised.of(merge.source(), merge.merged()).texts();
+    private static PersonalMessage personal(Merge merge) {
+        return Personalised.of(merge.source(), merge.merged());
+    }
+
+    /** The language somebody is written to in, by ISO 639. */
+    String language(For to, Colleague sender) {
+        return proofs.language(to, sender);
     }
 
     /**
-     * The texts that a message is begun with, at a moment.
+     * What a message is begun with, at a moment.
      *
      * @param then its template, as it was when the message was begun from it; empty for a message from nothing
      */
-    Map<String, MergedText> texts(Optional<Template> then, MessageToSend message, Colleague sender, Instant at) {
+    PersonalMessage begun(Optional<Template> then, MessageToSend message, Colleague sender, Instant at) {
         Given sending = new Given(Map.of(), Map.of(), true, Optional.of(at));
         For to = message.to();
         About about = about(then, to);
         Draft written = then.map(Draft::of)
                 .orElseGet(() -> nothing(about, Beginning.of(message).mode()));
-        return texts(proofs.merge(drafts.source(written), about, to, sender, sending));
+        return personal(proofs.merge(drafts.source(written), about, to, sender, sending));
     }
 
     /**

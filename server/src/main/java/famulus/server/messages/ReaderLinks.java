@@ -8,8 +8,6 @@ import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.RecordService;
 import famulus.server.team.TeamService;
-import java.nio.ByteBuffer;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -49,7 +47,7 @@ class ReaderLinks {
      * @param secret what the key is made from
      */
     LinkedContent put(MessageContent content, CrmKind kind, UUID person, UUID secret) {
-        String key = key(secret);
+        String key = Ids.key(secret);
         String begun = content.text() + "\n" + content.html();
         Optional<Pages> reached = address.pages();
         if (reached.isEmpty()) {
@@ -84,13 +82,5 @@ class ReaderLinks {
 
     private static String own(String text, Pages pages, String key) {
         return OF_PREVIEW.matcher(text).replaceAll(Matcher.quoteReplacement(pages.webCopy(key)));
-    }
-
-    private static String key(UUID id) {
-        byte[] bits = ByteBuffer.allocate(16)
-                .putLong(id.getMostSignificantBits())
-                .putLong(id.getLeastSignificantBits())
-                .array();
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(bits);
     }
 }

@@ -29,7 +29,6 @@ class MessageEnds {
     /** A message has left, or is given up: its draft is of no more use. */
     void left(UUID message) {
         drafts.gone(message);
-        leaving.forget(message);
     }
 
     /** A message was refused: it counts as written no more. */

@@ -3,6 +3,7 @@ package famulus.server.platform;
 import java.nio.ByteBuffer;
 import java.security.SecureRandom;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.Iterator;
@@ -30,6 +31,15 @@ public class Ids {
         random.nextBytes(bytes);
         ByteBuffer bits = ByteBuffer.wrap(bytes);
         return new UUID(bits.getLong(), bits.getLong());
+    }
+
+    /** An identifier as the key of a page: 22 characters that may stand in an address (RFC 4648, 5). */
+    public static String key(UUID id) {
+        byte[] bits = ByteBuffer.allocate(16)
+                .putLong(id.getMostSignificantBits())
+                .putLong(id.getLeastSignificantBits())
+                .array();
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(bits);
     }
 
     /**

@@ -42,10 +42,12 @@ class ReaderController {
             Base64.getDecoder().decode("R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7");
 
     private final ReadingService readings;
+    private final WebCopyService copies;
     private final TeamService team;
 
-    ReaderController(ReadingService readings, TeamService team) {
+    ReaderController(ReadingService readings, WebCopyService copies, TeamService team) {
         this.readings = readings;
+        this.copies = copies;
         this.team = team;
     }
 
@@ -54,14 +56,19 @@ class ReaderController {
     ResponseEntity<String> copy(@PathVariable String key) {
         return readings.page(key)
                 .map(page -> SourceText.of(readings.source(page)))
-                .map(read -> html(HttpStatus.OK, COPY_POLICY, ReaderPage.copy(read)))
+                .map(ReaderPage::copy)
+                .or(() -> copies.page(key))
+                .map(page -> html(HttpStatus.OK, COPY_POLICY, page))
                 .orElseGet(() -> nothing(key));
     }
 
     /** A calendar file that came along with the message. */
     @GetMapping("/{name:event(?:-\\d{1,3})?\\.ics}")
     ResponseEntity<?> calendar(@PathVariable String key, @PathVariable String name) {
-        Optional<byte[]> file = readings.page(key).flatMap(page -> CalendarPart.of(readings.source(page), name));
+        Optional<byte[]> file = readings.page(key)
+                .map(readings::source)
+                .or(() -> copies.source(key))
+                .flatMap(source -> CalendarPart.of(source, name));
         if (file.isEmpty()) {
             return nothing(key);
         }
@@ -108,7 +115,8 @@ class ReaderController {
     ResponseEntity<String> ask(@PathVariable String key) {
         return readings.page(key)
                 .map(page -> choice(page, readings.wantsNoRounds(page.personId())))
-                .orElseGet(() -> nothing(key));
+                .orElseGet(() ->
+                        copies.opens(key) ? html(HttpStatus.OK, PAGE_POLICY, ReaderPage.PASSED_ON) : nothing(key));
     }
 
     /** Settles it, for the button and for mail programs that do it in one click (RFC 8058). */

@@ -63,15 +63,21 @@ final class ReaderPage {
                 "<p>" + words.formatted(name) + "</p><form method=\"post\">" + button + "</button></form>");
     }
 
+    /** For the way out of mailings on a page that was passed on. */
+    static final String PASSED_ON = page(
+            "en",
+            "A page that was passed on",
+            "<p>Only whoever got the message itself can unsubscribe, with the link in their message.</p>");
+
     /** A message as its own page: its HTML, or its text. */
     static String copy(SourceText read) {
-        if (!read.html().isEmpty()) {
-            return read.html();
-        }
+        return read.html().isEmpty() ? words(read.subject(), read.text()) : read.html();
+    }
+
+    /** Plain words as a page. */
+    static String words(String subject, String text) {
         return page(
-                "",
-                HtmlUtils.htmlEscape(read.subject(), "UTF-8"),
-                "<pre>" + HtmlUtils.htmlEscape(read.text(), "UTF-8") + "</pre>");
+                "", HtmlUtils.htmlEscape(subject, "UTF-8"), "<pre>" + HtmlUtils.htmlEscape(text, "UTF-8") + "</pre>");
     }
 
     private static String page(String language, String title, String body) {

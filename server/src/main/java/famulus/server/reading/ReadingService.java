@@ -96,7 +96,19 @@ public class ReadingService implements ReaderPages {
 
     /** The message itself, as it left. */
     byte[] source(PageRow page) {
-        return sources.read(page.messageId()).orElseThrow();
+        return source(page.messageId());
+    }
+
+    /** The same by its identifier. */
+    byte[] source(UUID message) {
+        return sources.read(message).orElseThrow();
+    }
+
+    /** A page of a message that leads to its reader's own pages no more, but to those of another key. */
+    String withKey(UUID message, String page, String other) {
+        return mapper.key(message)
+                .map(key -> page.replace(PublicAddress.PAGES + key, PublicAddress.PAGES + other))
+                .orElse(page);
     }
 
     /** The language a reader is written to in, by ISO 639. */

@@ -3,6 +3,7 @@ package famulus.server.reading;
 import famulus.server.messages.KeptPiece;
 import famulus.server.messages.Recipient;
 import famulus.server.messages.SourceText;
+import famulus.server.messages.WordsAgain;
 import famulus.server.outbox.MessageState;
 import famulus.server.outbox.OutboxService;
 import famulus.server.outbox.OutgoingMessage;
@@ -23,8 +24,10 @@ import org.springframework.web.bind.annotation.RestController;
 class SentMessageController {
     private final OutboxService outbox;
     private final ReadingService readings;
+    private final WordsAgain again;
 
-    SentMessageController(OutboxService outbox, ReadingService readings) {
+    SentMessageController(OutboxService outbox, ReadingService readings, WordsAgain again) {
+        this.again = again;
         this.outbox = outbox;
         this.readings = readings;
     }
@@ -33,10 +36,14 @@ class SentMessageController {
      * A message as it was sent.
      *
      * @param bcc who got a copy that nobody else saw
+     * @param test whether it was only a test
+     * @param knownWords whether it is known what it was made of, so that it can be sent to others or become a template
      */
     record SentMessage(
             UUID id,
             MessageState state,
+            boolean test,
+            boolean knownWords,
             int attempts,
             String lastAnswer,
             boolean maybeRepeated,
@@ -61,6 +68,8 @@ class SentMessageController {
         return new SentMessage(
                 id,
                 message.state(),
+                message.test(),
+                again.knows(id),
                 message.attempts(),
                 message.lastAnswer() == null ? "" : message.lastAnswer(),
                 message.maybeRepeated(),

@@ -5,12 +5,14 @@ import famulus.core.field.FieldCatalogue;
 import famulus.core.field.MergeContext;
 import famulus.core.field.Root;
 import famulus.core.merge.MergeSettings;
+import famulus.core.salutation.Greeted;
 import famulus.server.company.HolidayService;
 import famulus.server.company.SalutationService;
 import famulus.server.platform.PublicAddress;
 import famulus.server.platform.Refusal;
 import famulus.server.records.DealMapper.RelatedRow;
 import famulus.server.team.Colleague;
+import famulus.server.team.House;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
@@ -30,6 +32,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class PeopleContext {
     private static final int MOST_NEARBY = 60;
+    private static final UUID NOBODY = new UUID(0, 0);
 
     private final RecordService records;
     private final PeopleMapper mapper;
@@ -158,10 +161,46 @@ public class PeopleContext {
 
     /** The values that are the same whoever is written to: of the house and the sender. */
     public MergeContext sameForAll(Colleague sender, FieldCatalogue catalogue) {
+        return ofAll(sender, catalogue);
+    }
+
+    private GatheredValues ofAll(Colleague sender, FieldCatalogue catalogue) {
         GatheredValues values = new GatheredValues(catalogue, (kind, id) -> Map.of());
         values.put(Root.OUR, PeopleLoader.houseFacts(team.house(), facts.stored()));
         values.put(Root.SENDER, PeopleLoader.colleague(sender));
         return values;
+    }
+
+    /**
+     * Nobody in particular: whatever a message takes from a person, their organisation or their deal is missing, but they can be
+     * greeted.
+     *
+     * @param locale language and region to write in
+     * @param message what the message says of itself, by field
+     */
+    public Person nobody(Colleague sender, FieldCatalogue catalogue, Locale locale, Map<String, String> message) {
+        House house = team.house();
+        Map<String, String> facts = salutations
+                .salutations()
+                .of(locale, List.of(new Greeted("", "", "", Optional.empty())))
+                .map(greeting -> Map.of("greeting", greeting))
+                .orElse(Map.of());
+        GatheredValues values = ofAll(sender, catalogue);
+        values.put(Root.PERSON, facts);
+        values.put(Root.MESSAGE, message);
+        return new Person(
+                CrmKind.CONTACT,
+                NOBODY,
+                "",
+                "",
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                locale,
+                house.zone(),
+                holidays.of(house.country()),
+                values);
     }
 
     /** What a message says of itself, as long as it is only looked at. */

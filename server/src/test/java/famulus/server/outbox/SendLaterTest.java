@@ -238,8 +238,8 @@ class SendLaterTest extends ServerTest {
     @Test
     void whatCannotBeLookedAtStaysUntilItCan() throws Exception {
         UUID id = tomorrow();
-        String plan = sql.queryForObject("select plan from message_plan", String.class);
-        sql.update("update message_plan set plan = 'damaged'");
+        byte[] plan = sql.queryForObject("select packed from message_plan", byte[].class);
+        sql.update("update message_plan set packed = X'00'");
         untilEightTomorrow();
         await().atMost(Duration.ofSeconds(20)).until(() -> {
             worker.look();
@@ -250,7 +250,7 @@ class SendLaterTest extends ServerTest {
                     id.toString());
         });
         assertThat(column("state", id)).isEqualTo("WAITING");
-        sql.update("update message_plan set plan = ?", plan);
+        sql.update("update message_plan set packed = ?", plan);
         clock.forward(Duration.ofSeconds(10));
         reaches(id, "SENT");
     }

@@ -30,10 +30,18 @@ import java.util.stream.Stream;
 final class PersonalBody {
     private final SlotPieces pieces;
     private final Map<String, MergedText> texts;
+    private final Map<String, String> links;
 
-    PersonalBody(SlotPieces pieces, Map<String, MergedText> texts) {
+    /**
+     * Makes such bodies.
+     *
+     * @param texts takes the texts as they are merged, by key
+     * @param links takes how addresses with values in them were written, by what they are merged to
+     */
+    PersonalBody(SlotPieces pieces, Map<String, MergedText> texts, Map<String, String> links) {
         this.pieces = pieces;
         this.texts = texts;
+        this.links = links;
     }
 
     Body of(Body body) {
@@ -172,7 +180,7 @@ final class PersonalBody {
         if (written.isEmpty()) {
             return "";
         }
-        String source = pieces.complete(key) ? new WordsWriter().words(Address.merged(pieces.of(key))) : written;
+        String source = linked(key, written);
         texts.put(key, new MergedText(source, List.of()));
         return source;
     }
@@ -222,11 +230,22 @@ final class PersonalBody {
     }
 
     private Marks linked(Marks marks, String key) {
-        if (marks.link().isEmpty() || !pieces.complete(key)) {
+        if (marks.link().isEmpty()) {
             return marks;
         }
-        String link = new WordsWriter().words(Address.merged(pieces.of(key)));
+        String link = linked(key, marks.link());
         return new Marks(
                 marks.bold(), marks.italic(), marks.underline(), marks.strike(), marks.colour(), marks.size(), link);
+    }
+
+    private String linked(String key, String written) {
+        if (!pieces.complete(key)) {
+            return written;
+        }
+        String source = new WordsWriter().words(Address.merged(pieces.of(key)));
+        if (!source.equals(written)) {
+            links.put(source, written);
+        }
+        return source;
     }
 }

@@ -10,10 +10,17 @@ import java.util.Optional;
  * @param words those of a plain message; empty for one that has a body
  * @param body of a letter or designed message
  * @param texts each of its texts that has words, by key, with the values in it
+ * @param links how addresses with values in them were written, by what they were merged to
  */
 public record PersonalMessage(
-        String subject, String previewText, String words, Optional<Body> body, Map<String, MergedText> texts) {
+        String subject,
+        String previewText,
+        String words,
+        Optional<Body> body,
+        Map<String, MergedText> texts,
+        Map<String, String> links) {
     public PersonalMessage {
         texts = Map.copyOf(texts);
+        links = Map.copyOf(links);
     }
 }

@@ -24,10 +24,11 @@ public final class Personalised {
         String subject = words(MergedText.SUBJECT, merged.subject(), texts);
         String previewText = words(MergedText.PREVIEW_TEXT, merged.previewText(), texts);
         String words = source.layout().isPresent() ? "" : words(MergedText.BODY, merged.body(), texts);
+        Map<String, String> links = new HashMap<>();
         Optional<Body> body = source.layout()
-                .map(layout -> new PersonalBody(new SlotPieces(layout.text(), merged.body()), texts)
+                .map(layout -> new PersonalBody(new SlotPieces(layout.text(), merged.body()), texts, links)
                         .of(layout.design().body()));
-        return new PersonalMessage(subject, previewText, words, body, texts);
+        return new PersonalMessage(subject, previewText, words, body, texts, links);
     }
 
     private static String words(String key, Merged merged, Map<String, MergedText> texts) {

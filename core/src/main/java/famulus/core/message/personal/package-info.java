@@ -9,6 +9,9 @@
  * HandChanges changes = HandChanges.of(subject, "News for Ines and Tom");
  * }</pre>
  *
+ * <p>{@link famulus.core.message.personal.FieldsAgain} goes the other way: what worked for one person becomes something to be
+ * merged for others.
+ *
  * <p>Which words are still a value of a record, and which were changed by hand, is found here from the words alone: nobody
  * has to say so, and nobody is believed.
  */

@@ -54,6 +54,7 @@ class NewKindTest {
                         "DescriptionCheck.java",
                         "EmptyTextCheck.java",
                         // how it looks
+                        "FieldsAgain.java",
                         "HtmlBlocks.java",
                         // where it leads, and which picture it shows
                         "LinkCheck.java",

@@ -1,0 +1,60 @@
+package famulus.server.reading;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** The links with which messages are shown. */
+@Mapper
+interface WebCopyMapper {
+    /**
+     * A link without what it shows.
+     *
+     * @param openUntil null for as long as nobody closes it
+     * @param forAnybody whether it shows a page with nothing personal in it
+     */
+    record CopyRow(
+            UUID id,
+            String copyKey,
+            UUID messageId,
+            UUID madeBy,
+            Instant madeAt,
+            Instant openUntil,
+            boolean forAnybody) {}
+
+    /** A page, packed; {@code size} is how many bytes it is. */
+    record PageBytes(int size, byte[] packed) {}
+
+    String COLUMNS = "select id, copy_key, message_id, made_by, made_at, open_until, size is not null as for_anybody"
+            + " from web_copy ";
+
+    @Insert(
+            """
+            insert into web_copy (id, copy_key, message_id, made_by, made_at, open_until, size, packed)
+            values (#{row.id}, #{row.copyKey}, #{row.messageId}, #{row.madeBy}, #{row.madeAt}, #{row.openUntil},
+                    #{page.size}, #{page.packed})
+            """)
+    void insert(@Param("row") CopyRow row, @Param("page") PageBytes page);
+
+    /** Those of a message, the newest first. Leans on web_copy_message. */
+    @Select(COLUMNS + "where message_id = #{message} order by made_at desc, id limit 50")
+    List<CopyRow> of(UUID message);
+
+    @Select(COLUMNS + "where id = #{id}")
+    Optional<CopyRow> byId(UUID id);
+
+    @Select(COLUMNS + "where copy_key = #{key}")
+    Optional<CopyRow> byKey(String key);
+
+    @Select("select size, packed from web_copy where id = #{id}")
+    PageBytes page(UUID id);
+
+    @Delete("delete from web_copy where id = #{id}")
+    void delete(UUID id);
+}

@@ -1,0 +1,264 @@
+package famulus.server.reading;
+
+import famulus.core.field.Path;
+import famulus.core.merge.Merged;
+import famulus.core.merge.Piece;
+import famulus.core.message.render.Rendering;
+import famulus.server.contents.Packing;
+import famulus.server.desk.ProofService;
+import famulus.server.desk.ProofService.Proof;
+import famulus.server.desk.RenderingService;
+import famulus.server.library.Draft;
+import famulus.server.library.DraftReader;
+import famulus.server.messages.SourceText;
+import famulus.server.messages.WordsAgain;
+import famulus.server.outbox.MessageState;
+import famulus.server.outbox.OutboxService;
+import famulus.server.outbox.OutgoingMessage;
+import famulus.server.platform.Ids;
+import famulus.server.platform.PublicAddress;
+import famulus.server.platform.PublicAddress.Pages;
+import famulus.server.platform.Refusal;
+import famulus.server.reading.WebCopyMapper.CopyRow;
+import famulus.server.reading.WebCopyMapper.PageBytes;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import famulus.server.team.TeamService;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/**
+ * Links that show a message to whoever has them: as it was sent, for some days, or with nothing of its person in it, until
+ * somebody closes the link.
+ */
+@Service
+public class WebCopyService {
+    private static final Set<MessageState> LEFT = Set.of(MessageState.SENT, MessageState.NOT_SURE);
+    private static final int MOST_DAYS = 90;
+    private static final int MOST_OF_ONE = 50;
+
+    private final WebCopyMapper mapper;
+    private final OutboxService outbox;
+    private final ReadingService readings;
+    private final WordsAgain again;
+    private final DraftReader reader;
+    private final ProofService proofs;
+    private final RenderingService renderings;
+    private final TeamService team;
+    private final PublicAddress address;
+    private final Ids ids;
+    private final Clock clock;
+
+    WebCopyService(
+            WebCopyMapper mapper,
+            OutboxService outbox,
+            ReadingService readings,
+            WordsAgain again,
+            DraftReader reader,
+            ProofService proofs,
+            RenderingService renderings,
+            TeamService team,
+            PublicAddress address,
+            Ids ids,
+            Clock clock) {
+        this.mapper = mapper;
+        this.outbox = outbox;
+        this.readings = readings;
+        this.again = again;
+        this.reader = reader;
+        this.proofs = proofs;
+        this.renderings = renderings;
+        this.team = team;
+        this.address = address;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    /**
+     * A link.
+     *
+     * @param address where the copy is
+     * @param openUntil null for as long as nobody closes it
+     * @param forAnybody whether it shows nothing personal
+     * @param mayClose whether whoever asks may close it
+     */
+    record WebCopy(
+            UUID id,
+            String address,
+            Instant madeAt,
+            Instant openUntil,
+            boolean forAnybody,
+            String madeBy,
+            boolean mayClose) {}
+
+    /** The links of a message that are open, the newest first. */
+    List<WebCopy> of(UUID message, Colleague asking) {
+        return mapper.of(outbox.get(message, asking).id()).stream()
+                .filter(this::open)
+                .flatMap(row -> shown(row, asking).stream())
+                .toList();
+    }
+
+    private boolean open(CopyRow row) {
+        return row.openUntil() == null || row.openUntil().isAfter(clock.instant());
+    }
+
+    private Optional<WebCopy> shown(CopyRow row, Colleague asking) {
+        return address.pages()
+                .map(pages -> new WebCopy(
+                        row.id(),
+                        pages.webCopy(row.copyKey()),
+                        row.madeAt(),
+                        row.openUntil(),
+                        row.forAnybody(),
+                        team.find(row.madeBy()).map(Colleague::name).orElse(""),
+                        mayClose(row, asking)));
+    }
+
+    private static boolean mayClose(CopyRow row, Colleague asking) {
+        return row.madeBy().equals(asking.id()) || asking.is(Role.KEEPER, Role.ADMINISTRATOR);
+    }
+
+    /**
+     * Makes a link that shows a message as it was sent, pictures and all.
+     *
+     * @param days for how many it is open, 1 to 90
+     */
+    WebCopy asSent(UUID message, int days, Colleague asking) {
+        if (days < 1 || days > MOST_DAYS) {
+            throw Refusal.field("days", "Between 1 and " + MOST_DAYS + " days, please.");
+        }
+        OutgoingMessage sent = left(message, asking);
+        reached();
+        return keep(sent, ids.next(), clock.instant().plus(Duration.ofDays(days)), null, asking);
+    }
+
+    /** Makes a link that shows what a message says to anybody; refused where it needs a value that only its person has. */
+    WebCopy forAnybody(UUID message, Colleague asking) {
+        OutgoingMessage sent = left(message, asking);
+        Pages pages = reached();
+        UUID secret = ids.next();
+        byte[] page = pageForAnybody(sent, pages, Ids.key(secret)).getBytes(StandardCharsets.UTF_8);
+        return keep(sent, secret, null, new PageBytes(page.length, Packing.packed(page)), asking);
+    }
+
+    private OutgoingMessage left(UUID message, Colleague asking) {
+        OutgoingMessage sent = outbox.get(message, asking);
+        if (sent.test() || !LEFT.contains(sent.state())) {
+            throw Refusal.because("not-left", "Only a message that has left can be shown.");
+        }
+        if (mapper.of(message).stream().filter(this::open).count() >= MOST_OF_ONE) {
+            throw Refusal.because(
+                    "too-many", "There are " + MOST_OF_ONE + " links to this message. Close some of them.");
+        }
+        return sent;
+    }
+
+    private Pages reached() {
+        return address.pages()
+                .orElseThrow(() -> Refusal.because(
+                        "no-public-address",
+                        "Nobody outside can reach our pages: our company has no public address. An administrator enters"
+                                + " it in Company settings."));
+    }
+
+    private WebCopy keep(OutgoingMessage sent, UUID secret, Instant openUntil, PageBytes page, Colleague asking) {
+        CopyRow row = new CopyRow(
+                ids.next(), Ids.key(secret), sent.id(), asking.id(), clock.instant(), openUntil, page != null);
+        mapper.insert(row, page);
+        return shown(row, asking).orElseThrow();
+    }
+
+    private String pageForAnybody(OutgoingMessage sent, Pages pages, String key) {
+        Draft words = again.words(sent.id());
+        Colleague sender = team.find(sent.senderId()).orElseThrow();
+        String language = proofs.language(new For(CrmKind.of(sent.personKind()), sent.personId(), null), sender);
+        Proof proof = proofs.forNobody(
+                reader.source(words),
+                words.about(),
+                sender,
+                Locale.of(language, team.house().country()),
+                Map.of("unsubscribe_link", pages.unsubscribe(key), "web_copy_link", pages.webCopy(key)),
+                sent.createdAt());
+        mustSayNothingPersonal(proof, words);
+        Merged body = proof.merged().body();
+        return renderings
+                .page(proof)
+                .map(Rendering::html)
+                .orElseGet(() -> ReaderPage.words(proof.merged().subject().text(), body.text()));
+    }
+
+    private static void mustSayNothingPersonal(Proof proof, Draft words) {
+        String missing = Stream.of(proof.merged().subject(), proof.merged().body())
+                .flatMap(part -> part.pieces().stream())
+                .filter(piece -> switch (piece.origin()) {
+                    case GAP, ASKED, BROKEN -> true;
+                    case WRITTEN, RECORD, FALLBACK, BLANK, CHOSEN, ANSWERED, BRANCH, CHOICE_END, CHOICE_PASSED -> false;
+                })
+                .map(piece -> called(piece, proof, words))
+                .distinct()
+                .limit(5)
+                .collect(Collectors.joining(", "));
+        if (!missing.isEmpty()) {
+            throw Refusal.because(
+                    "personal",
+                    "This message can’t be shown to anybody: it needs values that only its person has, and that have no"
+                            + " default (" + missing + "). Make a link that shows it as it was sent instead.");
+        }
+    }
+
+    private static String called(Piece piece, Proof proof, Draft words) {
+        return piece.path()
+                .map((Path path) -> ProofService.label(proof.catalogue(), path, words.about()))
+                .orElse(piece.text());
+    }
+
+    /** Closes a link; nobody can follow it any more. */
+    void close(UUID id, Colleague asking) {
+        CopyRow row = mapper.byId(id).orElseThrow(() -> Refusal.missing("This link"));
+        outbox.get(row.messageId(), asking);
+        if (!mayClose(row, asking)) {
+            throw Refusal.forbidden("Whoever made this link closes it, or an editor.");
+        }
+        mapper.delete(id);
+    }
+
+    /** Whether a key is that of an open link. */
+    boolean opens(String key) {
+        return mapper.byKey(key).filter(this::open).isPresent();
+    }
+
+    /** What a link shows, as a page; empty for one that is closed, or never was. */
+    Optional<String> page(String key) {
+        return mapper.byKey(key).filter(this::open).map(row -> {
+            if (row.forAnybody()) {
+                PageBytes page = mapper.page(row.id());
+                return new String(Packing.unpacked(page.packed(), page.size()), StandardCharsets.UTF_8);
+            }
+            SourceText read = SourceText.of(readings.source(row.messageId()));
+            String asWritten = ReaderPage.copy(read.with(readings.asWritten(row.messageId(), read.html())));
+            return readings.withKey(row.messageId(), asWritten, key);
+        });
+    }
+
+    /** A file of the message that a link shows, as its bytes hold it; empty where the page says nothing of it. */
+    Optional<byte[]> source(String key) {
+        return mapper.byKey(key)
+                .filter(this::open)
+                .filter(row -> !row.forAnybody())
+                .map(row -> readings.source(row.messageId()));
+    }
+}
