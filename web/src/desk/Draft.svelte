@@ -3,6 +3,7 @@
   import type { Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import DraftFiles from './DraftFiles.svelte';
+  import TemplateEnvelope from './TemplateEnvelope.svelte';
   import DraftField from './DraftField.svelte';
   import {
     blockOf,
@@ -441,6 +442,12 @@
       <span>Files</span>
       <DraftFiles bind:this={filesLine} {desk} {attached} {documents} />
     </div>
+    {#if !message}
+      <div class="line along">
+        <span>Envelope</span>
+        <TemplateEnvelope {desk} />
+      </div>
+    {/if}
   {/if}
   {#if designed && desk.mayChange && desk.draft?.mode !== 'SOURCE'}
     <Drawer {composing} bind:open={drawn} after={() => last} />

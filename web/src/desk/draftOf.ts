@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 /** What a template says, as a draft of it begins. */
 export function draftOf(template: Schemas['Template']): Schemas['Draft'] {
   const { name, purpose, about, subject, previewText, body } = template;
-  const { mode, design, houseStyle, header, footer, files, kind } = template;
+  const { mode, design, houseStyle, header, footer, files, kind, wishes } = template;
   return {
     name,
     purpose,
@@ -18,5 +18,6 @@ export function draftOf(template: Schemas['Template']): Schemas['Draft'] {
     footer,
     files,
     kind,
+    wishes,
   };
 }

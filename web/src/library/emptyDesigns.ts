@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 type Starter = Schemas['Starter'];
 
 export const none = { purpose: '', about: 'CONTACT', subject: '', previewText: '', body: '' } as const;
-export const bare = { houseStyle: null, header: '', footer: '', files: [], kind: null };
+export const bare = { houseStyle: null, header: '', footer: '', files: [], kind: null, wishes: null };
 const text = { id: 'b1', kind: 'text', text: [{ runs: [{ text: '' }] }] };
 const signature = { id: 'b2', kind: 'signature' };
 const EMPTY_LETTER = bodyOf([text, signature]);

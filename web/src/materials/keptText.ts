@@ -23,6 +23,7 @@ export async function beginText(
       header: 'none',
       footer: 'none',
       files: [],
+      wishes: null,
     },
   });
   return made.template.id;

@@ -115,7 +115,7 @@ export class MessageState implements Writing {
   }
 
   private async beginWith(
-    { words, senderId }: Schemas['BegunMessage'],
+    { words, senderId, wishes }: Schemas['BegunMessage'],
     subject: string | null,
     may: () => boolean,
   ): Promise<boolean> {
@@ -124,6 +124,8 @@ export class MessageState implements Writing {
     if (!may()) return false;
     const before = { id: this.draftId, version: this.version };
     this.envelope.sender = senderId;
+    // Where nothing was settled before, its template's wishes are the envelope.
+    this.envelope.wishes ??= wishes ?? null;
     this.draftId = newMessageId();
     this.version = 0;
     this.take({ ...words, subject: subject ?? words.subject });

@@ -68,9 +68,15 @@
       else onpicture(event.currentTarget, found);
     }}
   >
-    {#if id}<img src={copyAddress(String(id), retouching as Retouching | undefined)} alt="" />{:else}<span
-        >{drawn}. Choose one, or drop a file here.</span
-      >{/if}
+    {#if id}<img
+        src={copyAddress(
+          String(id),
+          retouching as Retouching | undefined,
+          undefined,
+          block.kind === 'video still',
+        )}
+        alt=""
+      />{:else}<span>{drawn}. Choose one, or drop a file here.</span>{/if}
   </button>
 {/snippet}
 

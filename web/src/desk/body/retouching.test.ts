@@ -15,6 +15,7 @@ describe('retouching', () => {
 
   it('names the copy as the server does', () => {
     expect(copyAddress('bee')).toBe('/api/materials/pictures/bee~wide.1200');
+    expect(copyAddress('bee', {}, 480, true)).toBe('/api/materials/pictures/bee~play~wide.480');
     expect(
       copyAddress('bee', { left: 5, bottom: 10, brightness: -20, tint: '#3C5B82', strength: 60 }, 480),
     ).toBe('/api/materials/pictures/bee~cut.5.0.0.10~light.-20~tint.3c5b82.60~wide.480');

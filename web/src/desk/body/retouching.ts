@@ -32,10 +32,10 @@ export function without(retouching: Retouching): Retouching {
 }
 
 /** Where the copy of a picture is read; the draft shows it at most so wide. */
-export function copyAddress(picture: string, retouching: Retouching = {}, most = 1200): string {
+export function copyAddress(picture: string, retouching: Retouching = {}, most = 1200, play = false): string {
   const { left = 0, top = 0, right = 0, bottom = 0, brightness = 0, tint = '', strength = 0 } = retouching;
   const cut = left + top + right + bottom ? `~cut.${left}.${top}.${right}.${bottom}` : '';
   const light = brightness ? `~light.${brightness}` : '';
   const tinted = tint && strength ? `~tint.${tint.slice(1).toLowerCase()}.${strength}` : '';
-  return `/api/materials/pictures/${encodeURIComponent(picture)}${cut}${light}${tinted}~wide.${most}`;
+  return `/api/materials/pictures/${encodeURIComponent(picture)}${cut}${light}${tinted}${play ? '~play' : ''}~wide.${most}`;
 }

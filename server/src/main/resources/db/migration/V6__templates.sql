@@ -13,6 +13,8 @@ create table template (
   footer         varchar(60) default '' not null,
   -- Files that go along: identifiers parted by commas.
   files          varchar(800) default '' not null,
+  -- For the envelope of its messages: JSON; empty for none.
+  wishes         varchar(4000) default '' not null,
   version        integer not null,
   -- Which version others use; none while it has never been marked ready.
   ready_version  integer,
@@ -81,6 +83,8 @@ create table template_version (
   header         varchar(60) default '' not null,
   footer         varchar(60) default '' not null,
   files          varchar(800) default '' not null,
+  -- For the envelope of its messages: JSON; empty for none.
+  wishes         varchar(4000) default '' not null,
   changed_at     timestamp(3) with time zone not null,
   changed_by     uuid not null,
   reason         varchar(20) not null,

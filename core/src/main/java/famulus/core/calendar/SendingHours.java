@@ -40,16 +40,9 @@ public record SendingHours(ZoneId ours, ZoneId theirs, WorkingDays days) {
 
     /** Hours to choose among, each a moment of its own, in the order of {@link Kind}. */
     public List<Offered> offered(Instant now) {
-        LocalDate today = LocalDate.ofInstant(now, theirs);
-        LocalDate monday = today.plusDays(8L - today.getDayOfWeek().getValue());
-        LocalDate tomorrow = LocalDate.ofInstant(now, ours).plusDays(1);
-        List<Offered> all = List.of(
-                new Offered(Kind.THEIR_MORNING, next(MORNING, today, now)),
-                new Offered(Kind.THEIR_AFTERNOON, next(AFTERNOON, today, now)),
-                new Offered(Kind.TOMORROW, new PlannedHour(tomorrow, MORNING, ours)),
-                new Offered(Kind.NEXT_WEEK, new PlannedHour(days.plus(monday, 0), MORNING, theirs)));
         List<Offered> offered = new ArrayList<>();
-        for (Offered one : all) {
+        for (Kind kind : Kind.values()) {
+            Offered one = new Offered(kind, hour(kind, now));
             boolean there = offered.stream()
                     .anyMatch(other -> other.hour().moment().equals(one.hour().moment()));
             if (!there) {
@@ -57,6 +50,20 @@ public record SendingHours(ZoneId ours, ZoneId theirs, WorkingDays days) {
             }
         }
         return offered;
+    }
+
+    /** The hour of a kind, as it is now. */
+    public PlannedHour hour(Kind kind, Instant now) {
+        LocalDate today = LocalDate.ofInstant(now, theirs);
+        return switch (kind) {
+            case THEIR_MORNING -> next(MORNING, today, now);
+            case THEIR_AFTERNOON -> next(AFTERNOON, today, now);
+            case TOMORROW -> new PlannedHour(LocalDate.ofInstant(now, ours).plusDays(1), MORNING, ours);
+            case NEXT_WEEK -> {
+                LocalDate monday = today.plusDays(8L - today.getDayOfWeek().getValue());
+                yield new PlannedHour(days.plus(monday, 0), MORNING, theirs);
+            }
+        };
     }
 
     private PlannedHour next(LocalTime time, LocalDate from, Instant now) {

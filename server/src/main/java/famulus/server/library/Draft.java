@@ -21,7 +21,40 @@ public record Draft(
         @Schema(nullable = true) String header,
         @Schema(nullable = true) String footer,
         @Schema(nullable = true) List<UUID> files,
-        @Schema(nullable = true) TemplateKind kind) {
+        @Schema(nullable = true) TemplateKind kind,
+        @Schema(nullable = true) TemplateWishes wishes) {
+    /** One that wishes nothing for the envelope of its messages. */
+    public Draft(
+            String name,
+            String purpose,
+            About about,
+            String subject,
+            String previewText,
+            String body,
+            Mode mode,
+            String design,
+            UUID houseStyle,
+            String header,
+            String footer,
+            List<UUID> files,
+            TemplateKind kind) {
+        this(
+                name,
+                purpose,
+                about,
+                subject,
+                previewText,
+                body,
+                mode,
+                design,
+                houseStyle,
+                header,
+                footer,
+                files,
+                kind,
+                TemplateWishes.NONE);
+    }
+
     /** A plain template. */
     public Draft(String name, String purpose, About about, String subject, String previewText, String body) {
         this(name, purpose, about, subject, previewText, body, Mode.PLAIN, "", null, "", "", List.of(), null);
@@ -71,7 +104,8 @@ public record Draft(
                 header,
                 footer,
                 files,
-                kind);
+                kind,
+                wishes);
     }
 
     /**
@@ -93,7 +127,8 @@ public record Draft(
                 header,
                 footer,
                 files,
-                kind);
+                kind,
+                wishes);
     }
 
     /** The same under another name. */
@@ -116,7 +151,8 @@ public record Draft(
                 header,
                 footer,
                 others,
-                kind);
+                kind,
+                wishes);
     }
 
     private Draft with(String otherName, TemplateKind otherKind) {
@@ -133,10 +169,12 @@ public record Draft(
                 header,
                 footer,
                 files,
-                otherKind);
+                otherKind,
+                wishes);
     }
 
     public Draft {
+        wishes = wishes == null ? TemplateWishes.NONE : wishes;
         kind = kind == null ? TemplateKind.TEMPLATE : kind;
         files = files == null ? List.of() : List.copyOf(files);
         mode = mode == null ? Mode.PLAIN : mode;
@@ -169,6 +207,7 @@ public record Draft(
                 template.header(),
                 template.footer(),
                 template.files(),
-                template.kind());
+                template.kind(),
+                template.wishes());
     }
 }

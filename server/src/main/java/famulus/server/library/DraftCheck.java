@@ -47,6 +47,7 @@ class DraftCheck {
         PlainLine.refusal(draft.header(), LONGEST_WRAPPING, false).ifPresent(sentence -> wrong.put("header", sentence));
         PlainLine.refusal(draft.footer(), LONGEST_WRAPPING, false).ifPresent(sentence -> wrong.put("footer", sentence));
         files.refusal(draft.files()).ifPresent(sentence -> wrong.put("files", sentence));
+        draft.wishes().refusal().ifPresent(sentence -> wrong.put("wishes", sentence));
         if (draft.about() == null) {
             wrong.put("about", "Choose what kind of record the template is for.");
         }

@@ -19,6 +19,7 @@ import java.util.UUID;
  * @param houseStyle null for the default
  * @param header which header of the house style; empty for its first one, as with the footer
  * @param files what is attached to its messages
+ * @param wishes what it wishes for the envelope of its messages
  * @param version counts kept changes
  * @param readyVersion which of them others use; null while it has never been marked ready
  */
@@ -37,6 +38,7 @@ public record Template(
         String header,
         String footer,
         List<UUID> files,
+        TemplateWishes wishes,
         int version,
         @Schema(nullable = true) Integer readyVersion,
         UUID ownerId,

@@ -168,12 +168,12 @@ interface TemplateMapper {
     @Insert(
             """
             insert into template
-              (id, kind, name, purpose, about, subject, mode, house_style_id, header, footer, files, version, owner_id,
+              (id, kind, name, purpose, about, subject, mode, house_style_id, header, footer, files, wishes, version, owner_id,
                created_at, changed_at, changed_by)
             values
               (#{t.id}, #{t.kind}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.mode}, #{t.houseStyle},
                #{t.header}, #{t.footer}, #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler},
-               #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
+               #{t.wishes,typeHandler=famulus.server.library.TemplateWishesTypeHandler}, #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
             """)
     void insert(@Param("t") Template template);
 
@@ -202,7 +202,8 @@ interface TemplateMapper {
             update template
             set name = #{t.name}, purpose = #{t.purpose}, about = #{t.about}, subject = #{t.subject}, mode = #{t.mode},
                 house_style_id = #{t.houseStyle}, header = #{t.header}, footer = #{t.footer},
-                files = #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler}, version = version + 1,
+                files = #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler},
+                wishes = #{t.wishes,typeHandler=famulus.server.library.TemplateWishesTypeHandler}, version = version + 1,
                 changed_at = #{t.changedAt}, changed_by = #{by}
             where id = #{t.id} and version = #{t.version} and deleted_at is null
             """)
@@ -226,9 +227,9 @@ interface TemplateMapper {
             """
             insert into template_version
               (template_id, version, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header,
-               footer, files, changed_at, changed_by, reason, kept_at)
+               footer, files, wishes, changed_at, changed_by, reason, kept_at)
             select t.id, t.version, t.name, t.purpose, t.about, t.subject, w.preview_text, w.body, t.mode, w.design,
-                   t.house_style_id, t.header, t.footer, t.files, t.changed_at, t.changed_by, #{reason}, #{at}
+                   t.house_style_id, t.header, t.footer, t.files, t.wishes, t.changed_at, t.changed_by, #{reason}, #{at}
             from template t
             join template_words w on w.template_id = t.id
             where t.id = #{id} and t.version = #{version}

@@ -74,7 +74,8 @@ public class TemplateMergeService {
                 choice.of("the header", base.header(), mine.header(), theirs.header()),
                 choice.of("the footer", base.footer(), mine.footer(), theirs.footer()),
                 choice.of("the files", base.files(), mine.files(), theirs.files()),
-                theirs.kind());
+                theirs.kind(),
+                choice.of("what it wishes for the envelope", base.wishes(), mine.wishes(), theirs.wishes()));
     }
 
     /** Takes whichever of two differs from what was; where both do, says so. */

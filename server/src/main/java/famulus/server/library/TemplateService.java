@@ -220,6 +220,7 @@ public class TemplateService {
                 draft.header(),
                 draft.footer(),
                 draft.files(),
+                draft.wishes(),
                 version,
                 null,
                 owner,

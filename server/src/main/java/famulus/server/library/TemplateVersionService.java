@@ -91,6 +91,9 @@ public class TemplateVersionService {
         if (!before.files().equals(now.files())) {
             changes.add(new Change(Change.Kind.CHANGED, "Files", List.of(), true));
         }
+        if (!before.wishes().equals(now.wishes())) {
+            changes.add(new Change(Change.Kind.CHANGED, "Envelope", List.of(), true));
+        }
         return changes;
     }
 

@@ -143,9 +143,13 @@ public class PictureService {
     }
 
     private PictureContent copy(ContentRow row, PictureCopy copy) {
-        PictureCopy seen = copy.most() > 0 ? copy : new PictureCopy(copy.picture(), copy.retouching(), WIDEST);
+        PictureCopy seen =
+                copy.most() > 0 ? copy : new PictureCopy(copy.picture(), copy.retouching(), copy.play(), WIDEST);
         byte[] bytes = contents.read(row.content()).orElseThrow();
-        return row.moving() ? new PictureContent(row.mediaType(), bytes) : Retoucher.copy(row.mediaType(), bytes, seen);
+        // What plays elsewhere does not move here.
+        return row.moving() && !copy.play()
+                ? new PictureContent(row.mediaType(), bytes)
+                : Retoucher.copy(row.mediaType(), bytes, seen);
     }
 
     private static byte[] drawn(String id) {

@@ -2,16 +2,24 @@ package famulus.server.materials;
 
 import famulus.core.message.body.Retouching;
 import famulus.core.message.render.PictureCopy;
+import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
+import java.awt.geom.Ellipse2D;
+import java.awt.geom.Path2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import javax.imageio.ImageIO;
 
-/** Makes the copies of pictures that messages show: cut, made smaller, brighter or darker, tinted. */
+/** Makes the copies of pictures that messages show: cut, made smaller, brighter or darker, tinted, with a play mark. */
 final class Retoucher {
+    /** The part of the shorter side that a play mark takes. */
+    private static final double MARK = 0.34;
+
+    private static final Color DISC = new Color(20, 24, 30, 190);
+
     private Retoucher() {}
 
     /**
@@ -26,13 +34,16 @@ final class Retoucher {
             }
             BufferedImage cut = cut(whole, copy.retouching());
             boolean narrower = copy.most() > 0 && cut.getWidth() > copy.most();
-            if (cut == whole && !narrower && !copy.retouching().colours()) {
+            if (cut == whole && !narrower && !copy.retouching().colours() && !copy.play()) {
                 return new PictureService.PictureContent(mediaType, content);
             }
             int width = narrower ? copy.most() : cut.getWidth();
             int height = Math.max(1, Math.round((float) cut.getHeight() * width / cut.getWidth()));
             BufferedImage drawn = drawn(cut, width, height);
             colour(drawn, copy.retouching());
+            if (copy.play()) {
+                mark(drawn);
+            }
             boolean photograph = mediaType.equals("image/jpeg");
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             ImageIO.write(drawn, photograph ? "jpeg" : "png", bytes);
@@ -63,6 +74,25 @@ final class Retoucher {
         drawing.drawImage(picture, 0, 0, width, height, null);
         drawing.dispose();
         return drawn;
+    }
+
+    /** Draws a play mark in the middle: a light triangle on a dark disc, seen on any picture. */
+    private static void mark(BufferedImage picture) {
+        double size = Math.min(picture.getWidth(), picture.getHeight()) * MARK;
+        double x = picture.getWidth() / 2.0;
+        double y = picture.getHeight() / 2.0;
+        Graphics2D drawing = picture.createGraphics();
+        drawing.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        drawing.setColor(DISC);
+        drawing.fill(new Ellipse2D.Double(x - size / 2, y - size / 2, size, size));
+        drawing.setColor(Color.WHITE);
+        Path2D triangle = new Path2D.Double();
+        triangle.moveTo(x - size * 0.14, y - size * 0.23);
+        triangle.lineTo(x + size * 0.26, y);
+        triangle.lineTo(x - size * 0.14, y + size * 0.23);
+        triangle.closePath();
+        drawing.fill(triangle);
+        drawing.dispose();
     }
 
     private static void colour(BufferedImage picture, Retouching retouching) {

@@ -10,6 +10,7 @@ import famulus.server.messages.MessageDraftService.Beginning;
 import famulus.server.messages.MessageDraftService.BegunWords;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.messages.MessageProofs.WrittenMessage;
+import famulus.server.messages.WishedEnvelope.Wished;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
@@ -30,9 +31,15 @@ import org.springframework.web.bind.annotation.RestController;
 class MessageController {
     private final MessageDraftService drafts;
     private final MessageProofs proofs;
+    private final WishedEnvelope envelopes;
     private final CheckInboxService checkInboxes;
 
-    MessageController(MessageDraftService drafts, MessageProofs proofs, CheckInboxService checkInboxes) {
+    MessageController(
+            MessageDraftService drafts,
+            MessageProofs proofs,
+            WishedEnvelope envelopes,
+            CheckInboxService checkInboxes) {
+        this.envelopes = envelopes;
         this.drafts = drafts;
         this.proofs = proofs;
         this.checkInboxes = checkInboxes;
@@ -42,7 +49,7 @@ class MessageController {
      * A message to be begun.
      *
      * @param mode how a message from nothing is written; null for a letter
-     * @param wishes who gets it too, and when it leaves; null for nothing
+     * @param wishes who gets it too, and when it leaves; null for what its template wishes
      */
     record MessageRequest(
             @Schema(nullable = true) UUID template,
@@ -57,6 +64,7 @@ class MessageController {
      * A message begun; {@code templateVersion} is 0 for a message from nothing.
      *
      * @param words what it says, to be changed
+     * @param wishes what its template wishes for its envelope; null for nothing, and where that was settled already
      */
     record BegunMessage(
             Draft words,
@@ -65,7 +73,8 @@ class MessageController {
             About about,
             UUID senderId,
             String senderName,
-            String senderEmail) {}
+            String senderEmail,
+            @Schema(nullable = true) SendingWishes wishes) {}
 
     /** A template merged for a person, to be changed and sent. */
     @PostMapping("/api/messages/begin")
@@ -74,15 +83,20 @@ class MessageController {
             throw Refusal.because("no-person", "Choose the person to write to.");
         }
         Mode mode = request.mode() == null ? Mode.LETTER : request.mode();
-        SendingWishes wishes = request.wishes() == null ? SendingWishes.NONE : request.wishes();
+        Optional<Wished> wished = request.wishes() == null
+                ? envelopes.of(
+                        request.template(),
+                        new For(request.kind(), request.id(), request.deal()),
+                        request.sender(),
+                        asking)
+                : Optional.empty();
+        SendingWishes wishes =
+                wished.map(Wished::wishes).orElse(request.wishes() == null ? SendingWishes.NONE : request.wishes());
+        UUID sender = wished.map(Wished::sender).orElse(request.sender());
         For to = new For(request.kind(), request.id(), request.deal(), wishes.also());
         BegunWords begun = drafts.begin(
                 new Beginning(
-                        request.template(),
-                        mode,
-                        to,
-                        request.sender(),
-                        wishes.planned().map(PlannedHour::moment)),
+                        request.template(), mode, to, sender, wishes.planned().map(PlannedHour::moment)),
                 asking);
         MessageDraft merged = begun.merged();
         Optional<Template> template = merged.template();
@@ -93,7 +107,8 @@ class MessageController {
                 merged.about(),
                 merged.sender().id(),
                 merged.sender().name(),
-                merged.sender().email());
+                merged.sender().email(),
+                wished.map(Wished::wishes).orElse(null));
     }
 
     /** A message as its reader will see it, with what stops it, and what became of the words that were merged. */

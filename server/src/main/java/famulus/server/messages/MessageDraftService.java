@@ -250,6 +250,11 @@ public class MessageDraftService {
                 null);
     }
 
+    /** The template that a message to somebody is written from; empty for one from nothing. */
+    Optional<Template> template(UUID id, For to, Colleague asking) {
+        return template(id, to, asking, asking);
+    }
+
     private Optional<Template> template(UUID id, For to, Colleague asking, Colleague sender) {
         return Optional.ofNullable(id)
                 .map(one -> variants.forReader(one, () -> proofs.language(to, sender), asking, sender))

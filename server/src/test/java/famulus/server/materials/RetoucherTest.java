@@ -47,6 +47,15 @@ class RetoucherTest {
     }
 
     @Test
+    void theStillOfAVideoHasAPlayMarkInItsMiddle() throws IOException {
+        PictureCopy still = new PictureCopy("x", Retouching.NONE, 0).playing();
+        BufferedImage marked = points(Retoucher.copy("image/png", halves("png"), still));
+        assertThat(marked.getRGB(100, 50)).as("the triangle").isEqualTo(0xffffffff);
+        assertThat(marked.getRGB(88, 50) & 0xff0000).as("the disc on red").isLessThan(0x600000);
+        assertThat(marked.getRGB(5, 5)).as("all else").isEqualTo(0xffff0000);
+    }
+
+    @Test
     void whatIsCutOffIsGone() throws IOException {
         BufferedImage cut = points(copy("png", new Retouching(50, 10, 0, 20, 0, "", 0), 0));
         assertThat(cut.getWidth()).isEqualTo(100);

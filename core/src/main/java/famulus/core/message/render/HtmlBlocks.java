@@ -328,9 +328,12 @@ final class HtmlBlocks {
     private void video(String id, Content.VideoStill still, int width) {
         String address = words.address(Keys.link(id));
         String description = words.text(Keys.description(id));
-        String picture = still.picture().isEmpty() ? Drawn.STILL : still.picture();
         int shown = Math.min(still.width(), width);
-        image(PictureCopy.shown(picture, Retouching.NONE, shown), description, shown, address, false);
+        // The drawn one has its mark already.
+        PictureCopy copy = still.picture().isEmpty()
+                ? PictureCopy.shown(Drawn.STILL, Retouching.NONE, shown)
+                : PictureCopy.shown(still.picture(), Retouching.NONE, shown).playing();
+        image(copy, description, shown, address, false);
     }
 
     /** It says nothing that the words behind it do not say, so it is not read out. */

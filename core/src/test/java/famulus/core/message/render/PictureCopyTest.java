@@ -50,7 +50,7 @@ class PictureCopyTest {
                 random.nextInt(201) - 100,
                 tinted ? String.format("#%06x", random.nextInt(0x1000000)) : "",
                 tinted ? 1 + random.nextInt(100) : 0);
-        PictureCopy copy = new PictureCopy(BEE, retouching, random.nextInt(10_000));
+        PictureCopy copy = new PictureCopy(BEE, retouching, random.nextBoolean(), random.nextInt(10_000));
         assertThat(PictureCopy.of(copy.key())).contains(copy);
     }
 
