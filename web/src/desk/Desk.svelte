@@ -51,7 +51,6 @@
   const inTemplates = $derived(kind === 'PASSAGE' || wraps(kind));
   let variants = $state.raw<Schemas['ShownVariant'][]>([]);
   let using = $state<Schemas['UsingTemplate'][]>([]);
-  const designed = $derived(!!desk.draft?.mode && desk.draft.mode !== 'PLAIN');
 
   $effect(() => {
     const opened = new DeskState(id);
@@ -264,7 +263,7 @@
 {#if naming && desk.draft}
   <Slip title="About this {word}" anchor={nameOpener} onclose={() => (naming = false)}>
     {#if kind === 'TEMPLATE'}<ModeChange draft={desk.draft} onchange={changeMode} />{/if}
-    {#if designed && kind === 'TEMPLATE'}<StyleChoice
+    {#if kind === 'TEMPLATE'}<StyleChoice
         draft={desk.draft}
         {composing}
         onchange={(part) => desk.change(part)}

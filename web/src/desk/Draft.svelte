@@ -433,7 +433,9 @@
         </Sheet>
         {#if composing.banded && whole}<Housed draft={desk.draft!} foot />{/if}
       {:else}
+        {#if desk.preview.proof?.above}<p class="around">{desk.preview.proof.above}</p>{/if}
         {@render part('BODY', labels.text, false, 'Write the message. Type { to put in a field.')}
+        {#if desk.preview.proof?.below}<p class="around">{desk.preview.proof.below}</p>{/if}
       {/if}
     </div>
   {/key}
@@ -475,6 +477,14 @@
   .line > span {
     color: var(--ink-soft);
     font-size: 13px;
+  }
+
+  /* What the style says around plain words: read here, changed in Materials. */
+  .around {
+    padding: 6px 0;
+    color: var(--ink-soft);
+    font-size: 13px;
+    white-space: pre-line;
   }
 
   .sheet {

@@ -260,7 +260,11 @@
         <p class="preview">attached: {shown.rendering.attached.join(', ')}</p>
       {/if}
     {:else}
-      <div class="mail" lang={proof.person.language}>{@render pieces(shown.body.pieces, 'BODY')}</div>
+      <div class="mail" lang={proof.person.language}>
+        {#if shown.above}<p class="around">{shown.above}</p>{/if}
+        <div class="words">{@render pieces(shown.body.pieces, 'BODY')}</div>
+        {#if shown.below}<p class="around">{shown.below}</p>{/if}
+      </div>
     {/if}
   {/if}
   {#if desk.preview.failed}
@@ -432,8 +436,22 @@
     border: 1px solid var(--rule);
     background: var(--sheet);
     font: 14px/1.5 var(--letter);
-    white-space: pre-wrap;
     overflow-wrap: anywhere;
+  }
+
+  .words,
+  .around,
+  pre.mail {
+    white-space: pre-wrap;
+  }
+
+  .around {
+    color: var(--ink-soft);
+  }
+
+  .around:first-child,
+  .words:not(:last-child) {
+    margin-bottom: 1.5em;
   }
 
   .mail button,

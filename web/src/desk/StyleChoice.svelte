@@ -56,8 +56,10 @@
     />
   {/if}
 {/if}
-<PageFields
-  page={composing.body.page ?? {}}
-  style={chosen}
-  onchange={(page) => composing.put(withPage(composing.body, page))}
-/>
+{#if draft.mode !== 'PLAIN'}
+  <PageFields
+    page={composing.body.page ?? {}}
+    style={chosen}
+    onchange={(page) => composing.put(withPage(composing.body, page))}
+  />
+{/if}

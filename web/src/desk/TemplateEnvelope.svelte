@@ -8,7 +8,7 @@
   let { desk }: { desk: Writing } = $props();
 
   type Wishes = NonNullable<Schemas['Draft']['wishes']>;
-  const NONE: Wishes = { cc: [], bcc: [], replyTo: null, fromOwner: false, hour: null };
+  const NONE: Wishes = { cc: [], bcc: [], replyTo: null, fromOwner: false, hour: null, countLinks: false };
   const hours: Record<NonNullable<Wishes['hour']>, string> = {
     THEIR_MORNING: 'on their next morning',
     THEIR_AFTERNOON: 'on their next afternoon',
@@ -70,6 +70,19 @@
       <option value="">when it is sent</option>
       {#each Object.entries(hours) as [hour, words] (hour)}<option value={hour}>{words}</option>{/each}
     </SmallSelect>
+    {#if desk.draft?.mode === 'PLAIN'}
+      · links are
+      <SmallSelect
+        word
+        aria-label="Links"
+        title="Counted where the company tracks links: the message then has a plain HTML part beside its text"
+        value={wishes.countLinks ? 'counted' : 'not'}
+        onchange={(event) => change({ countLinks: event.currentTarget.value === 'counted' })}
+      >
+        <option value="not">not counted</option>
+        <option value="counted">counted</option>
+      </SmallSelect>
+    {/if}
   </p>
 {:else}
   <p class="envelope">

@@ -10,6 +10,7 @@
   import Addresses from './Addresses.svelte';
   import Documents from './Documents.svelte';
   import Facts from './Facts.svelte';
+  import RecordPicture from './RecordPicture.svelte';
   import Lines from './Lines.svelte';
   import RelatedRecords from './RelatedRecords.svelte';
   import History from './History.svelte';
@@ -161,6 +162,12 @@
         <History {page} onchanged={() => void read()} onfollow={follow} />
       </section>
       <aside class="facts" aria-label="Details">
+        <RecordPicture
+          of={{ kind: page.kind, id: page.id }}
+          name={page.name}
+          picture={page.picture}
+          onchanged={() => void read()}
+        />
         <Facts {page} {used} onchanged={(next) => (page = next)} />
         {#if isPerson}<Addresses {page} onchanged={(next) => (page = next)} />{/if}
         {#if kind === 'deal'}<Lines {page} onchanged={(next) => (page = next)} />{/if}

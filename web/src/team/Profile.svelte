@@ -3,6 +3,7 @@
   import { me, session } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
+  import RecordPicture from '../records/RecordPicture.svelte';
   import Page from '../ui/Page.svelte';
   import { notify } from '../ui/notices.svelte';
 
@@ -14,12 +15,20 @@
     phone: who.phone,
     signature: who.signature,
   });
+  let picture = $state<string | null>(null);
   let answersTo = $state('');
   let seconds = $state('');
   let inMyName = $state(false);
   let password = $state('');
   let old = $state('');
   let wrong = $state<Record<string, string>>({});
+
+  function readPicture() {
+    ask('get', '/api/team/{id}/picture', { params: { id: who.id } })
+      .then((read) => (picture = read.picture))
+      .catch((failure) => notify(sentence(failure), { stop: true }));
+  }
+  readPicture();
 
   ask('get', '/api/profile/answers')
     .then((read) => (answersTo = read.answersTo))
@@ -65,6 +74,12 @@
 <Page title="My profile" crumb="what templates take from you as the sender">
   <div class="columns">
     <form onsubmit={keep}>
+      <RecordPicture
+        of={{ colleague: who.id }}
+        name="{who.firstName} {who.lastName}"
+        {picture}
+        onchanged={readPicture}
+      />
       <div class="two">
         <Field label="First name" bind:value={profile.firstName} error={wrong.firstName} />
         <Field label="Surname" bind:value={profile.lastName} error={wrong.lastName} />

@@ -2,6 +2,7 @@
   import SmallInput from '../../ui/SmallInput.svelte';
   import type { Schemas } from '../../api/client';
   import Button from '../../ui/Button.svelte';
+  import { CARDS, cardOf } from './cardOf';
   import Choose from '../../ui/Choose.svelte';
   import Slip from '../../ui/Slip.svelte';
   import type { FoundField } from '../finding';
@@ -116,6 +117,12 @@
     put({ links: links.with(at, drawn) });
   }
 
+  /** A card about a record begins with its details; lines of one's own stay where it was about one already. */
+  function becomeAbout(picture: string) {
+    const { title, facts } = cardOf(picture) ?? { title: block!.title, facts: block!.facts };
+    put({ picture, title, facts });
+  }
+
   function without(name: 'facts' | 'links', at: number) {
     put({ [name]: (block![name] as unknown[]).toSpliced(at, 1) });
   }
@@ -178,7 +185,19 @@
       />
     {/if}
     <fieldset disabled={!editable}>
-      {#if block.kind === 'picture' || block.kind === 'video still' || block.kind === 'record card'}
+      {#if block.kind === 'record card'}
+        <Choose
+          label="It is about"
+          value={cardOf(block.picture)?.picture ?? ''}
+          options={[
+            ['', 'what you write, with a picture from Materials'],
+            ...CARDS.map((one): [string, string] => [one.picture, one.label]),
+          ]}
+          onchange={becomeAbout}
+        />
+        <p class="remark">The card takes the picture on that record’s page, and begins with its details.</p>
+      {/if}
+      {#if block.kind === 'picture' || block.kind === 'video still' || (block.kind === 'record card' && !cardOf(block.picture))}
         <PicturePick chosen={String(block.picture ?? '')} {file} onchoose={choose} bind:moving />
         {#if block.picture && block.kind !== 'picture'}
           <Button quiet onclick={() => put({ picture: '' })}>Without a picture</Button>

@@ -4,6 +4,7 @@
   import type { Snippet } from 'svelte';
   import type { Schemas } from '../../api/client';
   import { copyAddress, type Retouching } from './retouching';
+  import { cardOf } from './cardOf';
   import { columnLabels, isKnown, kindLabel } from './kinds';
   import type { Align, Block } from './body';
   import WidthHandle from './WidthHandle.svelte';
@@ -147,6 +148,9 @@
     as a calendar file
   </p>
 {:else if block.kind === 'record card'}
+  {#if cardOf(block.picture)}
+    <p class="silent">with the picture of {cardOf(block.picture)?.label}, where there is one</p>
+  {/if}
   {@render line('heading', 'label', 'heading')}
   {#each facts.keys() as at (at)}{@render line('line', `fact${at}`, 'a fact')}{/each}
   <button class="more" onclick={onfact}>add a line</button>

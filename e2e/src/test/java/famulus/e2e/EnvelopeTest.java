@@ -49,6 +49,25 @@ class EnvelopeTest extends BrowserTest {
                         new String[] {event, property, name});
     }
 
+    /** A template of its own: other tests use those of the demo. */
+    @Test
+    void aTemplateWishesForTheEnvelopeAndItsStyleStandsAroundPlainWords() {
+        Page page = beginFrom("Signe", "An empty sheet", "Plans in writing");
+        textbox(page, "Subject").fill("Plans for the year");
+        goToEnd(page, textbox(page, "Text"));
+        page.keyboard().type("All of it in writing.");
+        assertThat(page.locator(".draft .around").last()).containsText("Brindlewing Pollination Services");
+        page.getByLabel("Copy to", new Page.GetByLabelOptions().setExact(true)).fill("office@brindlewing.example");
+        page.getByLabel("Leaves").selectOption("TOMORROW");
+        assertThat(page.locator("[role=status].kept")).isVisible();
+        find(page, "Tobias Larkin");
+        page.keyboard().press("w");
+        chooseTemplate(page, "Plans in writing");
+        assertThat(envelope(page)).containsText("with a copy to office@brindlewing.example");
+        assertThat(envelope(page)).containsText("8:00");
+        button(page, "Discard").click();
+    }
+
     @Test
     void severalPeopleGetItWithFilesBroughtInEveryWay() {
         Page page = openAs("Signe", "/people");

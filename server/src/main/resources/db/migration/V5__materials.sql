@@ -33,10 +33,20 @@ create table picture (
   size        integer not null,
   content     varchar(64) not null references content (hash),
   added_by    uuid not null references colleague (id),
-  added_at    timestamp(3) with time zone not null
+  added_at    timestamp(3) with time zone not null,
+  -- Whether it is in Materials for everybody; else it is that of one record.
+  shared      boolean not null
 );
 
-create index picture_name on picture (name, id);
+create index picture_name on picture (shared, name, id);
+
+-- The pictures of records: a portrait, a logo, that of a deal; of colleagues too.
+create table record_picture (
+  kind       varchar(20) not null,
+  record_id  uuid not null,
+  picture_id uuid not null references picture (id),
+  primary key (kind, record_id)
+);
 
 -- Files that go along with messages.
 create table kept_file (

@@ -117,6 +117,7 @@ public abstract class ServerTest {
                 "template_version",
                 "waved_note",
                 "desk_presence",
+                "record_picture",
                 "picture",
                 "kept_file",
                 "import_part",

@@ -1,6 +1,7 @@
 package famulus.core.message;
 
 import famulus.core.merge.Merged;
+import java.util.Optional;
 
 /**
  * A message merged for one person.
@@ -8,8 +9,9 @@ import famulus.core.merge.Merged;
  * @param subject one line
  * @param previewText one line
  * @param body lines broken by {@code \n}
+ * @param around what stands around it
  */
-public record MergedMessage(Merged subject, Merged previewText, Merged body) {
+public record MergedMessage(Merged subject, Merged previewText, Merged body, Optional<Merged> around) {
 
     /** One of the texts. */
     public Merged merged(MessagePart part) {
@@ -22,6 +24,9 @@ public record MergedMessage(Merged subject, Merged previewText, Merged body) {
 
     /** Whether nothing is missing or broken, so that it may leave. */
     public boolean complete() {
-        return subject.complete() && previewText.complete() && body.complete();
+        return subject.complete()
+                && previewText.complete()
+                && body.complete()
+                && around.map(Merged::complete).orElse(true);
     }
 }

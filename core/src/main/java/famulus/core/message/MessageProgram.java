@@ -10,6 +10,7 @@ import famulus.core.syntax.Problem;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -18,8 +19,9 @@ import java.util.stream.Stream;
  * @param subject the line in the inbox
  * @param previewText the grey text after it
  * @param body the message itself
+ * @param around what stands around it
  */
-public record MessageProgram(Program subject, Program previewText, Program body) {
+public record MessageProgram(Program subject, Program previewText, Program body, Optional<Program> around) {
 
     /** One of the texts. */
     public Program program(MessagePart part) {
@@ -30,9 +32,9 @@ public record MessageProgram(Program subject, Program previewText, Program body)
         };
     }
 
-    /** Every path that the three texts name, each once. */
+    /** Every path that the texts name, each once. */
     public List<Path> paths() {
-        return Stream.of(subject, previewText, body)
+        return Stream.concat(Stream.of(subject, previewText, body), around.stream())
                 .flatMap(program -> program.paths().stream())
                 .distinct()
                 .toList();
@@ -47,11 +49,12 @@ public record MessageProgram(Program subject, Program previewText, Program body)
         return problems;
     }
 
-    /** Merges all three texts for one person; subject and preview text stay one line whatever a value holds. */
+    /** Merges all texts for one person; subject and preview text stay one line whatever a value holds. */
     public MergedMessage merge(Merger merger, MergeContext context) {
         return new MergedMessage(
                 merger.merge(subject, context, Place.HEADER),
                 merger.merge(previewText, context, Place.HEADER),
-                merger.merge(body, context, Place.BODY));
+                merger.merge(body, context, Place.BODY),
+                around.map(one -> merger.merge(one, context, Place.BODY)));
     }
 }

@@ -13,20 +13,34 @@ import java.util.Optional;
  * @param previewText one line; may be empty
  * @param body any number of lines, broken by {@code \n}; of a letter or designed message the words of its design
  * @param layout the design of those words; empty for a message that is only words
+ * @param around what its house style says around a message that is only words; empty where it says nothing
  */
-public record MessageSource(String subject, String previewText, String body, Optional<Layout> layout) {
+public record MessageSource(
+        String subject, String previewText, String body, Optional<Layout> layout, Optional<Layout> around) {
     /** A design and its words as one text. */
     public record Layout(Design design, BodyText text) {}
 
     /** A message that is only words. */
     public MessageSource(String subject, String previewText, String body) {
-        this(subject, previewText, body, Optional.empty());
+        this(subject, previewText, body, Optional.empty(), Optional.empty());
+    }
+
+    /**
+     * A message that is only words, in a house style.
+     *
+     * @param around the header, footer and small print of the style, around an empty body
+     */
+    public static MessageSource plain(String subject, String previewText, String body, Design around) {
+        BodyText text = BodyText.of(around);
+        Optional<Layout> said = text.source().isBlank() ? Optional.empty() : Optional.of(new Layout(around, text));
+        return new MessageSource(subject, previewText, body, Optional.empty(), said);
     }
 
     /** A letter or designed message. */
     public static MessageSource designed(String subject, String previewText, Design design) {
         BodyText text = BodyText.of(design);
-        return new MessageSource(subject, previewText, text.source(), Optional.of(new Layout(design, text)));
+        return new MessageSource(
+                subject, previewText, text.source(), Optional.of(new Layout(design, text)), Optional.empty());
     }
 
     /** One of the texts. */
@@ -44,6 +58,7 @@ public record MessageSource(String subject, String previewText, String body, Opt
         return new MessageProgram(
                 parsedSubject,
                 MergeParser.parse(previewText),
-                layout.map(one -> one.text().program()).orElseGet(() -> MergeParser.parse(body)));
+                layout.map(one -> one.text().program()).orElseGet(() -> MergeParser.parse(body)),
+                around.map(one -> one.text().program()));
     }
 }

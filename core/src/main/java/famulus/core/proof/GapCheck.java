@@ -3,6 +3,7 @@ package famulus.core.proof;
 import famulus.core.field.Path;
 import famulus.core.merge.Gap;
 import famulus.core.message.MessagePart;
+import famulus.core.syntax.Span;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -30,7 +31,26 @@ final class GapCheck implements Check {
                 }
             }
         }
+        notes.addAll(around(subject));
         return notes;
+    }
+
+    /** What the header, footer or small print of its style lacks stands in no text of a plain message: it is said at its end. */
+    private static List<Note> around(ProofSubject subject) {
+        int end = subject.source().body().length();
+        return subject.merged().around().stream()
+                .flatMap(around -> around.gaps().stream())
+                .map(gap -> title(gap.path(), subject))
+                .distinct()
+                .map(title -> new Note(
+                        "gap",
+                        Note.Level.STOP,
+                        title,
+                        "The header, footer or small print of the style says it. Add the value.",
+                        MessagePart.BODY,
+                        new Span(end, end),
+                        List.of()))
+                .toList();
     }
 
     /** Who lacks what. */

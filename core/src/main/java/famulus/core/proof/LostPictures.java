@@ -6,6 +6,7 @@ import famulus.core.message.body.Band;
 import famulus.core.message.body.Block;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Keys;
+import famulus.core.message.body.RecordPortrait;
 import famulus.core.syntax.Span;
 import java.util.List;
 import java.util.Optional;
@@ -82,7 +83,8 @@ public final class LostPictures {
         return switch (content) {
             case Content.Picture picture -> picture.picture();
             case Content.Pairing pairing -> pairing.picture().picture();
-            case Content.Card card -> card.picture();
+            // A record without a picture is a card without one.
+            case Content.Card card -> RecordPortrait.of(card.picture()).isPresent() ? "" : card.picture();
             case Content.VideoStill still -> still.picture();
             case Content.Text other -> "";
             case Content.Button other -> "";

@@ -314,6 +314,7 @@ class DemoData implements ApplicationRunner {
                     proof.person().addresses().getFirst(),
                     proof.merged().subject().text(),
                     proof.merged().body(),
+                    renderings.around(proof),
                     renderings.mail(proof, proof.merged().subject().text()),
                     wish.at()));
             For to = new For(CrmKind.CONTACT, wish.grower().id(), wish.deal());

@@ -27,6 +27,7 @@ public class ProofPresenter {
         return ShownProof.of(
                 proof,
                 about,
+                renderings.around(proof),
                 rendering,
                 rendering.map(one -> renderings.notes(proof, one)).orElse(List.of()),
                 waved);

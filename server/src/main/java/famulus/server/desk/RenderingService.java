@@ -2,7 +2,14 @@ package famulus.server.desk;
 
 import famulus.core.field.About;
 import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merged;
 import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.body.Band;
+import famulus.core.message.body.Block;
+import famulus.core.message.body.Content;
+import famulus.core.message.body.Design;
+import famulus.core.message.body.RecordPortrait;
+import famulus.core.message.render.PlainAround;
 import famulus.core.message.render.Renderer;
 import famulus.core.message.render.Rendering;
 import famulus.core.message.render.ToRender;
@@ -15,6 +22,7 @@ import famulus.server.desk.ProofService.Proof;
 import famulus.server.materials.PictureService;
 import famulus.server.platform.PublicAddress;
 import famulus.server.records.DealService;
+import famulus.server.records.RecordPictureService;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.List;
@@ -29,9 +37,12 @@ import org.springframework.stereotype.Service;
 public class RenderingService {
     private final DealService deals;
     private final PictureService pictures;
+    private final RecordPictureService portraits;
     private final PublicAddress address;
 
-    RenderingService(DealService deals, PictureService pictures, PublicAddress address) {
+    RenderingService(
+            DealService deals, PictureService pictures, RecordPictureService portraits, PublicAddress address) {
+        this.portraits = portraits;
         this.address = address;
         this.deals = deals;
         this.pictures = pictures;
@@ -81,19 +92,59 @@ public class RenderingService {
         return proof.source().layout().map(layout -> rendered(proof, layout, subject, pictures, marks));
     }
 
+    /** What a plain message says around its words, by its house style. */
+    public PlainAround around(Proof proof) {
+        return proof.source()
+                .around()
+                .flatMap(around -> proof.merged()
+                        .around()
+                        .map(merged -> PlainAround.of(toRender(
+                                proof, around, merged, proof.merged().subject().text(), picture -> "", null))))
+                .orElse(PlainAround.NONE);
+    }
+
     private Rendering rendered(
             Proof proof, Layout layout, String subject, Function<String, String> pictures, ProofMarks marks) {
+        return Renderer.render(toRender(proof, layout, proof.merged().body(), subject, pictures, marks));
+    }
+
+    /** Asked for only where a card takes one. */
+    private Map<RecordPortrait, String> portraits(Proof proof, Layout layout) {
+        Design design = layout.design();
+        boolean wanted = Stream.of(design.above(), design.body().bands(), design.below())
+                .flatMap(List::stream)
+                .flatMap(RenderingService::blocks)
+                .anyMatch(block -> block.content() instanceof Content.Card card
+                        && RecordPortrait.of(card.picture()).isPresent());
+        return wanted ? portraits.around(proof.person()) : Map.of();
+    }
+
+    /** The blocks of a band, and those that stand in their places. */
+    private static Stream<Block> blocks(Band band) {
+        return band.blocks()
+                .flatMap(block -> Stream.concat(
+                        Stream.of(block), block.content().inside().stream().flatMap(RenderingService::blocks)));
+    }
+
+    private ToRender toRender(
+            Proof proof,
+            Layout layout,
+            Merged merged,
+            String subject,
+            Function<String, String> pictures,
+            ProofMarks marks) {
         var person = proof.person();
-        return Renderer.render(new ToRender(
+        return new ToRender(
                 layout.design(),
                 layout.text(),
-                proof.merged().body(),
+                merged,
                 new MergeSettings(person.locale(), person.zone(), proof.at(), person.workingDays(), Map.of(), Map.of()),
                 subject,
                 proof.merged().previewText().text(),
                 person.deal().map(deals::items).orElse(DealLines.NONE),
                 pictures,
+                portraits(proof, layout),
                 address.pages().map(pages -> pages.webCopy(PublicAddress.PROOF)).orElse(""),
-                marks));
+                marks);
     }
 }

@@ -6,6 +6,7 @@ import famulus.core.merge.Origin;
 import famulus.core.merge.Piece;
 import famulus.core.merge.Program;
 import famulus.core.message.MessagePart;
+import famulus.core.message.render.PlainAround;
 import famulus.core.message.render.Rendering;
 import famulus.core.proof.Note;
 import famulus.core.syntax.Span;
@@ -31,6 +32,7 @@ import java.util.stream.Stream;
  * A proof as the browser shows it.
  *
  * @param words how many words the body has
+ * @param above what the style of a plain one says above it; empty for nothing, as {@code below}
  * @param rendering what a letter or designed message looks like; null for a plain one
  */
 public record ShownProof(
@@ -41,6 +43,8 @@ public record ShownProof(
         List<ShownNote> notes,
         List<ShownBlank> blanks,
         int words,
+        String above,
+        String below,
         @Schema(nullable = true) ShownRendering rendering) {
     /** A blank to write in; {@code answer} is empty until the sender puts one in. */
     public record ShownBlank(String hint, String answer) {}
@@ -62,10 +66,17 @@ public record ShownProof(
     /**
      * Makes a proof ready to be shown.
      *
+     * @param around what stands around a plain one
      * @param heavy what is to be said of its weight
      * @param waved the queries that were let pass
      */
-    static ShownProof of(Proof proof, About about, Optional<Rendering> rendering, List<Note> heavy, List<Waved> waved) {
+    static ShownProof of(
+            Proof proof,
+            About about,
+            PlainAround around,
+            Optional<Rendering> rendering,
+            List<Note> heavy,
+            List<Waved> waved) {
         Person person = proof.person();
         ShownPart body = part(proof, about, MessagePart.BODY);
         return new ShownProof(
@@ -86,6 +97,8 @@ public record ShownProof(
                         .toList(),
                 blanks(proof),
                 words(proof.merged().body().text()),
+                around.above(),
+                around.below(),
                 rendering
                         .map(one -> ShownRenderings.of(one, proof, body.chips()))
                         .orElse(null));

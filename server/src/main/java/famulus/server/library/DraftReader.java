@@ -26,7 +26,11 @@ public class DraftReader {
     public MessageSource source(Draft draft) {
         return design(draft)
                 .map(design -> MessageSource.designed(draft.subject(), draft.previewText(), design))
-                .orElseGet(() -> new MessageSource(draft.subject(), draft.previewText(), draft.body()));
+                .orElseGet(() -> MessageSource.plain(
+                        draft.subject(),
+                        draft.previewText(),
+                        draft.body(),
+                        styles.around(draft.houseStyle(), draft.header(), draft.footer())));
     }
 
     /** A template as the core reads it, in its house style. */

@@ -144,6 +144,15 @@ public class HouseStyleService {
         }
     }
 
+    /**
+     * What a style says around a message that is only words: its header, footer and small print, around an empty body.
+     *
+     * @param style null for the default
+     */
+    public Design around(UUID style, String header, String footer) {
+        return new Design(Mode.DESIGNED, Body.EMPTY, of(style), text(header), text(footer));
+    }
+
     private static String text(String given) {
         return given == null ? "" : given;
     }

@@ -34,6 +34,7 @@ interface PictureMapper {
             """
             select id, name, description, category, media_type, width, height, moving, size, added_at
             from picture
+            where shared
             order by name, id
             """)
     List<PictureRow> all();
@@ -47,11 +48,15 @@ interface PictureMapper {
     @Insert(
             """
             insert into picture (id, name, description, category, media_type, width, height, moving, size, content,
-                                 added_by, added_at)
+                                 added_by, added_at, shared)
             values (#{p.id}, #{p.name}, #{p.description}, #{p.category}, #{p.mediaType}, #{p.width}, #{p.height},
-                    #{p.moving}, #{p.size}, #{content}, #{by}, #{p.addedAt})
+                    #{p.moving}, #{p.size}, #{content}, #{by}, #{p.addedAt}, #{shared})
             """)
-    void insert(@Param("p") PictureRow picture, @Param("content") String content, @Param("by") UUID by);
+    void insert(
+            @Param("p") PictureRow picture,
+            @Param("content") String content,
+            @Param("by") UUID by,
+            @Param("shared") boolean shared);
 
     @Update(
             """

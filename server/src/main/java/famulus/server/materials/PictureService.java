@@ -169,7 +169,7 @@ public class PictureService {
             throw Refusal.field("name", sentence);
         });
         UUID id = ids.next();
-        keep(id, name, "", "", read, by.id(), clock.instant());
+        keep(id, name, "", "", read, by.id(), clock.instant(), true);
         events.tell("picture", id.toString());
         return mapper.all().stream()
                 .filter(row -> row.id().equals(id))
@@ -178,13 +178,34 @@ public class PictureService {
                 .orElseThrow();
     }
 
+    /** Adds a picture that is not in Materials, since it belongs to one record; refused when it is none, too large or damaged. */
+    public UUID addApart(String name, byte[] file, Colleague by) {
+        PictureFile read = PictureFile.read(file);
+        UUID id = ids.next();
+        keep(id, name, "", "", read, by.id(), clock.instant(), false);
+        return id;
+    }
+
+    /** Takes away a picture that belonged to one record; what was sent with it keeps its own. */
+    public void deleteApart(UUID id) {
+        mapper.delete(id);
+        copies.forget(id.toString());
+    }
+
     /** Puts a picture in place with its own identifier; for the demo's data. */
     public void keep(UUID id, String name, String description, String category, byte[] file, UUID by, Instant at) {
-        keep(id, name, description, category, PictureFile.read(file), by, at);
+        keep(id, name, description, category, PictureFile.read(file), by, at, true);
     }
 
     private void keep(
-            UUID id, String name, String description, String category, PictureFile file, UUID by, Instant at) {
+            UUID id,
+            String name,
+            String description,
+            String category,
+            PictureFile file,
+            UUID by,
+            Instant at,
+            boolean shared) {
         mapper.insert(
                 new PictureRow(
                         id,
@@ -198,7 +219,8 @@ public class PictureService {
                         file.content().length,
                         at),
                 contents.keep(file.content()),
-                by);
+                by,
+                shared);
     }
 
     /** Names a picture, says what is read out in its place, and what sort of picture it is. */

@@ -12,6 +12,7 @@ import famulus.core.message.personal.HandChanges;
 import famulus.core.message.personal.HandChanges.Changed;
 import famulus.core.message.personal.HandChanges.Kept;
 import famulus.core.message.personal.MergedText;
+import famulus.core.message.render.PlainAround;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -55,6 +56,19 @@ final class KeptPieces {
             }
         }
         return joined(kept.pieces);
+    }
+
+    /** The stretches of a whole message: those of its words, and what its house style says around them. */
+    static List<KeptPiece> within(PlainAround around, List<KeptPiece> words) {
+        List<KeptPiece> whole = new ArrayList<>();
+        if (!around.above().isEmpty()) {
+            whole.add(new KeptPiece(around.above() + "\n\n", Origin.WRITTEN.name(), "", ""));
+        }
+        whole.addAll(words);
+        if (!around.below().isEmpty()) {
+            whole.add(new KeptPiece("\n\n" + around.below(), Origin.WRITTEN.name(), "", ""));
+        }
+        return joined(whole);
     }
 
     /** Words that stand side by side and come from the same hand are one stretch. */

@@ -1,5 +1,6 @@
 package famulus.server.messages;
 
+import famulus.core.message.render.PlainTwin;
 import famulus.core.message.render.Rendering;
 import famulus.server.materials.FileService;
 import famulus.server.materials.FileService.FileContent;
@@ -34,7 +35,8 @@ class MessageContents {
      * @param body the words of a plain message
      */
     MessageContent of(MessageDraft draft, Optional<Rendering> rendering, String body) {
-        MessageContent content = of(rendering, body);
+        MessageContent said = of(rendering, body);
+        MessageContent content = draft.twin() && rendering.isEmpty() ? said.saying(body, twin(draft, body)) : said;
         List<AttachedFile> attached = new ArrayList<>(content.files());
         for (UUID id : draft.files()) {
             FileContent file = files.content(id)
@@ -43,6 +45,13 @@ class MessageContents {
             attached.add(new AttachedFile(file.name(), file.mediaType(), file.content()));
         }
         return content.attaching(attached);
+    }
+
+    private static String twin(MessageDraft draft, String body) {
+        return PlainTwin.of(
+                body,
+                draft.proof().merged().subject().text(),
+                draft.proof().person().locale());
     }
 
     /** The same without the template's files. */

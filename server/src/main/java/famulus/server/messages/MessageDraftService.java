@@ -59,9 +59,10 @@ public class MessageDraftService {
      *
      * @param template what it is written from; empty for a message from nothing
      * @param files what is attached to it, by identifier
+     * @param twin whether a plain one has an HTML twin
      */
     public record MessageDraft(
-            Proof proof, Optional<Template> template, About about, Colleague sender, List<UUID> files) {}
+            Proof proof, Optional<Template> template, About about, Colleague sender, List<UUID> files, boolean twin) {}
 
     /**
      * A message begun.
@@ -115,7 +116,9 @@ public class MessageDraftService {
                 message.words(),
                 message.body().map(BodyJson::write).orElse(""));
         return new BegunWords(
-                new MessageDraft(proof, template, about, sender, written.files()), personal, message.texts());
+                new MessageDraft(proof, template, about, sender, written.files(), twin(written)),
+                personal,
+                message.texts());
     }
 
     /** A message as its sender has written it, read afresh; one that has no words of its own is as its template is merged. */
@@ -156,7 +159,7 @@ public class MessageDraftService {
     /** What a message is read from. */
     private record Wanted(Optional<Template> template, About about, Draft words, Colleague sender) {
         private MessageDraft read(Proof proof) {
-            return new MessageDraft(proof, template, about, sender, words.files());
+            return new MessageDraft(proof, template, about, sender, words.files(), twin(words));
         }
     }
 
@@ -220,7 +223,8 @@ public class MessageDraftService {
         SampleRecords.refuse(to);
         Template template = templates.get(templateId, asking);
         Proof proof = proofs.proof(drafts.source(template), template.about(), to, asking, Given.NOTHING);
-        return new MessageDraft(proof, Optional.of(template), template.about(), asking, template.files());
+        return new MessageDraft(
+                proof, Optional.of(template), template.about(), asking, template.files(), twin(Draft.of(template)));
     }
 
     /** What a message can take fields from; a template for anyone is one for whoever it goes to. */
@@ -259,6 +263,10 @@ public class MessageDraftService {
         return Optional.ofNullable(id)
                 .map(one -> variants.forReader(one, () -> proofs.language(to, sender), asking, sender))
                 .map(one -> templates.forUse(one, asking, sender));
+    }
+
+    private static boolean twin(Draft words) {
+        return words.mode() == Mode.PLAIN && words.wishes().countLinks();
     }
 
     /** Who it goes out as, where it may go at all. */

@@ -3,6 +3,7 @@ package famulus.server.messages;
 import famulus.core.departure.Leaving;
 import famulus.core.merge.Merged;
 import famulus.core.message.personal.MergedText;
+import famulus.core.message.render.PlainAround;
 import famulus.core.message.render.Rendering;
 import famulus.core.record.PlainLine;
 import famulus.server.desk.RenderingService;
@@ -84,9 +85,10 @@ public class MessageFreezer {
         MessageDraft draft = now.draft();
         String subject = draft.proof().merged().subject().text().strip();
         Optional<Rendering> rendering = renderings.mail(draft.proof(), subject);
+        PlainAround around = renderings.around(draft.proof());
         String body = rendering
                 .map(Rendering::text)
-                .orElseGet(() -> draft.proof().merged().body().text())
+                .orElseGet(() -> around.whole(draft.proof().merged().body().text()))
                 .strip();
         check(message, draft, subject, body);
         ReadEnvelope read = envelopes.read(message, draft);
@@ -112,12 +114,16 @@ public class MessageFreezer {
                         links.own(subject, content),
                         false),
                 content,
+                FirstWords.of(
+                        rendering.isPresent()
+                                ? body
+                                : draft.proof().merged().body().text()),
                 new Headers(
                         Optional.ofNullable(message.wishes().replyTo())
                                 .or(() -> team.answersGoTo(draft.sender().id())),
                         content.unsubscribe(),
                         follows),
-                rendering.isPresent() ? List.of() : pieces(begun, draft),
+                rendering.isPresent() ? List.of() : KeptPieces.within(around, pieces(begun, draft)),
                 clock.instant());
     }
 
@@ -144,12 +150,22 @@ public class MessageFreezer {
             PersonAddress address,
             String subject,
             Merged body,
+            PlainAround around,
             Optional<Rendering> rendering,
             Instant at) {
-        LinkedContent content = links.put(contents.of(rendering, body.text()), person.kind(), person.id(), id);
+        LinkedContent content =
+                links.put(contents.of(rendering, around.whole(body.text())), person.kind(), person.id(), id);
         Headers headers = new Headers(Optional.empty(), content.unsubscribe(), List.of());
         Envelope envelope = new Envelope(sender.id(), sender, person, mailbox(person, address), subject, false);
-        return frozen(id, template, envelope, content, headers, KeptPieces.of(body), at);
+        return frozen(
+                id,
+                template,
+                envelope,
+                content,
+                FirstWords.of(rendering.isPresent() ? content.content().text() : body.text()),
+                headers,
+                KeptPieces.within(around, KeptPieces.of(body)),
+                at);
     }
 
     private static Mailbox mailbox(Person person, PersonAddress address) {
@@ -161,6 +177,7 @@ public class MessageFreezer {
             TemplateVersion template,
             Envelope envelope,
             LinkedContent content,
+            String firstWords,
             Headers headers,
             List<KeptPiece> pieces,
             Instant at) {
@@ -172,7 +189,7 @@ public class MessageFreezer {
                 template,
                 envelope,
                 at,
-                FirstWords.of(content.content().text()),
+                firstWords,
                 MimeWriter.write(messageId, envelope.parties(), envelope.subject(), content.content(), headers, at),
                 plain ? Optional.of(links.own(json.writeValueAsString(pieces), content)) : Optional.empty(),
                 Optional.of(content));

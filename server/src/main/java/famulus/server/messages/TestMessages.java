@@ -107,7 +107,9 @@ public class TestMessages {
         MessageContent content = contents.of(
                 draft,
                 renderings.mail(draft.proof(), draft.proof().merged().subject().text()),
-                draft.proof().merged().body().text().strip());
+                renderings
+                        .around(draft.proof())
+                        .whole(draft.proof().merged().body().text()));
         List<FrozenMessage> frozen = inboxes.stream()
                 .map(inbox -> frozen(template, draft, inbox, content, asking))
                 .toList();
@@ -154,7 +156,8 @@ public class TestMessages {
                 new TemplateVersion(template.id(), template.version()),
                 envelope,
                 now,
-                FirstWords.of(content.text()),
+                FirstWords.of(
+                        content.html().isEmpty() ? draft.proof().merged().body().text() : content.text()),
                 MimeWriter.write(messageId, envelope.parties(), subject, content, Headers.NONE, now),
                 Optional.empty(),
                 Optional.empty());

@@ -198,11 +198,14 @@ public class WebCopyService {
         return renderings
                 .page(proof)
                 .map(Rendering::html)
-                .orElseGet(() -> ReaderPage.words(proof.merged().subject().text(), body.text()));
+                .orElseGet(() -> ReaderPage.words(
+                        proof.merged().subject().text(),
+                        renderings.around(proof).whole(body.text())));
     }
 
     private static void mustSayNothingPersonal(Proof proof, Draft words) {
-        String missing = Stream.of(proof.merged().subject(), proof.merged().body())
+        String missing = Stream.concat(
+                        Stream.of(proof.merged().subject(), proof.merged().body()), proof.merged().around().stream())
                 .flatMap(part -> part.pieces().stream())
                 .filter(piece -> switch (piece.origin()) {
                     case GAP, ASKED, BROKEN -> true;

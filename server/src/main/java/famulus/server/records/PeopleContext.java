@@ -90,6 +90,8 @@ public class PeopleContext {
      * @param otherDeals the person's deals that could be used instead
      * @param addresses the one written to first in front
      * @param locale language and region to write in
+     * @param sender who the message is from
+     * @param owner who looks after the deal or person; absent for nobody
      * @param workingDays of the country the person is in
      */
     public record Person(
@@ -103,6 +105,8 @@ public class PeopleContext {
             List<PersonAddress> addresses,
             Locale locale,
             ZoneId zone,
+            UUID sender,
+            Optional<UUID> owner,
             WorkingDays workingDays,
             MergeContext context) {
 
@@ -199,6 +203,8 @@ public class PeopleContext {
                 List.of(),
                 locale,
                 house.zone(),
+                sender.id(),
+                Optional.empty(),
                 holidays.of(house.country()),
                 values);
     }

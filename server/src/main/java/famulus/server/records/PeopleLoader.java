@@ -219,10 +219,8 @@ final class PeopleLoader {
         organisation.ifPresent(one -> values.put(Root.ORGANISATION, organisationFacts(one)));
         deal.ifPresent(one -> values.put(Root.DEAL, facts(one)));
         deal.map(one -> documents.get(one.id())).ifPresent(one -> values.put(Root.DOCUMENT, document(one)));
-        deal.flatMap(one -> one.relation("owner"))
-                .or(() -> person.relation("owner"))
-                .map(team::get)
-                .ifPresent(owner -> values.put(Root.OWNER, teamFacts.get(owner.id())));
+        Optional<UUID> looksAfter = deal.flatMap(one -> one.relation("owner")).or(() -> person.relation("owner"));
+        looksAfter.map(team::get).ifPresent(owner -> values.put(Root.OWNER, teamFacts.get(owner.id())));
         values.put(Root.HISTORY, history(history.get(to.id())));
         ZoneId zone = zone(person);
         values.put(Root.MESSAGE, message(zone));
@@ -239,6 +237,8 @@ final class PeopleLoader {
                 theirs,
                 locale,
                 zone,
+                sender,
+                looksAfter,
                 workingDays.computeIfAbsent(country.orElse(house.country()), holidays::of),
                 values);
     }

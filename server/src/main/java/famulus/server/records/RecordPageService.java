@@ -53,6 +53,7 @@ public class RecordPageService {
     private final DealMapper related;
     private final TeamService team;
     private final FileService files;
+    private final RecordPictureService pictures;
     private final DoNotEmailService doNotEmail;
     private final Clock clock;
 
@@ -65,7 +66,9 @@ public class RecordPageService {
             TeamService team,
             Clock clock,
             FileService files,
+            RecordPictureService pictures,
             DoNotEmailService doNotEmail) {
+        this.pictures = pictures;
         this.files = files;
         this.doNotEmail = doNotEmail;
         this.records = records;
@@ -80,6 +83,7 @@ public class RecordPageService {
     /**
      * A record's page.
      *
+     * @param picture its portrait, logo or picture, by identifier; null for none
      * @param crumb what it is, in a few words after its name
      * @param timeThere the person's clock, such as "10:02, Berlin"; empty for others or when no zone is known
      * @param wantsNoRounds whether the person said so; a message of one's own may still go to them
@@ -95,6 +99,7 @@ public class RecordPageService {
             UUID id,
             int version,
             String name,
+            @Schema(nullable = true) UUID picture,
             String crumb,
             List<Fact> facts,
             List<PersonAddress> addresses,
@@ -176,6 +181,7 @@ public class RecordPageService {
                 id,
                 record.version(),
                 record.name(),
+                pictures.of(kind, id).orElse(null),
                 crumb(record),
                 facts(record, printer),
                 addresses,

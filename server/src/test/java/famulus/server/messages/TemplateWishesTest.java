@@ -43,6 +43,7 @@ class TemplateWishesTest extends ServerTest {
         wishes.put("replyTo", replyTo);
         wishes.put("fromOwner", fromOwner);
         wishes.put("hour", hour);
+        wishes.put("countLinks", false);
         return wishes;
     }
 
@@ -131,5 +132,28 @@ class TemplateWishesTest extends ServerTest {
         // Others use the version that is ready.
         assertThat(begin(template, null, dov).at("/wishes/hour/time").asString())
                 .isEqualTo("08:00");
+    }
+
+    /** Only then is there HTML in which links can be counted. */
+    @Test
+    void aPlainMessageWhoseLinksAreToBeCountedHasAnHtmlTwin() throws Exception {
+        done("PUT", "/api/company/counting", Map.of("counts", true), amos);
+        Map<String, Object> wishes = wishes(List.of(), null, false, null);
+        wishes.put("countLinks", true);
+        Map<String, Object> draft =
+                new HashMap<>(words("News", "Dear {contact.first_name}, see https://hives.example/x?a=1&b=2."));
+        draft.putAll(Map.of("name", "Counted", "wishes", wishes));
+        UUID template = UUID.fromString(
+                done("POST", "/api/templates", draft, signe).at("/template/id").asString());
+        JsonNode begun = begin(template, null, signe);
+        Map<String, Object> message = message(template, ines, begun.get("words"));
+        UUID id = UUID.fromString(
+                done("POST", "/api/messages", message, signe).get("id").asString());
+
+        SourceText read = SourceText.of(wire(id));
+        assertThat(read.text()).contains("see https://hives.example/x?a=1&b=2.");
+        assertThat(read.html()).contains("Dear Ines, see <a href=\"https://post.brindlewing.example/m/", "seen.gif");
+        assertThat(sql.queryForObject("select address from message_link", String.class))
+                .isEqualTo("https://hives.example/x?a=1&b=2");
     }
 }

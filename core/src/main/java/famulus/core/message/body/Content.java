@@ -117,7 +117,7 @@ public sealed interface Content {
     /**
      * Facts of a record or a colleague.
      *
-     * @param picture a portrait or logo of the library; empty for none
+     * @param picture a portrait or logo of the library, or the key of a {@link RecordPortrait}; empty for none
      * @param title its heading
      * @param facts one line each, such as {@code Phone: {sender.phone}}; a line whose field is missing is left out
      */

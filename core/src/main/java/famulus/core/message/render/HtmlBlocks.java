@@ -8,6 +8,7 @@ import famulus.core.message.body.Content;
 import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.Keys;
 import famulus.core.message.body.Mode;
+import famulus.core.message.body.RecordPortrait;
 import famulus.core.message.body.Retouching;
 import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Marks;
@@ -300,12 +301,15 @@ final class HtmlBlocks {
     }
 
     private void card(String id, Content.Card card) {
-        boolean portrait = !card.picture().isEmpty();
+        String picture = RecordPortrait.of(card.picture())
+                .map(whose -> message.portraits().getOrDefault(whose, ""))
+                .orElse(card.picture());
+        boolean portrait = !picture.isEmpty();
         if (portrait) {
             html.open("table", "role", "presentation", "style", "border-collapse:collapse;")
                     .raw("<tr>")
                     .open("td", "style", "vertical-align:top;padding:0 " + style.space() + "px 0 0;");
-            image(PictureCopy.shown(card.picture(), Retouching.NONE, 72), "", 72, "", false);
+            image(PictureCopy.shown(picture, Retouching.NONE, 72), "", 72, "", false);
             html.raw("</td>").open("td", "style", "vertical-align:top;padding:0;");
         }
         html.open("p", "style", "margin:0 0 4px;font-weight:bold;");

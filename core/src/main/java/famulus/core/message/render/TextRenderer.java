@@ -22,10 +22,23 @@ final class TextRenderer {
     private final ToRender message;
     private final MergedBody words;
     private final CalendarFiles calendars;
+    /** Whether a picture that leads nowhere is passed over. */
+    private final boolean wordsAlone;
+
     private final List<String> parts = new ArrayList<>();
     private final Set<String> addresses = new HashSet<>();
 
     TextRenderer(ToRender message, MergedBody words, CalendarFiles calendars) {
+        this(message, words, calendars, false);
+    }
+
+    /** One for a message that never had pictures: what they show is not said of them. */
+    static TextRenderer ofWordsAlone(ToRender message, MergedBody words, CalendarFiles calendars) {
+        return new TextRenderer(message, words, calendars, true);
+    }
+
+    private TextRenderer(ToRender message, MergedBody words, CalendarFiles calendars, boolean wordsAlone) {
+        this.wordsAlone = wordsAlone;
         this.message = message;
         this.words = words;
         this.calendars = calendars;
@@ -34,6 +47,17 @@ final class TextRenderer {
     String render() {
         message.design().above().forEach(this::band);
         message.design().body().bands().forEach(this::band);
+        return below();
+    }
+
+    /** What stands above a body. */
+    String above() {
+        message.design().above().forEach(this::band);
+        return String.join("\n\n", parts);
+    }
+
+    /** What stands below a body, after all that was written before. */
+    String below() {
         message.design().below().forEach(this::band);
         RichText smallPrint = message.design().style().smallPrint();
         if (!smallPrint.paragraphs().isEmpty()) {
@@ -109,6 +133,9 @@ final class TextRenderer {
     private void picture(String id) {
         String description = words.text(Keys.description(id));
         String address = words.address(Keys.link(id));
+        if (wordsAlone && address.isEmpty()) {
+            return;
+        }
         if (!description.isEmpty()) {
             add("[" + description + "]" + (address.isEmpty() ? "" : "\n" + address));
         } else if (!address.isEmpty()) {

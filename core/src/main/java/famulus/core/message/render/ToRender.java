@@ -4,7 +4,9 @@ import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merged;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.Design;
+import famulus.core.message.body.RecordPortrait;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 
 /**
@@ -17,6 +19,7 @@ import java.util.function.Function;
  * @param previewText merged; hidden at the top; may be empty
  * @param deal whose lines an item table shows
  * @param pictures gives the address of a picture by identifier; {@code cid:} in mail
+ * @param portraits the pictures of records that cards can take, by identifier
  * @param page where its reader can come back to the message, and to what came along; empty for nowhere
  * @param proof how pieces are marked in a proof; null for mail
  */
@@ -29,10 +32,14 @@ public record ToRender(
         String previewText,
         DealLines deal,
         Function<String, String> pictures,
+        Map<RecordPortrait, String> portraits,
         String page,
         ProofMarks proof) {
+    public ToRender {
+        portraits = Map.copyOf(portraits);
+    }
 
-    /** A message that has no page for its reader. */
+    /** A message that has no page for its reader, and takes no pictures from records. */
     public ToRender(
             Design design,
             BodyText text,
@@ -43,7 +50,7 @@ public record ToRender(
             DealLines deal,
             Function<String, String> pictures,
             ProofMarks proof) {
-        this(design, text, merged, settings, subject, previewText, deal, pictures, "", proof);
+        this(design, text, merged, settings, subject, previewText, deal, pictures, Map.of(), "", proof);
     }
 
     /**

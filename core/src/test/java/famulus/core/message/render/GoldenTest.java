@@ -124,6 +124,7 @@ class GoldenTest {
                 "What the inbox shows",
                 name.equals("item-table-empty") ? DealLines.NONE : LINES,
                 picture -> "pictures/" + picture.replaceAll("~.*|^drawn-", "") + ".png",
+                Map.of(),
                 "https://hives.example/m/key",
                 null));
     }

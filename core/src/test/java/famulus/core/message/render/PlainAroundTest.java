@@ -1,0 +1,131 @@
+package famulus.core.message.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.core.field.Path;
+import famulus.core.field.Value;
+import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merger;
+import famulus.core.message.MergedMessage;
+import famulus.core.message.MessageSource;
+import famulus.core.message.body.Align;
+import famulus.core.message.body.Band;
+import famulus.core.message.body.Block;
+import famulus.core.message.body.Body;
+import famulus.core.message.body.Column;
+import famulus.core.message.body.Content;
+import famulus.core.message.body.Design;
+import famulus.core.message.body.HouseStyle;
+import famulus.core.message.body.HouseStyle.Wrapping;
+import famulus.core.message.body.Look;
+import famulus.core.message.body.Mode;
+import famulus.core.message.body.RichText;
+import famulus.core.message.render.ToRender.DealLines;
+import famulus.core.proof.Note;
+import famulus.core.proof.ProofSubject;
+import famulus.core.proof.Proofreader;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+class PlainAroundTest {
+    private static final MergeSettings SETTINGS =
+            new MergeSettings(Locale.UK, ZoneId.of("Europe/London"), Instant.parse("2026-05-04T09:00:00Z"));
+    private static final Map<String, Value> OURS =
+            Map.of("our.name", new Value.Text("Brindlewing {x}"), "our.town", new Value.Text("Harrow Vale"));
+
+    private static Band band(String id, Content... contents) {
+        List<Block> blocks = IntStream.range(0, contents.length)
+                .mapToObj(i -> Block.of(id + i, contents[i]))
+                .toList();
+        return new Band(id, List.of(new Column(1, Column.Upright.TOP, blocks)), Look.USUAL, "", false);
+    }
+
+    private static final HouseStyle STYLE = new HouseStyle(
+            "Ours",
+            HouseStyle.BARE.page(),
+            HouseStyle.BARE.type(),
+            16,
+            HouseStyle.BARE.button(),
+            List.of(new Wrapping(
+                    "Logo",
+                    List.of(band(
+                            "h",
+                            new Content.Picture("logo", 200, Align.START, "Our logo", ""),
+                            new Content.Text(RichText.plain("{our.name}")))))),
+            List.of(new Wrapping(
+                    "Call us",
+                    List.of(band("f", new Content.Button("Call us", "https://call.example/", Align.START, "", ""))))),
+            RichText.plain("{our.name}, {our.town}"));
+
+    private static MessageSource plain(String header) {
+        return MessageSource.plain(
+                "Hello", "", "Dear Ines,\n\nhello.\n", new Design(Mode.DESIGNED, Body.EMPTY, STYLE, header, ""));
+    }
+
+    private static MergedMessage merged(MessageSource source, Map<String, Value> values) {
+        return source.parse()
+                .merge(new Merger(SETTINGS), (Path path) -> Optional.ofNullable(values.get(path.toString())));
+    }
+
+    private static PlainAround around(MessageSource source) {
+        MessageSource.Layout layout = source.around().orElseThrow();
+        return PlainAround.of(new ToRender(
+                layout.design(),
+                layout.text(),
+                merged(source, OURS).around().orElseThrow(),
+                SETTINGS,
+                "",
+                "",
+                DealLines.NONE,
+                picture -> picture,
+                null));
+    }
+
+    @Test
+    void wordsOfTheStyleStandAroundThoseOfTheMessage() {
+        assertThat(around(plain("")).whole("Dear Ines,\n\nhello.\n"))
+                .isEqualTo(
+                        """
+                        Brindlewing {x}
+
+                        Dear Ines,
+
+                        hello.
+
+                        Call us: https://call.example/
+
+                        ----------
+
+                        Brindlewing {x}, Harrow Vale""");
+    }
+
+    @Test
+    void aTemplateMayWantNoHeader() {
+        assertThat(around(plain(Design.NONE)).above()).isEmpty();
+    }
+
+    @Test
+    void aStyleThatSaysNothingIsNotThere() {
+        MessageSource source =
+                MessageSource.plain("", "", "x", new Design(Mode.DESIGNED, Body.EMPTY, HouseStyle.BARE, "", ""));
+        assertThat(source.around()).isEmpty();
+        assertThat(PlainAround.NONE.whole(" Dear Ines \n")).isEqualTo("Dear Ines");
+    }
+
+    @Test
+    void whatTheStyleLacksStopsTheMessage() {
+        MessageSource source = plain("");
+        MergedMessage merged = merged(source, Map.of("our.name", new Value.Text("Brindlewing")));
+        List<Note> notes = Proofreader.standard()
+                .read(new ProofSubject(
+                        source, Map.of(), merged, "Ines", path -> path.words().getLast(), true));
+        assertThat(notes.stream().filter(Note::stops).map(Note::title)).containsExactly("Our company has no town");
+        assertThat(merged.complete()).isFalse();
+    }
+}
