@@ -498,8 +498,11 @@
   }
 
   .along {
-    margin-bottom: 24px;
     border: 0;
+  }
+
+  .along:last-of-type {
+    margin-bottom: 24px;
   }
 
   .blocks {

@@ -2,6 +2,7 @@
   import { bring, Problem, fieldsOf, sentence, ask } from '../api/client';
   import { copyAddress } from '../desk/body/retouching';
   import Button from '../ui/Button.svelte';
+  import DropArea from '../ui/DropArea.svelte';
   import { notify } from '../ui/notices.svelte';
 
   /** The picture of a record or colleague: chosen, dropped, replaced, removed. */
@@ -20,7 +21,6 @@
   } = $props();
 
   let chooser = $state<HTMLInputElement>();
-  let over = $state(false);
   const address = $derived(
     'colleague' in of ? `/api/team/${of.colleague}/picture` : `/api/records/${of.kind}/${of.id}/picture`,
   );
@@ -49,50 +49,34 @@
   }
 </script>
 
-<!-- svelte-ignore a11y_no_static_element_interactions -->
-<div
-  class="picture"
-  class:over
-  ondragover={(event) => {
-    event.preventDefault();
-    over = true;
-  }}
-  ondragleave={() => (over = false)}
-  ondrop={(event) => {
-    event.preventDefault();
-    over = false;
-    void take(event.dataTransfer?.files[0]);
-  }}
->
-  {#if picture}
-    <img src={copyAddress(picture, {}, 160)} alt="Picture of {name}" />
-    <span class="ways">
-      <Button quiet onclick={() => chooser?.click()}>Replace</Button>
-      <Button quiet onclick={() => void remove()}>Remove</Button>
-    </span>
-  {:else}
-    <Button quiet onclick={() => chooser?.click()}>Add a picture</Button>
-  {/if}
-  <input
-    bind:this={chooser}
-    type="file"
-    accept="image/*"
-    aria-label="Picture of {name}"
-    hidden
-    onchange={(event) => void take(event.currentTarget.files?.[0])}
-  />
-</div>
+<DropArea small ondropped={(files) => void take(files[0])}>
+  <div class="picture">
+    {#if picture}
+      <img src={copyAddress(picture, {}, 160)} alt="Picture of {name}" />
+      <span class="ways">
+        <Button quiet onclick={() => chooser?.click()}>Replace</Button>
+        <Button quiet onclick={() => void remove()}>Remove</Button>
+      </span>
+    {:else}
+      <Button quiet onclick={() => chooser?.click()}>Add a picture</Button>
+    {/if}
+    <input
+      bind:this={chooser}
+      type="file"
+      accept="image/*"
+      aria-label="Picture of {name}"
+      hidden
+      onchange={(event) => void take(event.currentTarget.files?.[0])}
+    />
+  </div>
+</DropArea>
 
 <style>
   .picture {
     display: flex;
     align-items: end;
     gap: 8px;
-    margin: 4px 0 8px -6px;
-  }
-
-  .over {
-    outline: 2px dashed var(--ink);
+    margin: 4px 0 14px -6px;
   }
 
   img {

@@ -123,6 +123,13 @@
     put({ picture, title, facts });
   }
 
+  function shareToo() {
+    const share = { label: 'Pass it on', address: 'mailto:?body={message.share_link}', icon: 'share' };
+    put({
+      links: [...((block!.links ?? []) as SocialLink[]).filter((one) => one.label || one.address), share],
+    });
+  }
+
   function without(name: 'facts' | 'links', at: number) {
     put({ [name]: (block![name] as unknown[]).toSpliced(at, 1) });
   }
@@ -282,6 +289,11 @@
         <LinkPick link={linkOf(block)!} onchoose={leadTo} />
       {/if}
       {#if block.kind === 'social links'}
+        <p class="remark">
+          <Button quiet onclick={shareToo}>Add a link to share it</Button>
+          It begins an e-mail with a link to a page for anybody: values of your reader are replaced by the defaults
+          of the fields.
+        </p>
         {#each block.links as SocialLink[] as one, at (at)}
           <Choose
             label="Drawn before “{one.label || 'a link'}”"

@@ -52,12 +52,13 @@ class EnvelopeTest extends BrowserTest {
     /** A template of its own: other tests use those of the demo. */
     @Test
     void aTemplateWishesForTheEnvelopeAndItsStyleStandsAroundPlainWords() {
-        Page page = beginFrom("Signe", "An empty sheet", "Plans in writing");
+        Page page = begin("Signe", "An empty sheet", "Plans in writing");
         textbox(page, "Subject").fill("Plans for the year");
         goToEnd(page, textbox(page, "Text"));
         page.keyboard().type("All of it in writing.");
         assertThat(page.locator(".draft .around").last()).containsText("Brindlewing Pollination Services");
         page.getByLabel("Copy to", new Page.GetByLabelOptions().setExact(true)).fill("office@brindlewing.example");
+        page.keyboard().press("Tab");
         page.getByLabel("Leaves").selectOption("TOMORROW");
         assertThat(page.locator("[role=status].kept")).isVisible();
         find(page, "Tobias Larkin");

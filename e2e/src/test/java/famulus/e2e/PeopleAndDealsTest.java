@@ -5,7 +5,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /** Lists and pages of people and deals. */
@@ -145,5 +151,23 @@ class PeopleAndDealsTest extends BrowserTest {
         textbox(page, "Link").fill("https://brindlewing.example/map");
         button(page, "Save").click();
         assertThat(link(page, "Map of the rows")).isVisible();
+    }
+
+    @Test
+    void aRecordHasAPictureOfItsOwn() throws IOException {
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(60, 40, BufferedImage.TYPE_INT_RGB), "png", png);
+        Page page = openAs("Signe", "/people");
+        find(page, "Tobias Larkin");
+        Locator chooser = page.locator("input[type=file][aria-label='Picture of Tobias Larkin']");
+        chooser.setInputFiles(new FilePayload("x.png", "image/png", "MZ".getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.locator(".notices .stop")).isVisible();
+        chooser.setInputFiles(new FilePayload("tobias.png", "image/png", png.toByteArray()));
+        Locator picture = page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Picture of Tobias Larkin"));
+        assertThat(picture).isVisible();
+        page.reload();
+        assertThat(picture).isVisible();
+        button(page, "Remove").click();
+        assertThat(button(page, "Add a picture")).isVisible();
     }
 }

@@ -111,7 +111,8 @@ insert into field_definition (kind, name, label, type, column_name, section, pos
 
   ('message', 'sent_date',       'Day of sending',  'DATE',      null,       'Details',  1, true,  true,  10, null),
   ('message', 'unsubscribe_link', 'Unsubscribe link', 'LINK',   null,       'Details',  2, false, true,  400, null),
-  ('message', 'web_copy_link',   'Web copy link',   'LINK',      null,       'Details',  3, false, true,  400, null);
+  ('message', 'web_copy_link',   'Web copy link',   'LINK',      null,       'Details',  3, false, true,  400, null),
+  ('message', 'share_link',      'Link to share it', 'LINK',     null,       'Details',  4, false, true,  400, null);
 insert into field_choice (kind, field_name, code, label, position) values
   ('contact', 'counting', 'counted', 'may be counted', 1), ('contact', 'counting', 'not_counted', 'never counted', 2),
   ('lead', 'counting', 'counted', 'may be counted', 1), ('lead', 'counting', 'not_counted', 'never counted', 2);

@@ -24,8 +24,9 @@ record DemoTeam(Colleague oriel, Colleague dov, Colleague signe, Colleague petra
     static DemoTeam of(Seeded chance) {
         return new DemoTeam(
                 colleague(chance, "Oriel", "Tamsin", Role.KEEPER, "Head of sales", "+441632960101"),
-                colleague(chance, "Dov", "Marchbanks", Role.AGENT, "Agent, north and abroad", "+441632960102"),
-                colleague(chance, "Signe", "Halloran", Role.AGENT, "Agent", "+441632960114"),
+                colleague(
+                        chance, "Dov", "Marchbanks", Role.AGENT, "Account manager, north and abroad", "+441632960102"),
+                colleague(chance, "Signe", "Halloran", Role.AGENT, "Account manager", "+441632960114"),
                 colleague(chance, "Petra", "Vance", Role.ASSISTANT, "Assistant to Dov and Signe", "+441632960103"),
                 colleague(chance, "Amos", "Quill", Role.ADMINISTRATOR, "Office and systems", ""));
     }

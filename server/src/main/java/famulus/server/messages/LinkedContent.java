@@ -7,8 +7,14 @@ import java.util.Optional;
  * What a message says, with the links of its own reader in it.
  *
  * @param key opens the reader's pages to whoever has it; as long as an identifier, and as hard to guess
+ * @param shared opens a page that anybody may see; empty where the message has no link to one
  * @param links where the counted ones lead; empty when nothing is counted
  * @param unsubscribe the link with which the reader leaves mailings; empty when the message has none
  */
 public record LinkedContent(
-        String key, MessageContent content, boolean counted, List<String> links, Optional<String> unsubscribe) {}
+        String key,
+        Optional<String> shared,
+        MessageContent content,
+        boolean counted,
+        List<String> links,
+        Optional<String> unsubscribe) {}

@@ -6,4 +6,12 @@ import java.util.UUID;
 public interface ReaderPages {
     /** Keeps a message's pages, in the transaction that keeps the message, once it is kept. */
     void keep(UUID message, LinkedContent content);
+
+    /**
+     * Keeps the page of a message that anybody may see, likewise.
+     *
+     * @param key opens it
+     * @param by who sends the message
+     */
+    void share(UUID message, String key, PageForAnybody.Page page, UUID by);
 }

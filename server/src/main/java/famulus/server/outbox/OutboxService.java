@@ -6,9 +6,11 @@ import famulus.server.messages.FrozenMessage;
 import famulus.server.messages.KeptDraftService;
 import famulus.server.messages.KeptPiece;
 import famulus.server.messages.LeavingCheck;
+import famulus.server.messages.LinkedContent;
 import famulus.server.messages.MessageFreezer;
 import famulus.server.messages.MessageToSend;
 import famulus.server.messages.MimeWriter.Mailbox;
+import famulus.server.messages.PageForAnybody;
 import famulus.server.messages.ReaderPages;
 import famulus.server.messages.Recipient;
 import famulus.server.messages.SourceText;
@@ -19,6 +21,7 @@ import famulus.server.platform.Events;
 import famulus.server.platform.Refusal;
 import famulus.server.platform.RepeatedRequests;
 import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.PersonSummaries;
 import famulus.server.team.Colleague;
@@ -59,6 +62,7 @@ public class OutboxService {
     private final KeptDraftService drafts;
     private final TeamService team;
     private final LeavingCheck leaving;
+    private final PageForAnybody anybody;
 
     OutboxService(
             OutboxMapper mapper,
@@ -74,7 +78,9 @@ public class OutboxService {
             RepeatedRequests once,
             KeptDraftService drafts,
             TeamService team,
-            LeavingCheck leaving) {
+            LeavingCheck leaving,
+            PageForAnybody anybody) {
+        this.anybody = anybody;
         this.leaving = leaving;
         this.mapper = mapper;
         this.worker = worker;
@@ -116,11 +122,25 @@ public class OutboxService {
         Instant at = planned.filter(hour -> hour.isAfter(soon)).orElse(soon);
         keep(OutgoingMessage.waiting(frozen, at, planned.orElse(null)), frozen);
         leaving.keep(message, frozen, asking);
+        share(frozen, asking);
         drafts.sent(message, asking);
         worker.line(message.id(), at);
         events.tell("record", message.person().toString());
         events.tell("outbox", message.id().toString());
         return message.id();
+    }
+
+    /** Makes the page that a message invites its reader to pass on; refused where it would have to say something personal. */
+    private void share(FrozenMessage frozen, Colleague asking) {
+        frozen.pages().flatMap(LinkedContent::shared).ifPresent(key -> {
+            Person person = frozen.envelope().person();
+            For to = new For(person.kind(), person.id(), null);
+            pages.share(
+                    frozen.id(),
+                    key,
+                    anybody.of(frozen.id(), frozen.envelope().sender(), to, frozen.at(), key),
+                    asking.id());
+        });
     }
 
     /** The identifiers of the messages that one follows, the oldest first. */

@@ -2,6 +2,7 @@ package famulus.server.platform;
 
 import java.net.URI;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.env.Environment;
@@ -15,6 +16,9 @@ import org.springframework.stereotype.Component;
 public class PublicAddress {
     /** Stands for the reader's own key as long as a message is only looked at. */
     public static final String PROOF = "proof";
+
+    /** Stands likewise for the key of the page that anybody may see. */
+    public static final String SHARED_PROOF = "shared-proof";
 
     /** The path under which our pages for readers are. */
     public static final String PAGES = "/m/";
@@ -77,6 +81,19 @@ public class PublicAddress {
         public String unsubscribe(String key) {
             return webCopy(key) + UNSUBSCRIBE;
         }
+    }
+
+    /**
+     * What a message says of its own pages, by field.
+     *
+     * @param key opens the pages of its reader
+     * @param shared opens the page that anybody may see
+     */
+    public static Map<String, String> facts(Pages pages, String key, String shared) {
+        return Map.of(
+                "unsubscribe_link", pages.unsubscribe(key),
+                "web_copy_link", pages.webCopy(key),
+                "share_link", pages.webCopy(shared));
     }
 
     /** Our pages for readers; empty where nobody can reach them, and messages carry no links to us and nothing is counted. */

@@ -145,7 +145,7 @@ class ReaderController {
     }
 
     private static ResponseEntity<String> nothing(String key) {
-        return key.equals(PublicAddress.PROOF)
+        return key.equals(PublicAddress.PROOF) || key.equals(PublicAddress.SHARED_PROOF)
                 ? html(HttpStatus.OK, PAGE_POLICY, ReaderPage.PROOF)
                 : html(HttpStatus.NOT_FOUND, PAGE_POLICY, ReaderPage.NOTHING);
     }

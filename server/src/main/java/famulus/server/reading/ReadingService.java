@@ -4,6 +4,7 @@ import famulus.core.delivery.CountedLinks;
 import famulus.core.delivery.Reading;
 import famulus.server.contents.WireSources;
 import famulus.server.messages.LinkedContent;
+import famulus.server.messages.PageForAnybody;
 import famulus.server.messages.ReaderPages;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
@@ -11,6 +12,7 @@ import famulus.server.platform.PublicAddress;
 import famulus.server.reading.ReadingMapper.EventRow;
 import famulus.server.reading.ReadingMapper.PageRow;
 import famulus.server.reading.ReadingMapper.ReadRow;
+import famulus.server.reading.WebCopyMapper.CopyRow;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PersonSummaries;
 import famulus.server.records.PersonSummaries.Readings;
@@ -41,6 +43,7 @@ public class ReadingService implements ReaderPages {
     private final RecordService records;
     private final PersonSummaries summaries;
     private final WireSources sources;
+    private final WebCopyMapper copies;
 
     ReadingService(
             ReadingMapper mapper,
@@ -50,7 +53,9 @@ public class ReadingService implements ReaderPages {
             TeamService team,
             RecordService records,
             PersonSummaries summaries,
-            WireSources sources) {
+            WireSources sources,
+            WebCopyMapper copies) {
+        this.copies = copies;
         this.team = team;
         this.records = records;
         this.summaries = summaries;
@@ -76,6 +81,12 @@ public class ReadingService implements ReaderPages {
         for (int i = 0; i < content.links().size(); i++) {
             mapper.link(message, i, content.links().get(i));
         }
+    }
+
+    @Override
+    public void share(UUID message, String key, PageForAnybody.Page page, UUID by) {
+        copies.insert(
+                new CopyRow(ids.next(), key, message, by, clock.instant(), null, true), WebCopyService.packed(page));
     }
 
     /** Whether opens and clicks are counted at all. */

@@ -1,23 +1,13 @@
 package famulus.server.reading;
 
-import famulus.core.field.Path;
-import famulus.core.merge.Merged;
-import famulus.core.merge.Piece;
-import famulus.core.message.render.Rendering;
 import famulus.server.contents.Packing;
-import famulus.server.desk.ProofService;
-import famulus.server.desk.ProofService.Proof;
-import famulus.server.desk.RenderingService;
-import famulus.server.library.Draft;
-import famulus.server.library.DraftReader;
+import famulus.server.messages.PageForAnybody;
 import famulus.server.messages.SourceText;
-import famulus.server.messages.WordsAgain;
 import famulus.server.outbox.MessageState;
 import famulus.server.outbox.OutboxService;
 import famulus.server.outbox.OutgoingMessage;
 import famulus.server.platform.Ids;
 import famulus.server.platform.PublicAddress;
-import famulus.server.platform.PublicAddress.Pages;
 import famulus.server.platform.Refusal;
 import famulus.server.reading.WebCopyMapper.CopyRow;
 import famulus.server.reading.WebCopyMapper.PageBytes;
@@ -31,13 +21,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /**
@@ -53,10 +39,7 @@ public class WebCopyService {
     private final WebCopyMapper mapper;
     private final OutboxService outbox;
     private final ReadingService readings;
-    private final WordsAgain again;
-    private final DraftReader reader;
-    private final ProofService proofs;
-    private final RenderingService renderings;
+    private final PageForAnybody anybody;
     private final TeamService team;
     private final PublicAddress address;
     private final Ids ids;
@@ -66,10 +49,7 @@ public class WebCopyService {
             WebCopyMapper mapper,
             OutboxService outbox,
             ReadingService readings,
-            WordsAgain again,
-            DraftReader reader,
-            ProofService proofs,
-            RenderingService renderings,
+            PageForAnybody anybody,
             TeamService team,
             PublicAddress address,
             Ids ids,
@@ -77,10 +57,7 @@ public class WebCopyService {
         this.mapper = mapper;
         this.outbox = outbox;
         this.readings = readings;
-        this.again = again;
-        this.reader = reader;
-        this.proofs = proofs;
-        this.renderings = renderings;
+        this.anybody = anybody;
         this.team = team;
         this.address = address;
         this.ids = ids;
@@ -142,17 +119,21 @@ public class WebCopyService {
             throw Refusal.field("days", "Between 1 and " + MOST_DAYS + " days, please.");
         }
         OutgoingMessage sent = left(message, asking);
-        reached();
+        anybody.reached();
         return keep(sent, ids.next(), clock.instant().plus(Duration.ofDays(days)), null, asking);
     }
 
     /** Makes a link that shows what a message says to anybody; refused where it needs a value that only its person has. */
     WebCopy forAnybody(UUID message, Colleague asking) {
         OutgoingMessage sent = left(message, asking);
-        Pages pages = reached();
         UUID secret = ids.next();
-        byte[] page = pageForAnybody(sent, pages, Ids.key(secret)).getBytes(StandardCharsets.UTF_8);
-        return keep(sent, secret, null, new PageBytes(page.length, Packing.packed(page)), asking);
+        PageForAnybody.Page page = anybody.of(
+                sent.id(),
+                team.find(sent.senderId()).orElseThrow(),
+                new For(CrmKind.of(sent.personKind()), sent.personId(), null),
+                sent.createdAt(),
+                Ids.key(secret));
+        return keep(sent, secret, null, packed(page), asking);
     }
 
     private OutgoingMessage left(UUID message, Colleague asking) {
@@ -167,14 +148,6 @@ public class WebCopyService {
         return sent;
     }
 
-    private Pages reached() {
-        return address.pages()
-                .orElseThrow(() -> Refusal.because(
-                        "no-public-address",
-                        "Nobody outside can reach our pages: our company has no public address. An administrator enters"
-                                + " it in Company settings."));
-    }
-
     private WebCopy keep(OutgoingMessage sent, UUID secret, Instant openUntil, PageBytes page, Colleague asking) {
         CopyRow row = new CopyRow(
                 ids.next(), Ids.key(secret), sent.id(), asking.id(), clock.instant(), openUntil, page != null);
@@ -182,51 +155,10 @@ public class WebCopyService {
         return shown(row, asking).orElseThrow();
     }
 
-    private String pageForAnybody(OutgoingMessage sent, Pages pages, String key) {
-        Draft words = again.words(sent.id());
-        Colleague sender = team.find(sent.senderId()).orElseThrow();
-        String language = proofs.language(new For(CrmKind.of(sent.personKind()), sent.personId(), null), sender);
-        Proof proof = proofs.forNobody(
-                reader.source(words),
-                words.about(),
-                sender,
-                Locale.of(language, team.house().country()),
-                Map.of("unsubscribe_link", pages.unsubscribe(key), "web_copy_link", pages.webCopy(key)),
-                sent.createdAt());
-        mustSayNothingPersonal(proof, words);
-        Merged body = proof.merged().body();
-        return renderings
-                .page(proof)
-                .map(Rendering::html)
-                .orElseGet(() -> ReaderPage.words(
-                        proof.merged().subject().text(),
-                        renderings.around(proof).whole(body.text())));
-    }
-
-    private static void mustSayNothingPersonal(Proof proof, Draft words) {
-        String missing = Stream.concat(
-                        Stream.of(proof.merged().subject(), proof.merged().body()), proof.merged().around().stream())
-                .flatMap(part -> part.pieces().stream())
-                .filter(piece -> switch (piece.origin()) {
-                    case GAP, ASKED, BROKEN -> true;
-                    case WRITTEN, RECORD, FALLBACK, BLANK, CHOSEN, ANSWERED, BRANCH, CHOICE_END, CHOICE_PASSED -> false;
-                })
-                .map(piece -> called(piece, proof, words))
-                .distinct()
-                .limit(5)
-                .collect(Collectors.joining(", "));
-        if (!missing.isEmpty()) {
-            throw Refusal.because(
-                    "personal",
-                    "This message can’t be shown to anybody: it needs values that only its person has, and that have no"
-                            + " default (" + missing + "). Make a link that shows it as it was sent instead.");
-        }
-    }
-
-    private static String called(Piece piece, Proof proof, Draft words) {
-        return piece.path()
-                .map((Path path) -> ProofService.label(proof.catalogue(), path, words.about()))
-                .orElse(piece.text());
+    static PageBytes packed(PageForAnybody.Page page) {
+        String html = page.html().isEmpty() ? ReaderPage.words(page.subject(), page.text()) : page.html();
+        byte[] bytes = html.getBytes(StandardCharsets.UTF_8);
+        return new PageBytes(bytes.length, Packing.packed(bytes));
     }
 
     /** Closes a link; nobody can follow it any more. */

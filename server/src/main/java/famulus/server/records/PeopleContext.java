@@ -212,9 +212,7 @@ public class PeopleContext {
     /** What a message says of itself, as long as it is only looked at. */
     private Map<String, String> messageFacts() {
         return address.pages()
-                .map(pages -> Map.of(
-                        "unsubscribe_link", pages.unsubscribe(PublicAddress.PROOF),
-                        "web_copy_link", pages.webCopy(PublicAddress.PROOF)))
+                .map(pages -> PublicAddress.facts(pages, PublicAddress.PROOF, PublicAddress.SHARED_PROOF))
                 .orElse(Map.of());
     }
 

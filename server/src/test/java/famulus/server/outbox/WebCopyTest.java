@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import famulus.server.ServerTest;
+import famulus.server.messages.SourceText;
 import famulus.server.team.Colleague;
 import java.net.URI;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.HashMap;
 import java.util.Map;
@@ -179,5 +182,51 @@ class WebCopyTest extends ServerTest {
         sql.update("update outgoing_message set state = 'CANCELLED'");
         assertThat(copy(message, 7).get("code").asString()).isEqualTo("not-left");
         assertThat(copy(message, null).get("code").asString()).isEqualTo("not-left");
+    }
+
+    private UUID sharing(String words) throws Exception {
+        String letter = LETTER.replace("our {contact.job_title else \\\"reader\\\"}", words)
+                .replace(
+                        "{\"id\":\"c\"",
+                        "{\"id\":\"s\",\"kind\":\"social links\",\"links\":[{\"label\":\"Pass it on\","
+                                + "\"address\":\"mailto:?body={message.share_link}\"},"
+                                + "{\"label\":\"Look\",\"address\":\"{message.share_link}\"}]},{\"id\":\"c\"");
+        Map<String, Object> draft = new HashMap<>();
+        draft.putAll(Map.of("name", "A letter", "purpose", "", "about", "CONTACT", "previewText", "", "body", ""));
+        draft.putAll(Map.of("subject", "For all", "mode", "DESIGNED", "design", letter));
+        JsonNode made = done("POST", "/api/templates", draft, signe);
+        assertThat(made.has("template")).as("%s", made).isTrue();
+        return UUID.fromString(made.at("/template/id").asString());
+    }
+
+    @Test
+    void aReaderPassesOnAPageWithNothingOfTheirs() throws Exception {
+        UUID message = sent(sharing("our {contact.job_title else \\\"reader\\\"}"));
+        JsonNode copy = copies(message).get(0);
+        String address = copy.get("address").asString();
+        String html = SourceText.of(wire(message)).html();
+
+        assertThat(html)
+                .contains("href=\"" + address + "\"")
+                .contains("mailto:?body=" + URLEncoder.encode(address, StandardCharsets.UTF_8))
+                .doesNotContain("shared-proof");
+        String readers = sql.queryForObject("select reader_key from message_page", String.class);
+        assertThat(address).doesNotContain(readers);
+        assertThat(shown(copy))
+                .contains("you are our reader", "href=\"" + address + "\"")
+                .doesNotContain("Ines", "Grower", readers);
+        // Whoever sent it can close it like any other.
+        done("DELETE", "/api/web-copies/" + copy.get("id").asString(), null, signe);
+        assertThat(open(copy, "").getStatus()).isEqualTo(404);
+    }
+
+    @Test
+    void whatWouldShowSomethingPersonalDoesNotLeave() throws Exception {
+        UUID template = sharing("our {contact.job_title}");
+        JsonNode refused = done("POST", "/api/messages", message(template, ines, null), signe);
+        assertThat(refused.get("code").asString()).as("%s", refused).isEqualTo("personal");
+        assertThat(refused.get("detail").asString()).contains("Job title");
+        assertThat(sql.queryForObject("select count(*) from outgoing_message", Integer.class))
+                .isZero();
     }
 }

@@ -6,7 +6,6 @@ import famulus.core.message.body.Band;
 import famulus.core.message.body.Block;
 import famulus.core.message.body.Body;
 import famulus.core.message.body.Column;
-import famulus.core.message.body.Content;
 import famulus.core.message.body.Keys;
 import famulus.core.message.body.RichText;
 import famulus.core.message.body.RichText.Marks;
@@ -26,7 +25,7 @@ import java.util.stream.IntStream;
  * still stands as it was merged is the field again that it came from, and so is an address with values in it; words that were
  * changed by hand stay what they are. What was not shown to its reader is not in it.
  */
-public final class FieldsAgain {
+public final class FieldsAgain extends Rewriting {
     private final Map<String, MergedText> texts;
     private final Map<String, String> links;
 
@@ -81,82 +80,24 @@ public final class FieldsAgain {
                 block.hiddenOnSmall());
     }
 
-    private Content content(String id, Content content) {
-        return switch (content) {
-            case Content.Text text -> new Content.Text(rich(id, text.text()));
-            case Content.Picture picture -> picture(id, picture);
-            case Content.Button button ->
-                new Content.Button(
-                        words(Keys.label(id), button.label()),
-                        link(button.link()),
-                        button.align(),
-                        button.background(),
-                        button.colour());
-            case Content.Pairing pairing ->
-                new Content.Pairing(
-                        picture(id, pairing.picture()),
-                        rich(id, pairing.text()),
-                        pairing.pictureRight(),
-                        pairing.share());
-            case Content.Items items ->
-                new Content.Items(items.columns(), items.totals(), words(Keys.label(id), items.empty()));
-            case Content.Event event ->
-                new Content.Event(
-                        words(Keys.label(id), event.title()),
-                        event.day(),
-                        event.time(),
-                        event.minutes(),
-                        event.zone(),
-                        words(Keys.place(id), event.place()));
-            case Content.Card card ->
-                new Content.Card(
-                        card.picture(),
-                        words(Keys.label(id), card.title()),
-                        IntStream.range(0, card.facts().size())
-                                .mapToObj(at ->
-                                        words(Keys.fact(id, at), card.facts().get(at)))
-                                .toList());
-            case Content.VideoStill still ->
-                new Content.VideoStill(
-                        still.picture(),
-                        link(still.address()),
-                        words(Keys.description(id), still.description()),
-                        still.width());
-            case Content.SocialLinks social ->
-                new Content.SocialLinks(
-                        IntStream.range(0, social.links().size())
-                                .mapToObj(at -> social(id, at, social.links().get(at)))
-                                .toList(),
-                        social.align());
-            case Content.Divider other -> other;
-            case Content.Spacer other -> other;
-            case Content.Signature other -> other;
-            case Content.Passage other -> other;
-            case Content.Feed other -> other;
-            case Content.OwnHtml other -> other;
-            case Content.Unknown other -> other;
-        };
+    @Override
+    String address(String key, String written) {
+        return link(written);
     }
 
-    private Content.Picture picture(String id, Content.Picture picture) {
-        return new Content.Picture(
-                picture.picture(),
-                picture.width(),
-                picture.align(),
-                words(Keys.description(id), picture.description()),
-                link(picture.link()),
-                picture.retouching());
-    }
-
-    private Content.SocialLink social(String id, int at, Content.SocialLink social) {
-        return new Content.SocialLink(words(Keys.fact(id, at), social.label()), link(social.address()), social.icon());
+    @Override
+    List<String> facts(String id, List<String> facts) {
+        return IntStream.range(0, facts.size())
+                .mapToObj(at -> words(Keys.fact(id, at), facts.get(at)))
+                .toList();
     }
 
     private String link(String address) {
         return links.getOrDefault(address, address);
     }
 
-    private String words(String key, String now) {
+    @Override
+    String words(String key, String now) {
         return written(now, 0, standing(key, now));
     }
 
@@ -171,7 +112,8 @@ public final class FieldsAgain {
     }
 
     /** A field never reaches from one run into another: a value that somebody has made bold in part stays words. */
-    private RichText rich(String id, RichText text) {
+    @Override
+    RichText rich(String id, RichText text) {
         String now = text.paragraphs().stream()
                 .map(paragraph -> paragraph.runs().stream().map(Run::text).collect(Collectors.joining()))
                 .collect(Collectors.joining("\n"));

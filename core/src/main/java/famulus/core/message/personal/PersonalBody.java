@@ -24,10 +24,9 @@ import java.util.stream.Stream;
 
 /**
  * The blocks of a merged message as those of a message of its own: what is not shown to its reader is gone, choices are made,
- * and a passage that can stand among other blocks is these blocks. What depends on more than words stays what it is: the
- * signature of whoever sends, the lines of the deal, a feed, the day of an event, HTML.
+ * and a passage that can stand among other blocks is these blocks.
  */
-final class PersonalBody {
+final class PersonalBody extends Rewriting {
     private final SlotPieces pieces;
     private final Map<String, MergedText> texts;
     private final Map<String, String> links;
@@ -85,74 +84,9 @@ final class PersonalBody {
                                 band.columns().size() == 1 && band.look().equals(Look.USUAL) && !band.hiddenOnSmall());
     }
 
-    private Content content(String id, Content content) {
-        return switch (content) {
-            case Content.Text text -> new Content.Text(rich(id, text.text()));
-            case Content.Picture picture -> picture(id, picture);
-            case Content.Button button ->
-                new Content.Button(
-                        words(Keys.label(id), button.label()),
-                        address(Keys.link(id), button.link()),
-                        button.align(),
-                        button.background(),
-                        button.colour());
-            case Content.Pairing pairing ->
-                new Content.Pairing(
-                        picture(id, pairing.picture()),
-                        rich(id, pairing.text()),
-                        pairing.pictureRight(),
-                        pairing.share());
-            case Content.Items items ->
-                new Content.Items(items.columns(), items.totals(), words(Keys.label(id), items.empty()));
-            case Content.Event event ->
-                new Content.Event(
-                        words(Keys.label(id), event.title()),
-                        event.day(),
-                        event.time(),
-                        event.minutes(),
-                        event.zone(),
-                        words(Keys.place(id), event.place()));
-            case Content.Card card ->
-                new Content.Card(card.picture(), words(Keys.label(id), card.title()), facts(id, card.facts()));
-            case Content.VideoStill still ->
-                new Content.VideoStill(
-                        still.picture(),
-                        address(Keys.link(id), still.address()),
-                        words(Keys.description(id), still.description()),
-                        still.width());
-            case Content.SocialLinks links ->
-                new Content.SocialLinks(
-                        IntStream.range(0, links.links().size())
-                                .mapToObj(at -> link(id, at, links.links().get(at)))
-                                .toList(),
-                        links.align());
-            case Content.Signature signature -> signature;
-            case Content.Passage passage -> passage;
-            case Content.OwnHtml html -> html;
-            case Content.Feed feed -> feed;
-            case Content.Divider divider -> divider;
-            case Content.Spacer spacer -> spacer;
-            case Content.Unknown unknown -> unknown;
-        };
-    }
-
-    private Content.Picture picture(String id, Content.Picture picture) {
-        return new Content.Picture(
-                picture.picture(),
-                picture.width(),
-                picture.align(),
-                words(Keys.description(id), picture.description()),
-                address(Keys.link(id), picture.link()),
-                picture.retouching());
-    }
-
-    private Content.SocialLink link(String id, int at, Content.SocialLink link) {
-        return new Content.SocialLink(
-                words(Keys.fact(id, at), link.label()), address(Keys.factLink(id, at), link.address()), link.icon());
-    }
-
     /** Lines whose field is missing, or says nothing, are left out as they are when a card is shown. */
-    private List<String> facts(String id, List<String> facts) {
+    @Override
+    List<String> facts(String id, List<String> facts) {
         List<String> said = new ArrayList<>();
         for (int at = 0; at < facts.size(); at++) {
             String key = Keys.fact(id, at);
@@ -165,7 +99,8 @@ final class PersonalBody {
         return said;
     }
 
-    private String words(String key, String written) {
+    @Override
+    String words(String key, String written) {
         if (written.isEmpty()) {
             return "";
         }
@@ -176,7 +111,8 @@ final class PersonalBody {
     }
 
     /** An address with its values in it; one that lacks a value stays as it was written. */
-    private String address(String key, String written) {
+    @Override
+    String address(String key, String written) {
         if (written.isEmpty()) {
             return "";
         }
@@ -185,7 +121,8 @@ final class PersonalBody {
         return source;
     }
 
-    private RichText rich(String id, RichText text) {
+    @Override
+    RichText rich(String id, RichText text) {
         TextWriter writer = new TextWriter();
         List<Paragraph> paragraphs = new ArrayList<>();
         for (int p = 0; p < text.paragraphs().size(); p++) {

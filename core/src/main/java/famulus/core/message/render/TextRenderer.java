@@ -133,7 +133,8 @@ final class TextRenderer {
     private void picture(String id) {
         String description = words.text(Keys.description(id));
         String address = words.address(Keys.link(id));
-        if (wordsAlone && address.isEmpty()) {
+        if (wordsAlone) {
+            add(address.isEmpty() ? "" : labelled(description, address));
             return;
         }
         if (!description.isEmpty()) {

@@ -54,14 +54,13 @@ class NewKindTest {
                         "DescriptionCheck.java",
                         "EmptyTextCheck.java",
                         // how it looks
-                        "FieldsAgain.java",
                         "HtmlBlocks.java",
                         // where it leads, and which picture it shows
                         "LinkCheck.java",
                         "LostPictures.java",
-                        // which texts of it can be changed for one person, and what it is once it is merged
+                        // which texts of it can be changed for one person, and what it is once they are written anew
                         "OwnTexts.java",
-                        "PersonalBody.java",
+                        "Rewriting.java",
                         // how it reads without HTML
                         "TextRenderer.java");
     }

@@ -57,6 +57,7 @@ class PlainAroundTest {
                     List.of(band(
                             "h",
                             new Content.Picture("logo", 200, Align.START, "Our logo", ""),
+                            new Content.Picture("mark", 80, Align.START, "Our pages", "https://ours.example/"),
                             new Content.Text(RichText.plain("{our.name}")))))),
             List.of(new Wrapping(
                     "Call us",
@@ -92,6 +93,8 @@ class PlainAroundTest {
         assertThat(around(plain("")).whole("Dear Ines,\n\nhello.\n"))
                 .isEqualTo(
                         """
+                        Our pages: https://ours.example/
+
                         Brindlewing {x}
 
                         Dear Ines,
