@@ -3,6 +3,7 @@
   import type { Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import DraftFiles from './DraftFiles.svelte';
+  import PlainText from './PlainText.svelte';
   import TemplateEnvelope from './TemplateEnvelope.svelte';
   import DraftField from './DraftField.svelte';
   import {
@@ -439,6 +440,28 @@
       {/if}
     </div>
   {/key}
+  {#if whole && designed}
+    <div class="line along">
+      <span>Plain text</span>
+      <PlainText {desk}>
+        {#snippet words(text)}
+          {@render field(
+            'OWN_TEXT',
+            'Plain text, kept by hand',
+            text.words,
+            untrack(() => desk.preview.proof?.plainText?.chips ?? []),
+            [],
+            { placeholder: 'What mail programs without HTML show' },
+            (next) => {
+              if (next === desk.draft?.plainText?.words) return;
+              desk.change({ plainText: { ...text, words: next } });
+              onmoved();
+            },
+          )}
+        {/snippet}
+      </PlainText>
+    </div>
+  {/if}
   {#if whole}
     <div class="line along">
       <span>Files</span>

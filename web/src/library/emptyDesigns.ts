@@ -3,7 +3,15 @@ import type { Schemas } from '../api/client';
 type Starter = Schemas['Starter'];
 
 export const none = { purpose: '', about: 'CONTACT', subject: '', previewText: '', body: '' } as const;
-export const bare = { houseStyle: null, header: '', footer: '', files: [], kind: null, wishes: null };
+export const bare = {
+  houseStyle: null,
+  header: '',
+  footer: '',
+  files: [],
+  kind: null,
+  wishes: null,
+  plainText: null,
+};
 const text = { id: 'b1', kind: 'text', text: [{ runs: [{ text: '' }] }] };
 const signature = { id: 'b2', kind: 'signature' };
 const EMPTY_LETTER = bodyOf([text, signature]);

@@ -24,6 +24,7 @@ export async function beginText(
       footer: 'none',
       files: [],
       wishes: null,
+      plainText: null,
     },
   });
   return made.template.id;

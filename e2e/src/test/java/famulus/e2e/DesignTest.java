@@ -168,4 +168,27 @@ class DesignTest extends BrowserTest {
         assertThat(button(agent, "Save")).isVisible();
         assertThat(button(agent, "Copy")).isHidden();
     }
+
+    @Test
+    void thePlainTextIsKeptByHandUntilTheMessageSaysSomethingElse() {
+        Page page = beginFrom("Signe", "Welcome", "Welcome in two ways");
+        button(page, "write it by hand").click();
+        Locator text = textbox(page, "Plain text, kept by hand");
+        assertThat(text.locator(".chip").first()).isVisible();
+        text.focus();
+        page.keyboard().press("Control+Home");
+        page.keyboard().type("By hand: ");
+        button(page, "plain").click();
+        assertThat(page.locator("pre.mail")).containsText("By hand: ");
+        assertThat(page.getByText("The message has changed since.")).hasCount(0);
+
+        block(page, "Block 2, text").focus();
+        page.keyboard().type("And one thing more. ");
+        assertThat(page.getByText("The plain text may say something else")).isVisible();
+        button(page, "It is right").click();
+        assertThat(page.getByText("The plain text may say something else")).hasCount(0);
+        button(page, "Take it from the message again").click();
+        assertThat(page.locator("pre.mail")).containsText("And one thing more.");
+        assertThat(page.locator("pre.mail")).not().containsText("By hand: ");
+    }
 }

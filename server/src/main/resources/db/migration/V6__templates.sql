@@ -36,7 +36,9 @@ create table template_words (
   template_id  uuid primary key references template (id) on delete cascade,
   preview_text varchar(500) not null,
   body         varchar(200000) not null,
-  design       varchar(2000000) not null
+  design       varchar(2000000) not null,
+  -- Where it is kept by hand: JSON.
+  plain_text   varchar(450000)
 );
 
 -- What a template names: fields (as kind.name), passages, pictures and feeds in its design, attached files (by
@@ -79,6 +81,7 @@ create table template_version (
   body           varchar(200000) not null,
   mode           varchar(20) not null,
   design         varchar(2000000) not null,
+  plain_text     varchar(450000),
   house_style_id uuid,
   header         varchar(60) default '' not null,
   footer         varchar(60) default '' not null,

@@ -10,8 +10,10 @@ import java.util.Optional;
  * @param previewText one line
  * @param body lines broken by {@code \n}
  * @param around what stands around it
+ * @param own its plain text, where that is kept by hand
  */
-public record MergedMessage(Merged subject, Merged previewText, Merged body, Optional<Merged> around) {
+public record MergedMessage(
+        Merged subject, Merged previewText, Merged body, Optional<Merged> around, Optional<Merged> own) {
 
     /** One of the texts. */
     public Merged merged(MessagePart part) {
@@ -27,6 +29,7 @@ public record MergedMessage(Merged subject, Merged previewText, Merged body, Opt
         return subject.complete()
                 && previewText.complete()
                 && body.complete()
-                && around.map(Merged::complete).orElse(true);
+                && around.map(Merged::complete).orElse(true)
+                && own.map(Merged::complete).orElse(true);
     }
 }

@@ -20,8 +20,10 @@ import java.util.stream.Stream;
  * @param previewText the grey text after it
  * @param body the message itself
  * @param around what stands around it
+ * @param own its plain text, where that is kept by hand
  */
-public record MessageProgram(Program subject, Program previewText, Program body, Optional<Program> around) {
+public record MessageProgram(
+        Program subject, Program previewText, Program body, Optional<Program> around, Optional<Program> own) {
 
     /** One of the texts. */
     public Program program(MessagePart part) {
@@ -34,7 +36,8 @@ public record MessageProgram(Program subject, Program previewText, Program body,
 
     /** Every path that the texts name, each once. */
     public List<Path> paths() {
-        return Stream.concat(Stream.of(subject, previewText, body), around.stream())
+        return Stream.of(Stream.of(subject, previewText, body), around.stream(), own.stream())
+                .flatMap(programs -> programs)
                 .flatMap(program -> program.paths().stream())
                 .distinct()
                 .toList();
@@ -55,6 +58,7 @@ public record MessageProgram(Program subject, Program previewText, Program body,
                 merger.merge(subject, context, Place.HEADER),
                 merger.merge(previewText, context, Place.HEADER),
                 merger.merge(body, context, Place.BODY),
-                around.map(one -> merger.merge(one, context, Place.BODY)));
+                around.map(one -> merger.merge(one, context, Place.BODY)),
+                own.map(one -> merger.merge(one, context, Place.BODY)));
     }
 }

@@ -2,11 +2,13 @@ package famulus.core.proof;
 
 import famulus.core.field.Path;
 import famulus.core.merge.Gap;
+import famulus.core.merge.Merged;
 import famulus.core.message.MessagePart;
 import famulus.core.syntax.Span;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** {@code gap}: a field with neither value nor fallback for the person written to. */
 final class GapCheck implements Check {
@@ -31,25 +33,26 @@ final class GapCheck implements Check {
                 }
             }
         }
-        notes.addAll(around(subject));
+        notes.addAll(beside(
+                subject,
+                subject.merged().around(),
+                "The header, footer or small print of the style says it. Add the value."));
+        notes.addAll(beside(
+                subject,
+                subject.merged().own(),
+                "The plain text that is kept by hand says it. Add the value, or give it a fallback there."));
         return notes;
     }
 
-    /** What the header, footer or small print of its style lacks stands in no text of a plain message: it is said at its end. */
-    private static List<Note> around(ProofSubject subject) {
+    /** What stands beside the texts of a message has no place in them: it is said at its end. */
+    private static List<Note> beside(ProofSubject subject, Optional<Merged> text, String remedy) {
         int end = subject.source().body().length();
-        return subject.merged().around().stream()
-                .flatMap(around -> around.gaps().stream())
+        return text.stream()
+                .flatMap(merged -> merged.gaps().stream())
                 .map(gap -> title(gap.path(), subject))
                 .distinct()
                 .map(title -> new Note(
-                        "gap",
-                        Note.Level.STOP,
-                        title,
-                        "The header, footer or small print of the style says it. Add the value.",
-                        MessagePart.BODY,
-                        new Span(end, end),
-                        List.of()))
+                        "gap", Note.Level.STOP, title, remedy, MessagePart.BODY, new Span(end, end), List.of()))
                 .toList();
     }
 

@@ -34,6 +34,7 @@ public final class Proofreader {
                 new DescriptionCheck(),
                 new PassageCheck(),
                 new SourceCheck(),
+                new DriftCheck(),
                 new ContrastCheck()));
     }
 

@@ -12,6 +12,7 @@ import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
+import famulus.server.library.KeptPlainText;
 import famulus.server.library.TemplateKind;
 import famulus.server.library.WavedNoteService;
 import famulus.server.library.WavedNoteService.Waved;
@@ -74,6 +75,15 @@ class DeskController {
             UUID id,
             @Schema(nullable = true) UUID deal,
             @Schema(nullable = true) UUID template) {}
+
+    /** A design of which the plain text is wanted. */
+    record TextRequest(Draft draft) {}
+
+    /** The derived plain text of a draft, to be written on by hand, with what the draft says now. */
+    @PostMapping("/plain-text")
+    KeptPlainText plainText(Colleague asking, @RequestBody TextRequest request) {
+        return drafts.derived(request.draft().mustBeReadable());
+    }
 
     record WrittenField(String written, Chip chip) {}
 

@@ -15,7 +15,6 @@ import famulus.core.message.MessageProgram;
 import famulus.core.message.MessageSource;
 import famulus.core.message.MessageSource.Layout;
 import famulus.core.message.body.Content;
-import famulus.core.message.body.Design;
 import famulus.core.message.body.Inserts;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
@@ -214,15 +213,7 @@ public class ProofService {
                 .map(Layout::design)
                 .filter(design -> Inserts.has(design.body(), Content.Signature.class))
                 .flatMap(design -> texts.signature(sender)
-                        .map(signature -> MessageSource.designed(
-                                source.subject(),
-                                source.previewText(),
-                                new Design(
-                                        design.mode(),
-                                        Inserts.signed(design.body(), signature),
-                                        design.style(),
-                                        design.header(),
-                                        design.footer()))))
+                        .map(signature -> source.in(design.of(Inserts.signed(design.body(), signature)))))
                 .orElse(source);
     }
 

@@ -92,7 +92,7 @@ public class RenderingService {
         return proof.source().layout().map(layout -> rendered(proof, layout, subject, pictures, marks));
     }
 
-    /** What a plain message says around its words, by its house style. */
+    /** What a house style says around plain words: those of a plain message, or of a text that is kept by hand. */
     public PlainAround around(Proof proof) {
         return proof.source()
                 .around()
@@ -105,7 +105,12 @@ public class RenderingService {
 
     private Rendering rendered(
             Proof proof, Layout layout, String subject, Function<String, String> pictures, ProofMarks marks) {
-        return Renderer.render(toRender(proof, layout, proof.merged().body(), subject, pictures, marks));
+        Rendering rendering =
+                Renderer.render(toRender(proof, layout, proof.merged().body(), subject, pictures, marks));
+        return proof.merged()
+                .own()
+                .map(own -> rendering.saying(around(proof).whole(own.text())))
+                .orElse(rendering);
     }
 
     /** Asked for only where a card takes one. */

@@ -32,6 +32,7 @@ import java.util.stream.Stream;
  * A proof as the browser shows it.
  *
  * @param words how many words the body has
+ * @param plainText the text that is kept by hand; null where it is derived
  * @param above what the style of a plain one says above it; empty for nothing, as {@code below}
  * @param rendering what a letter or designed message looks like; null for a plain one
  */
@@ -43,6 +44,7 @@ public record ShownProof(
         List<ShownNote> notes,
         List<ShownBlank> blanks,
         int words,
+        @Schema(nullable = true) ShownPart plainText,
         String above,
         String below,
         @Schema(nullable = true) ShownRendering rendering) {
@@ -97,6 +99,10 @@ public record ShownProof(
                         .toList(),
                 blanks(proof),
                 words(proof.merged().body().text()),
+                proof.program()
+                        .own()
+                        .map(own -> part(own, proof.merged().own().orElseThrow().pieces(), proof, about))
+                        .orElse(null),
                 around.above(),
                 around.below(),
                 rendering
@@ -118,8 +124,10 @@ public record ShownProof(
     }
 
     private static ShownPart part(Proof proof, About about, MessagePart part) {
-        Program program = proof.program().program(part);
-        List<Piece> pieces = proof.merged().merged(part).pieces();
+        return part(proof.program().program(part), proof.merged().merged(part).pieces(), proof, about);
+    }
+
+    private static ShownPart part(Program program, List<Piece> pieces, Proof proof, About about) {
         Set<Span> taken = pieces.stream()
                 .filter(piece -> piece.origin() == Origin.BRANCH)
                 .map(Piece::span)

@@ -22,8 +22,9 @@ public record Draft(
         @Schema(nullable = true) String footer,
         @Schema(nullable = true) List<UUID> files,
         @Schema(nullable = true) TemplateKind kind,
-        @Schema(nullable = true) TemplateWishes wishes) {
-    /** One that wishes nothing for the envelope of its messages. */
+        @Schema(nullable = true) TemplateWishes wishes,
+        @Schema(nullable = true) KeptPlainText plainText) {
+    /** One that wishes nothing for the envelope of its messages, and keeps no plain text by hand. */
     public Draft(
             String name,
             String purpose,
@@ -52,7 +53,8 @@ public record Draft(
                 footer,
                 files,
                 kind,
-                TemplateWishes.NONE);
+                TemplateWishes.NONE,
+                null);
     }
 
     /** A plain template. */
@@ -69,6 +71,7 @@ public record Draft(
         readable("previewText", previewText);
         readable("body", body);
         readable("design", design, LONGEST_DESIGN);
+        readable("plainText", plainText == null ? "" : plainText.words(), LONGEST_TEXT);
         return this;
     }
 
@@ -105,7 +108,8 @@ public record Draft(
                 footer,
                 files,
                 kind,
-                wishes);
+                wishes,
+                plainText);
     }
 
     /**
@@ -128,12 +132,33 @@ public record Draft(
                 footer,
                 files,
                 kind,
-                wishes);
+                wishes,
+                plainText);
     }
 
     /** The same under another name. */
     public Draft named(String other) {
         return with(other, kind);
+    }
+
+    /** The same with another plain text that is kept by hand; null for one that is derived. */
+    public Draft keeping(KeptPlainText other) {
+        return new Draft(
+                name,
+                purpose,
+                about,
+                subject,
+                previewText,
+                body,
+                mode,
+                design,
+                houseStyle,
+                header,
+                footer,
+                files,
+                kind,
+                wishes,
+                other);
     }
 
     /** The same with other files. */
@@ -152,7 +177,8 @@ public record Draft(
                 footer,
                 others,
                 kind,
-                wishes);
+                wishes,
+                plainText);
     }
 
     private Draft with(String otherName, TemplateKind otherKind) {
@@ -170,10 +196,12 @@ public record Draft(
                 footer,
                 files,
                 otherKind,
-                wishes);
+                wishes,
+                plainText);
     }
 
     public Draft {
+        plainText = plainText == null || plainText.words().isBlank() ? null : plainText;
         wishes = wishes == null ? TemplateWishes.NONE : wishes;
         kind = kind == null ? TemplateKind.TEMPLATE : kind;
         files = files == null ? List.of() : List.copyOf(files);
@@ -208,6 +236,7 @@ public record Draft(
                 template.footer(),
                 template.files(),
                 template.kind(),
-                template.wishes());
+                template.wishes(),
+                template.plainText());
     }
 }

@@ -47,6 +47,9 @@ class DraftCheck {
         PlainLine.refusal(draft.header(), LONGEST_WRAPPING, false).ifPresent(sentence -> wrong.put("header", sentence));
         PlainLine.refusal(draft.footer(), LONGEST_WRAPPING, false).ifPresent(sentence -> wrong.put("footer", sentence));
         files.refusal(draft.files()).ifPresent(sentence -> wrong.put("files", sentence));
+        Optional.ofNullable(draft.plainText())
+                .flatMap(text -> PlainLine.refusalOfLines(text.words(), LONGEST_BODY, false))
+                .ifPresent(sentence -> wrong.put("plainText", sentence));
         draft.wishes().refusal().ifPresent(sentence -> wrong.put("wishes", sentence));
         if (draft.about() == null) {
             wrong.put("about", "Choose what kind of record the template is for.");

@@ -1,9 +1,11 @@
 package famulus.server.library;
 
 import famulus.core.message.MessageSource;
+import famulus.core.message.OwnText;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
+import famulus.core.message.render.Renderer;
 import famulus.server.materials.HouseStyleService;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -25,12 +27,27 @@ public class DraftReader {
     /** A draft as the core reads it, in its house style; refused when its design can't be read. */
     public MessageSource source(Draft draft) {
         return design(draft)
-                .map(design -> MessageSource.designed(draft.subject(), draft.previewText(), design))
+                .map(design -> kept(draft, MessageSource.designed(draft.subject(), draft.previewText(), design)))
                 .orElseGet(() -> MessageSource.plain(
                         draft.subject(),
                         draft.previewText(),
                         draft.body(),
-                        styles.around(draft.houseStyle(), draft.header(), draft.footer())));
+                        styles.around(draft.mode(), draft.houseStyle(), draft.header(), draft.footer())));
+    }
+
+    /** The plain text of a draft as it is derived, with its fields as they are written; nothing for a plain one. */
+    public KeptPlainText derived(Draft draft) {
+        return design(draft)
+                .map(design -> new KeptPlainText(Renderer.textAsWritten(design), OwnText.saying(design)))
+                .orElseGet(() -> new KeptPlainText("", ""));
+    }
+
+    private MessageSource kept(Draft draft, MessageSource source) {
+        return draft.plainText() == null
+                ? source
+                : source.keeping(
+                        draft.plainText().read(),
+                        styles.around(draft.mode(), draft.houseStyle(), draft.header(), draft.footer()));
     }
 
     /** A template as the core reads it, in its house style. */

@@ -20,6 +20,7 @@ import java.util.UUID;
  * @param header which header of the house style; empty for its first one, as with the footer
  * @param files what is attached to its messages
  * @param wishes what it wishes for the envelope of its messages
+ * @param plainText its plain text, where that is kept by hand; null where it is derived
  * @param version counts kept changes
  * @param readyVersion which of them others use; null while it has never been marked ready
  */
@@ -39,6 +40,7 @@ public record Template(
         String footer,
         List<UUID> files,
         TemplateWishes wishes,
+        @Schema(nullable = true) KeptPlainText plainText,
         int version,
         @Schema(nullable = true) Integer readyVersion,
         UUID ownerId,

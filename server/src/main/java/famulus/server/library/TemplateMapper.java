@@ -179,14 +179,16 @@ interface TemplateMapper {
 
     @Insert(
             """
-            insert into template_words (template_id, preview_text, body, design)
-            values (#{t.id}, #{t.previewText}, #{t.body}, #{t.design})
+            insert into template_words (template_id, preview_text, body, design, plain_text)
+            values (#{t.id}, #{t.previewText}, #{t.body}, #{t.design}, #{t.plainText,typeHandler=famulus.server.library.KeptPlainTextTypeHandler,jdbcType=VARCHAR})
             """)
     void insertWords(@Param("t") Template template);
 
     @Update(
             """
-            update template_words set preview_text = #{t.previewText}, body = #{t.body}, design = #{t.design}
+            update template_words
+            set preview_text = #{t.previewText}, body = #{t.body}, design = #{t.design},
+                plain_text = #{t.plainText,typeHandler=famulus.server.library.KeptPlainTextTypeHandler,jdbcType=VARCHAR}
             where template_id = #{t.id}
             """)
     void updateWords(@Param("t") Template template);
@@ -226,10 +228,10 @@ interface TemplateMapper {
     @Insert(
             """
             insert into template_version
-              (template_id, version, name, purpose, about, subject, preview_text, body, mode, design, house_style_id, header,
-               footer, files, wishes, changed_at, changed_by, reason, kept_at)
+              (template_id, version, name, purpose, about, subject, preview_text, body, mode, design, plain_text,
+               house_style_id, header, footer, files, wishes, changed_at, changed_by, reason, kept_at)
             select t.id, t.version, t.name, t.purpose, t.about, t.subject, w.preview_text, w.body, t.mode, w.design,
-                   t.house_style_id, t.header, t.footer, t.files, t.wishes, t.changed_at, t.changed_by, #{reason}, #{at}
+                   w.plain_text, t.house_style_id, t.header, t.footer, t.files, t.wishes, t.changed_at, t.changed_by, #{reason}, #{at}
             from template t
             join template_words w on w.template_id = t.id
             where t.id = #{id} and t.version = #{version}

@@ -75,7 +75,8 @@ public class TemplateMergeService {
                 choice.of("the footer", base.footer(), mine.footer(), theirs.footer()),
                 choice.of("the files", base.files(), mine.files(), theirs.files()),
                 theirs.kind(),
-                choice.of("what it wishes for the envelope", base.wishes(), mine.wishes(), theirs.wishes()));
+                choice.of("what it wishes for the envelope", base.wishes(), mine.wishes(), theirs.wishes()),
+                choice.of("the plain text", base.plainText(), mine.plainText(), theirs.plainText()));
     }
 
     /** Takes whichever of two differs from what was; where both do, says so. */

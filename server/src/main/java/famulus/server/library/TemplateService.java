@@ -221,6 +221,7 @@ public class TemplateService {
                 draft.footer(),
                 draft.files(),
                 draft.wishes(),
+                draft.plainText(),
                 version,
                 null,
                 owner,

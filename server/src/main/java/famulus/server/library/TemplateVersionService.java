@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -90,6 +91,9 @@ public class TemplateVersionService {
         List<Change> changes = new ArrayList<>(Comparison.of(drafts.source(before), drafts.source(now)));
         if (!before.files().equals(now.files())) {
             changes.add(new Change(Change.Kind.CHANGED, "Files", List.of(), true));
+        }
+        if (!Objects.equals(before.plainText(), now.plainText())) {
+            changes.add(new Change(Change.Kind.CHANGED, "Plain text", List.of(), true));
         }
         if (!before.wishes().equals(now.wishes())) {
             changes.add(new Change(Change.Kind.CHANGED, "Envelope", List.of(), true));

@@ -147,10 +147,11 @@ public class HouseStyleService {
     /**
      * What a style says around a message that is only words: its header, footer and small print, around an empty body.
      *
+     * @param mode what the message is written as; a letter has neither header nor footer
      * @param style null for the default
      */
-    public Design around(UUID style, String header, String footer) {
-        return new Design(Mode.DESIGNED, Body.EMPTY, of(style), text(header), text(footer));
+    public Design around(Mode mode, UUID style, String header, String footer) {
+        return new Design(mode == Mode.PLAIN ? Mode.DESIGNED : mode, Body.EMPTY, of(style), text(header), text(footer));
     }
 
     private static String text(String given) {

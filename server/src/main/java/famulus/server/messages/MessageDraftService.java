@@ -14,6 +14,7 @@ import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.ProofService.ProofBeside;
 import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
+import famulus.server.library.KeptPlainText;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.VariantService;
@@ -110,11 +111,12 @@ public class MessageDraftService {
         Proof proof = proofs.proof(drafts.source(written), about, to, sender, sending);
         PersonalMessage message = Personalised.of(proof.source(), proof.merged());
         Draft personal = written.worded(
-                about,
-                message.subject(),
-                message.previewText(),
-                message.words(),
-                message.body().map(BodyJson::write).orElse(""));
+                        about,
+                        message.subject(),
+                        message.previewText(),
+                        message.words(),
+                        message.body().map(BodyJson::write).orElse(""))
+                .keeping(message.own().map(KeptPlainText::of).orElse(null));
         return new BegunWords(
                 new MessageDraft(proof, template, about, sender, written.files(), twin(written)),
                 personal,
@@ -215,7 +217,8 @@ public class MessageDraftService {
                         settled.subject(),
                         settled.previewText(),
                         settled.words(),
-                        settled.body().map(BodyJson::write).orElse(""));
+                        settled.body().map(BodyJson::write).orElse(""))
+                .keeping(settled.own().map(KeptPlainText::of).orElse(null));
     }
 
     /** Merges a template for a person as it would leave, to be looked at by colleagues; it goes out as whoever asks. */

@@ -10,6 +10,7 @@ import famulus.core.message.personal.Personalised;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
+import famulus.server.library.KeptPlainText;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.VariantService;
@@ -163,11 +164,12 @@ public class WordsAgain {
         MessageSource source = reader.source(words);
         Written written = FieldsAgain.of(source, plan.texts(), plan.links());
         return words.worded(
-                words.about(),
-                written.subject(),
-                written.previewText(),
-                written.words(),
-                written.body().map(BodyJson::write).orElse(""));
+                        words.about(),
+                        written.subject(),
+                        written.previewText(),
+                        written.words(),
+                        written.body().map(BodyJson::write).orElse(""))
+                .keeping(written.own().map(KeptPlainText::of).orElse(null));
     }
 
     /** Keeps what a message was made of that went out long ago just as it was merged; for the demo's data. */
@@ -180,7 +182,8 @@ public class WordsAgain {
                         merged.subject(),
                         merged.previewText(),
                         merged.words(),
-                        merged.body().map(BodyJson::write).orElse(""));
+                        merged.body().map(BodyJson::write).orElse(""))
+                .keeping(merged.own().map(KeptPlainText::of).orElse(null));
         MessageToSend sent = new MessageToSend(
                 message, template.id(), to.kind(), to.id(), to.deal(), null, null, null, Map.of(), words, null, null);
         plans.keep(

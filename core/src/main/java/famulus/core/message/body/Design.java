@@ -21,6 +21,11 @@ public record Design(Mode mode, Body body, HouseStyle style, String header, Stri
         return new Design(mode, body, other, header, footer);
     }
 
+    /** The same around another body. */
+    public Design of(Body other) {
+        return new Design(mode, other, style, header, footer);
+    }
+
     private boolean wrapped() {
         return mode == Mode.DESIGNED || mode == Mode.SOURCE;
     }

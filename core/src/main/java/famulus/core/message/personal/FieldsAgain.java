@@ -2,6 +2,7 @@ package famulus.core.message.personal;
 
 import famulus.core.message.MessageSource;
 import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.OwnText;
 import famulus.core.message.body.Band;
 import famulus.core.message.body.Block;
 import famulus.core.message.body.Body;
@@ -38,8 +39,10 @@ public final class FieldsAgain extends Rewriting {
      * A message with its fields.
      *
      * @param words those of a plain message; empty for one that has a body
+     * @param own its plain text, where that is kept by hand
      */
-    public record Written(String subject, String previewText, String words, Optional<Body> body) {}
+    public record Written(
+            String subject, String previewText, String words, Optional<Body> body, Optional<OwnText> own) {}
 
     /**
      * Finds the fields of a message.
@@ -50,11 +53,17 @@ public final class FieldsAgain extends Rewriting {
      */
     public static Written of(MessageSource message, Map<String, MergedText> texts, Map<String, String> links) {
         FieldsAgain again = new FieldsAgain(texts, links);
+        Optional<Body> body = message.layout().map(Layout::design).map(design -> again.body(design.body()));
         return new Written(
                 again.words(MergedText.SUBJECT, message.subject()),
                 again.words(MergedText.PREVIEW_TEXT, message.previewText()),
                 message.layout().isPresent() ? "" : again.words(MergedText.BODY, message.body()),
-                message.layout().map(Layout::design).map(design -> again.body(design.body())));
+                body,
+                message.own()
+                        .map(own -> own.taken(
+                                again.words(MergedText.OWN_TEXT, own.words()),
+                                message.layout().orElseThrow().design(),
+                                body.orElseThrow())));
     }
 
     private Body body(Body body) {

@@ -17,6 +17,9 @@ public record MergedText(String source, List<FilledValue> values) {
     /** The key of the words of a plain message. */
     public static final String BODY = "BODY";
 
+    /** The key of the plain text that is kept by hand. */
+    public static final String OWN_TEXT = "OWN_TEXT";
+
     public MergedText {
         values = List.copyOf(values);
     }

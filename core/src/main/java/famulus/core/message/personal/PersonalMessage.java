@@ -1,5 +1,6 @@
 package famulus.core.message.personal;
 
+import famulus.core.message.OwnText;
 import famulus.core.message.body.Body;
 import java.util.Map;
 import java.util.Optional;
@@ -9,6 +10,7 @@ import java.util.Optional;
  *
  * @param words those of a plain message; empty for one that has a body
  * @param body of a letter or designed message
+ * @param own its plain text, where that is kept by hand
  * @param texts each of its texts that has words, by key, with the values in it
  * @param links how addresses with values in them were written, by what they were merged to
  */
@@ -17,6 +19,7 @@ public record PersonalMessage(
         String previewText,
         String words,
         Optional<Body> body,
+        Optional<OwnText> own,
         Map<String, MergedText> texts,
         Map<String, String> links) {
     public PersonalMessage {

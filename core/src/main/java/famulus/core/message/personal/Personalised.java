@@ -3,6 +3,7 @@ package famulus.core.message.personal;
 import famulus.core.merge.Merged;
 import famulus.core.message.MergedMessage;
 import famulus.core.message.MessageSource;
+import famulus.core.message.OwnText;
 import famulus.core.message.body.Body;
 import famulus.core.message.body.SlotPieces;
 import java.util.HashMap;
@@ -28,7 +29,17 @@ public final class Personalised {
         Optional<Body> body = source.layout()
                 .map(layout -> new PersonalBody(new SlotPieces(layout.text(), merged.body()), texts, links)
                         .of(layout.design().body()));
-        return new PersonalMessage(subject, previewText, words, body, texts, links);
+        return new PersonalMessage(subject, previewText, words, body, own(source, merged, body, texts), texts, links);
+    }
+
+    /** The text that is kept by hand, of the message as it is now, unless it was of another one before. */
+    private static Optional<OwnText> own(
+            MessageSource source, MergedMessage merged, Optional<Body> body, Map<String, MergedText> texts) {
+        return merged.own().map(text -> {
+            String words = words(MergedText.OWN_TEXT, text, texts);
+            OwnText before = source.own().orElseThrow();
+            return before.taken(words, source.layout().orElseThrow().design(), body.orElseThrow());
+        });
     }
 
     private static String words(String key, Merged merged, Map<String, MergedText> texts) {

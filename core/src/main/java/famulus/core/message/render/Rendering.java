@@ -12,6 +12,11 @@ import java.util.Set;
  * @param calendars calendar files that go along
  */
 public record Rendering(String html, String text, Set<String> pictures, List<Calendar> calendars) {
+    /** The same with another plain twin. */
+    public Rendering saying(String otherText) {
+        return new Rendering(html, otherText, pictures, calendars);
+    }
+
     /** A calendar file (RFC 5545) and its name. */
     public record Calendar(String name, String content) {}
 }

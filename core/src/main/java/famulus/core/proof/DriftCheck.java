@@ -1,0 +1,32 @@
+package famulus.core.proof;
+
+import famulus.core.message.MessagePart;
+import famulus.core.message.MessageSource;
+import famulus.core.message.OwnText;
+import famulus.core.syntax.Span;
+import java.util.List;
+import java.util.Optional;
+
+/** {@code drift}: a message that has changed since its plain text was written by hand. */
+final class DriftCheck implements Check {
+    @Override
+    public List<Note> read(ProofSubject subject) {
+        MessageSource source = subject.source();
+        Optional<String> now = source.layout().map(layout -> OwnText.saying(layout.design()));
+        boolean drifted = source.own()
+                .filter(own -> now.isPresent() && !own.of().equals(now.get()))
+                .isPresent();
+        if (!drifted) {
+            return List.of();
+        }
+        int end = source.body().length();
+        return List.of(new Note(
+                "drift",
+                Note.Level.QUERY,
+                "The plain text may say something else",
+                "The message has changed since its plain text was written by hand. Read both.",
+                MessagePart.BODY,
+                new Span(end, end),
+                List.of()));
+    }
+}
