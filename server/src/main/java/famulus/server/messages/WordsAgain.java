@@ -85,8 +85,9 @@ public class WordsAgain {
                 .findFirst()
                 .orElse(null);
         UUID template = usable(plan.template(), to, sender, asking);
-        Beginning beginning = new Beginning(template, written(plan).mode(), to, sender, Optional.empty());
-        BegunWords begun = drafts.begin(written(plan), beginning, asking);
+        Draft words = written(plan);
+        Beginning beginning = new Beginning(template, words.mode(), to, sender, Optional.empty());
+        BegunWords begun = drafts.begin(words, beginning, asking);
         UUID draft = ids.next();
         kept.keep(
                 draft,

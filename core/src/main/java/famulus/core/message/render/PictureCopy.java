@@ -9,8 +9,9 @@ import java.util.regex.Pattern;
  * The copy of a picture that a message shows: cut, coloured, and no larger than can be seen of it.
  *
  * <p>Its key names it in a message and in an address, in characters that both allow (RFC 2392, RFC 3986): the picture's
- * identifier, then what is done to it, {@code ~play} for a play mark in its middle. {@code 3f2a…~cut.5.0.10.0~light.-20~tint.3c5b82.60~wide.480} is a picture with
- * 5 per cent taken off its left and 10 off its right, darker, tinted, and at most 480 pixels wide.
+ * identifier, then what is done to it. {@code 3f2a…~cut.5.0.10.0~light.-20~tint.3c5b82.60~wide.480} is a picture with
+ * 5 per cent taken off its left and 10 off its right, darker, tinted, and at most 480 pixels wide; {@code ~play} puts a play
+ * mark in its middle.
  *
  * @param picture the picture's identifier
  * @param play whether it has a play mark, as the still of a video
