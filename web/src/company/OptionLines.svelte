@@ -50,9 +50,11 @@
   const used = (line: T) => (line.code && uses[line.code]) || 0;
   const records = (line: T) => `${used(line).toLocaleString('en')} ${kind}${used(line) === 1 ? '' : 's'}`;
 
-  function add() {
+  /** The cursor is in the new line at once, so that no letter of whoever types on is lost. */
+  async function add() {
     lines.push(fresh());
-    requestAnimationFrame(() => list?.querySelector<HTMLElement>('li:last-of-type input')?.focus());
+    await tick();
+    list?.querySelector<HTMLElement>('li:last-of-type input')?.focus();
   }
 </script>
 

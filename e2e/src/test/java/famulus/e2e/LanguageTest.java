@@ -20,7 +20,7 @@ class LanguageTest extends BrowserTest {
     private Page openTemplate(String who, String name) {
         Page page = openAs(who, "/templates");
         link(page, name).click();
-        proof(page).locator(".mail").waitFor();
+        proof(page).locator(".mail .words").waitFor();
         return page;
     }
 
@@ -29,7 +29,7 @@ class LanguageTest extends BrowserTest {
     }
 
     private static Locator mail(Page page) {
-        return proof(page).locator(".mail");
+        return proof(page).locator(".mail .words");
     }
 
     private static Locator slip(Page page) {

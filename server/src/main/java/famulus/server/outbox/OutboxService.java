@@ -32,7 +32,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -223,7 +225,11 @@ public class OutboxService {
         List<OutboxRow> settled = mapper.newest(
                 SETTLED, last.map(OutgoingMessage::createdAt).orElse(null), before, MOST_SHOWN + 1, asking, all);
         boolean more = settled.size() > MOST_SHOWN;
-        return new OutboxPage(open, more ? settled.subList(0, MOST_SHOWN) : settled, more);
+        List<OutboxRow> shown = more ? settled.subList(0, MOST_SHOWN) : settled;
+        // One that has left between the two questions is in both answers; it is shown as it is by now.
+        Set<UUID> left = shown.stream().map(OutboxRow::id).collect(Collectors.toSet());
+        return new OutboxPage(
+                open.stream().filter(one -> !left.contains(one.id())).toList(), shown, more);
     }
 
     /** Whether anybody has been written to, tests aside. */
