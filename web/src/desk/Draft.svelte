@@ -3,6 +3,7 @@
   import type { Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import DraftFiles from './DraftFiles.svelte';
+  import { bodyKeys } from './body/bodyKeys';
   import PlainText from './PlainText.svelte';
   import TemplateEnvelope from './TemplateEnvelope.svelte';
   import DraftField from './DraftField.svelte';
@@ -111,6 +112,7 @@
   export function read(draft: Schemas['Draft'], proof: Schemas['ShownProof']): void {
     texts.SUBJECT?.chipUp(draft.subject, proof.subject.chips);
     texts.PREVIEW_TEXT?.chipUp(draft.previewText, proof.previewText.chips);
+    if (draft.plainText) texts.PLAIN_TEXT?.chipUp(draft.plainText.words, proof.plainText?.chips ?? []);
     if (!proof.rendering) {
       texts.BODY?.chipUp(draft.body, proof.body.chips);
       return;
@@ -154,13 +156,20 @@
 
   /** Goes to a place of the words, or to a block. */
   export function goTo(part: Part, at: number, block?: string | null): void {
+    if (part === 'AROUND') return around()?.scrollIntoView({ block: 'center' });
     const { key, at: within } = spot(part, at);
     if (block && !key.startsWith(block)) partOf(block)?.querySelector<HTMLElement>('[data-handle]')?.focus();
     else texts[key]?.goTo(within);
   }
 
+  /** What the style says around plain words is read below them, and changed elsewhere. */
+  function around(): Element | undefined {
+    return [...(section?.querySelectorAll('.around') ?? [])].at(-1);
+  }
+
   /** Where a note stands, from the top of the window. */
   export function topOf(note: Note): number {
+    if (note.part === 'AROUND') return around()?.getBoundingClientRect().top ?? 0;
     const { key, at } = spot(note.part, note.start);
     if (note.block && !key.startsWith(note.block)) {
       return partOf(note.block)?.getBoundingClientRect().top ?? 0;
@@ -219,53 +228,17 @@
     return (document.activeElement as HTMLElement | null)?.closest<HTMLElement>('[data-part]')?.dataset.part;
   }
 
-  function onCurrent(run: (id: string) => void) {
-    const id = current();
-    if (id && composing.editable) run(id);
+  function draw() {
+    if (!designed || !composing.editable || desk.draft?.mode === 'SOURCE') return;
+    last = current() ?? last;
+    drawn = !drawn;
   }
 
   $effect(() =>
     shortcuts([
       { key: 'Ctrl+z', label: 'Undo', run: () => goBack(-1) },
       { key: 'Ctrl+y', label: 'Redo', run: () => goBack(1) },
-      {
-        key: 'Alt+a',
-        label: 'Add a block',
-        run: () => {
-          if (!designed || !composing.editable || desk.draft?.mode === 'SOURCE') return;
-          last = current() ?? last;
-          drawn = !drawn;
-        },
-        always: true,
-      },
-      {
-        key: 'Alt+ArrowUp',
-        label: 'Move the block up',
-        run: () => onCurrent((id) => composing.step(id, -1)),
-        always: true,
-      },
-      {
-        key: 'Alt+ArrowDown',
-        label: 'Move the block down',
-        run: () => onCurrent((id) => composing.step(id, 1)),
-        always: true,
-      },
-      {
-        key: 'Alt+D',
-        label: 'Duplicate the block (Alt+Shift+D)',
-        run: () => onCurrent((id) => composing.duplicate(id)),
-        always: true,
-      },
-      {
-        key: 'Alt+s',
-        label: 'Settings of the block',
-        run: () =>
-          onCurrent((id) => {
-            const anchor = partOf(id)?.querySelector<HTMLElement>('[data-handle]');
-            if (anchor) composing.open(id, anchor);
-          }),
-        always: true,
-      },
+      ...bodyKeys(composing, current, (id) => partOf(id)?.querySelector<HTMLElement>('[data-handle]'), draw),
     ]),
   );
 
@@ -446,11 +419,11 @@
       <PlainText {desk}>
         {#snippet words(text)}
           {@render field(
-            'OWN_TEXT',
+            'PLAIN_TEXT',
             'Plain text, kept by hand',
             text.words,
             untrack(() => desk.preview.proof?.plainText?.chips ?? []),
-            [],
+            notes.filter((note) => note.part === 'PLAIN_TEXT'),
             { placeholder: 'What mail programs without HTML show' },
             (next) => {
               if (next === desk.draft?.plainText?.words) return;

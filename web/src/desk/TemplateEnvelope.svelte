@@ -84,13 +84,16 @@
       </SmallSelect>
     {/if}
   </p>
+  {#if desk.wrong.wishes}<p class="wrong" role="alert">Not saved: {desk.wrong.wishes}</p>{/if}
 {:else}
   <p class="envelope">
     From {wishes.fromOwner ? 'the owner of the record' : 'whoever writes'}{wishes.cc?.length
       ? ` · copy to ${wishes.cc.join(', ')}`
       : ''}{wishes.bcc?.length ? ` · hidden copy to ${wishes.bcc.join(', ')}` : ''}{wishes.replyTo
       ? ` · replies go to ${wishes.replyTo}`
-      : ''} · leaves {wishes.hour ? hours[wishes.hour] : 'when it is sent'}
+      : ''} · leaves {wishes.hour ? hours[wishes.hour] : 'when it is sent'}{wishes.countLinks
+      ? ' · links are counted'
+      : ''}
   </p>
 {/if}
 
@@ -99,5 +102,10 @@
     color: var(--ink-soft);
     font-size: 13.5px;
     line-height: 1.9;
+  }
+
+  .wrong {
+    color: var(--stop);
+    font-size: 13px;
   }
 </style>

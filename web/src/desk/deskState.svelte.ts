@@ -28,7 +28,7 @@ export type Keeping =
   | { is: 'kept'; at: Date }
   | { is: 'keeping' }
   | { is: 'unkept'; why: string }
-  | { is: 'wrong'; why: string }
+  | { is: 'wrong'; why: string; fields: Record<string, string> }
   | { is: 'conflict'; why: string; merged: Schemas['MergedDraft']; mine: Draft };
 
 const KEEP_AFTER = 600;
@@ -215,6 +215,11 @@ export class DeskState implements Writing {
     return this.version;
   }
 
+  /** What is wrong with parts of the draft, by their names, so that it can be said where they are. */
+  get wrong(): Record<string, string> {
+    return this.keeping.is === 'wrong' ? this.keeping.fields : {};
+  }
+
   /** Reads again what is said of the template from outside its words. */
   async reread(): Promise<void> {
     const { template, lastTest } = await ask('get', '/api/templates/{id}', { params: { id: this.id } });
@@ -227,7 +232,8 @@ export class DeskState implements Writing {
     if (code === 'changed-meanwhile') {
       await this.merge();
     } else if (code === 'fields') {
-      this.keeping = { is: 'wrong', why: Object.values(fieldsOf(failure))[0] ?? sentence(failure) };
+      const fields = fieldsOf(failure);
+      this.keeping = { is: 'wrong', why: Object.values(fields)[0] ?? sentence(failure), fields };
     } else {
       this.keeping = { is: 'unkept', why: sentence(failure) };
       this.keepSoon(TRY_AGAIN_AFTER);

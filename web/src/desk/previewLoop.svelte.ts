@@ -57,8 +57,13 @@ export class PreviewLoop {
       try {
         this.proof = await this.read(next);
         this.failed = '';
-        for (const part of [this.proof.subject, this.proof.previewText, this.proof.body]) {
-          for (const chip of part.chips) this.met.set(chip.written, chip);
+        for (const part of [
+          this.proof.subject,
+          this.proof.previewText,
+          this.proof.body,
+          this.proof.plainText,
+        ]) {
+          for (const chip of part?.chips ?? []) this.met.set(chip.written, chip);
         }
         this.onproof(next.draft, this.proof);
       } catch (failure) {

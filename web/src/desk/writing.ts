@@ -25,6 +25,8 @@ export interface Writing {
     /** A value was filled in on a record. */
     mended(): Promise<void>;
   };
+  /** What is wrong with parts of the draft, by their names. */
+  readonly wrong: Record<string, string>;
   /** Of a message, which words are values and which were changed by hand; null for a template. */
   readonly hand: Hand | null;
   /** The draft has changed in some of its parts; `apart` when that is taken back on its own. */

@@ -29,6 +29,8 @@ export type Envelope = Pick<
 export class MessageState implements Writing {
   draft = $state<Draft | null>(null);
   readonly mayChange = true;
+  /** What is wrong with a message is said beside it. */
+  readonly wrong = {};
   generation = $state(0);
   hand = $state.raw<Hand>(NOTHING_CHANGED);
   stops = $state.raw<Schemas['Stop'][]>([]);

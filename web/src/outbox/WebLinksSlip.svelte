@@ -10,7 +10,7 @@
   /** The links that show a message on the web: made, copied and closed. */
   let { id, anchor, onclose }: { id: string; anchor: HTMLElement; onclose: () => void } = $props();
 
-  let copies = $state<Schemas['ShownCopy'][]>([]);
+  let copies = $state<Schemas['WebCopy'][]>([]);
   let days = $state(14);
   let wrong = $state('');
   let busy = $state(false);
@@ -37,7 +37,7 @@
     }
   }
 
-  async function close(copy: Schemas['ShownCopy']) {
+  async function close(copy: Schemas['WebCopy']) {
     try {
       await ask('delete', '/api/web-copies/{id}', { params: { id: copy.id } });
       copies = copies.filter((one) => one.id !== copy.id);
@@ -46,7 +46,7 @@
     }
   }
 
-  async function copyAddress(copy: Schemas['ShownCopy']) {
+  async function copyAddress(copy: Schemas['WebCopy']) {
     try {
       await navigator.clipboard.writeText(copy.address);
       notify('The link is copied.');

@@ -117,7 +117,7 @@
     put({ links: links.with(at, drawn) });
   }
 
-  /** A card about a record begins with its details; lines of one's own stay where it was about one already. */
+  /** A card about a record begins with its details; one about nothing keeps the lines it has. */
   function becomeAbout(picture: string) {
     const { title, facts } = cardOf(picture) ?? { title: block!.title, facts: block!.facts };
     put({ picture, title, facts });

@@ -239,10 +239,7 @@ class MessageTest extends BrowserTest {
     void whatFollowsAMessageKnowsItAfterAReloadAndCanLeaveIt() {
         Page page = openAs("Signe", "/people");
         find(page, "Ines Okafor-Brandt");
-        page.locator("button.message")
-                .filter(new Locator.FilterOptions().setHasText("Welcome to"))
-                .first()
-                .click();
+        openMessage(page, "Welcome to");
         button(page, "Write the next one").click();
         chooseTemplate(page, "After a call");
         Locator subject = textbox(page, "Subject of this message");

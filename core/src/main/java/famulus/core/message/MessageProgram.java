@@ -10,7 +10,6 @@ import famulus.core.syntax.Problem;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -19,11 +18,10 @@ import java.util.stream.Stream;
  * @param subject the line in the inbox
  * @param previewText the grey text after it
  * @param body the message itself
- * @param around what stands around it
- * @param own its plain text, where that is kept by hand
+ * @param around what its house style says around plain words; empty where it says nothing
+ * @param plainText its plain text, where that is kept by hand; empty where it is derived
  */
-public record MessageProgram(
-        Program subject, Program previewText, Program body, Optional<Program> around, Optional<Program> own) {
+public record MessageProgram(Program subject, Program previewText, Program body, Program around, Program plainText) {
 
     /** One of the texts. */
     public Program program(MessagePart part) {
@@ -31,19 +29,21 @@ public record MessageProgram(
             case SUBJECT -> subject;
             case PREVIEW_TEXT -> previewText;
             case BODY -> body;
+            case AROUND -> around;
+            case PLAIN_TEXT -> plainText;
         };
     }
 
     /** Every path that the texts name, each once. */
     public List<Path> paths() {
-        return Stream.of(Stream.of(subject, previewText, body), around.stream(), own.stream())
-                .flatMap(programs -> programs)
+        return Stream.of(MessagePart.values())
+                .map(this::program)
                 .flatMap(program -> program.paths().stream())
                 .distinct()
                 .toList();
     }
 
-    /** What is wrong with the three texts whoever they are for, by text. */
+    /** What is wrong with the texts whoever they are for, by text. */
     public Map<MessagePart, List<Problem>> problems(Analyser analyser) {
         Map<MessagePart, List<Problem>> problems = new EnumMap<>(MessagePart.class);
         for (MessagePart part : MessagePart.values()) {
@@ -58,7 +58,7 @@ public record MessageProgram(
                 merger.merge(subject, context, Place.HEADER),
                 merger.merge(previewText, context, Place.HEADER),
                 merger.merge(body, context, Place.BODY),
-                around.map(one -> merger.merge(one, context, Place.BODY)),
-                own.map(one -> merger.merge(one, context, Place.BODY)));
+                merger.merge(around, context, Place.BODY),
+                merger.merge(plainText, context, Place.BODY));
     }
 }

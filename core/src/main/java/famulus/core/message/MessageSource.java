@@ -4,7 +4,9 @@ import famulus.core.merge.MergeParser;
 import famulus.core.merge.Program;
 import famulus.core.message.body.BodyText;
 import famulus.core.message.body.Design;
+import famulus.core.message.body.HouseStyle;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * The texts of a message as written, fields and all.
@@ -14,7 +16,7 @@ import java.util.Optional;
  * @param body any number of lines, broken by {@code \n}; of a letter or designed message the words of its design
  * @param layout the design of those words; empty for a message that is only words
  * @param around what its house style says around a message that is only words, or around the text that is kept by hand; empty
- *     where it says nothing
+ *     for a message that has neither, or no style
  * @param own its plain text, where that is kept by hand
  */
 public record MessageSource(
@@ -25,7 +27,16 @@ public record MessageSource(
         Optional<Layout> around,
         Optional<OwnText> own) {
     /** A design and its words as one text. */
-    public record Layout(Design design, BodyText text) {}
+    public record Layout(Design design, BodyText text) {
+        /** A design with its words. */
+        public static Layout of(Design design) {
+            return new Layout(design, BodyText.of(design));
+        }
+
+        private Layout styled(UnaryOperator<HouseStyle> style) {
+            return of(design.in(style.apply(design.style())));
+        }
+    }
 
     /** A message that is only words. */
     public MessageSource(String subject, String previewText, String body) {
@@ -38,19 +49,26 @@ public record MessageSource(
      * @param around the header, footer and small print of the style, around an empty body
      */
     public static MessageSource plain(String subject, String previewText, String body, Design around) {
-        return new MessageSource(subject, previewText, body, Optional.empty(), said(around), Optional.empty());
+        return new MessageSource(
+                subject, previewText, body, Optional.empty(), Optional.of(Layout.of(around)), Optional.empty());
     }
 
     /** The same message in another design. */
     public MessageSource in(Design other) {
-        BodyText text = BodyText.of(other);
-        return new MessageSource(
-                subject, previewText, text.source(), Optional.of(new Layout(other, text)), around, own);
+        Layout in = Layout.of(other);
+        return new MessageSource(subject, previewText, in.text().source(), Optional.of(in), around, own);
     }
 
-    private static Optional<Layout> said(Design around) {
-        BodyText text = BodyText.of(around);
-        return text.source().isBlank() ? Optional.empty() : Optional.of(new Layout(around, text));
+    /** The same message in another style. */
+    public MessageSource styled(UnaryOperator<HouseStyle> style) {
+        Optional<Layout> other = layout.map(one -> one.styled(style));
+        return new MessageSource(
+                subject,
+                previewText,
+                other.map(one -> one.text().source()).orElse(body),
+                other,
+                around.map(one -> one.styled(style)),
+                own);
     }
 
     /**
@@ -60,19 +78,14 @@ public record MessageSource(
      * @param style what the style says around it, around an empty body
      */
     public MessageSource keeping(OwnText text, Design style) {
-        return new MessageSource(subject, previewText, body, layout, said(style), Optional.of(text));
+        return new MessageSource(subject, previewText, body, layout, Optional.of(Layout.of(style)), Optional.of(text));
     }
 
     /** A letter or designed message. */
     public static MessageSource designed(String subject, String previewText, Design design) {
-        BodyText text = BodyText.of(design);
+        Layout layout = Layout.of(design);
         return new MessageSource(
-                subject,
-                previewText,
-                text.source(),
-                Optional.of(new Layout(design, text)),
-                Optional.empty(),
-                Optional.empty());
+                subject, previewText, layout.text().source(), Optional.of(layout), Optional.empty(), Optional.empty());
     }
 
     /** One of the texts. */
@@ -81,17 +94,31 @@ public record MessageSource(
             case SUBJECT -> subject;
             case PREVIEW_TEXT -> previewText;
             case BODY -> body;
+            case AROUND -> around.map(one -> one.text().source()).orElse("");
+            case PLAIN_TEXT -> own.map(OwnText::words).orElse("");
         };
     }
 
-    /** Parses the three texts. */
+    /** The design of one of the texts; empty for one that is only words. */
+    public Optional<Layout> layout(MessagePart part) {
+        return switch (part) {
+            case BODY -> layout;
+            case AROUND -> around;
+            case SUBJECT, PREVIEW_TEXT, PLAIN_TEXT -> Optional.empty();
+        };
+    }
+
+    /** Parses its texts. */
     public MessageProgram parse() {
-        Program parsedSubject = MergeParser.parse(subject);
         return new MessageProgram(
-                parsedSubject,
-                MergeParser.parse(previewText),
-                layout.map(one -> one.text().program()).orElseGet(() -> MergeParser.parse(body)),
-                around.map(one -> one.text().program()),
-                own.map(one -> MergeParser.parse(one.words())));
+                program(MessagePart.SUBJECT),
+                program(MessagePart.PREVIEW_TEXT),
+                program(MessagePart.BODY),
+                program(MessagePart.AROUND),
+                program(MessagePart.PLAIN_TEXT));
+    }
+
+    private Program program(MessagePart part) {
+        return layout(part).map(one -> one.text().program()).orElseGet(() -> MergeParser.parse(text(part)));
     }
 }

@@ -19,14 +19,13 @@ final class DriftCheck implements Check {
         if (!drifted) {
             return List.of();
         }
-        int end = source.body().length();
         return List.of(new Note(
                 "drift",
                 Note.Level.QUERY,
                 "The plain text may say something else",
                 "The message has changed since its plain text was written by hand. Read both.",
-                MessagePart.BODY,
-                new Span(end, end),
+                MessagePart.PLAIN_TEXT,
+                new Span(0, source.text(MessagePart.PLAIN_TEXT).length()),
                 List.of()));
     }
 }

@@ -23,8 +23,7 @@ final class FillerCheck implements Check {
     public List<Note> read(ProofSubject subject) {
         List<Note> notes = new ArrayList<>();
         for (MessagePart part : MessagePart.values()) {
-            Optional<Layout> layout =
-                    part == MessagePart.BODY ? subject.source().layout() : Optional.empty();
+            Optional<Layout> layout = subject.source().layout(part);
             IntPredicate inHtml = layout.map(FillerCheck::inHtml).orElse(at -> false);
             if (!subject.sending()) {
                 String source = subject.source().text(part);
@@ -37,7 +36,7 @@ final class FillerCheck implements Check {
                     piece -> !inHtml.test(piece.span().start()));
             Fillers.in(merged.text())
                     .forEach(one -> add(one.note(part, merged.span(one.start(), one.end()), ""), notes));
-            layout.ifPresent(one -> html(subject, one, notes));
+            layout.ifPresent(one -> html(subject, part, one, notes));
         }
         return notes;
     }
@@ -64,8 +63,8 @@ final class FillerCheck implements Check {
     }
 
     /** HTML of one's own is read as its reader does: its words, the descriptions of its pictures and where its links lead. */
-    private static void html(ProofSubject subject, Layout layout, List<Note> notes) {
-        SlotPieces pieces = new SlotPieces(layout.text(), subject.merged().body());
+    private static void html(ProofSubject subject, MessagePart part, Layout layout, List<Note> notes) {
+        SlotPieces pieces = new SlotPieces(layout.text(), subject.merged().merged(part));
         for (Slot slot : layout.text().slots()) {
             if (!ofHtml(slot)) {
                 continue;
@@ -83,7 +82,7 @@ final class FillerCheck implements Check {
                             : new Span(
                                     slot.start() + at,
                                     slot.start() + at + one.words().length());
-                    add(one.note(MessagePart.BODY, span, slot.owner()), notes);
+                    add(one.note(part, span, slot.owner()), notes);
                 }
             }
         }

@@ -2,13 +2,10 @@ package famulus.core.proof;
 
 import famulus.core.field.Path;
 import famulus.core.merge.Gap;
-import famulus.core.merge.Merged;
 import famulus.core.message.MessagePart;
-import famulus.core.syntax.Span;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 
 /** {@code gap}: a field with neither value nor fallback for the person written to. */
 final class GapCheck implements Check {
@@ -26,34 +23,23 @@ final class GapCheck implements Check {
                             "gap",
                             Note.Level.STOP,
                             title(gap.path(), subject),
-                            "Give it a fallback, or add the value.",
+                            remedy(part),
                             part,
                             gap.span(),
                             List.of()));
                 }
             }
         }
-        notes.addAll(beside(
-                subject,
-                subject.merged().around(),
-                "The header, footer or small print of the style says it. Add the value."));
-        notes.addAll(beside(
-                subject,
-                subject.merged().own(),
-                "The plain text that is kept by hand says it. Add the value, or give it a fallback there."));
         return notes;
     }
 
-    /** What stands beside the texts of a message has no place in them: it is said at its end. */
-    private static List<Note> beside(ProofSubject subject, Optional<Merged> text, String remedy) {
-        int end = subject.source().body().length();
-        return text.stream()
-                .flatMap(merged -> merged.gaps().stream())
-                .map(gap -> title(gap.path(), subject))
-                .distinct()
-                .map(title -> new Note(
-                        "gap", Note.Level.STOP, title, remedy, MessagePart.BODY, new Span(end, end), List.of()))
-                .toList();
+    private static String remedy(MessagePart part) {
+        return switch (part) {
+            case SUBJECT, PREVIEW_TEXT, BODY -> "Give it a fallback, or add the value.";
+            case AROUND -> "The header, footer or small print of the style says it. Add the value.";
+            case PLAIN_TEXT ->
+                "The plain text that is kept by hand says it. Give it a fallback there, or add the value.";
+        };
     }
 
     /** Who lacks what. */

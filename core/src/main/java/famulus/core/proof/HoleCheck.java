@@ -22,8 +22,7 @@ final class HoleCheck implements Check {
         for (MessagePart part : MessagePart.values()) {
             MergedPlaces merged = new MergedPlaces(
                     subject.merged().merged(part).pieces(),
-                    piece -> part != MessagePart.BODY
-                            || !ofHouseStyle(subject, piece.span().start()));
+                    piece -> !ofHouseStyle(subject, part, piece.span().start()));
             Matcher hole = HOLE.matcher(merged.text());
             while (hole.find()) {
                 notes.add(new Note(
@@ -39,9 +38,9 @@ final class HoleCheck implements Check {
         return notes;
     }
 
-    private static boolean ofHouseStyle(ProofSubject subject, int at) {
+    private static boolean ofHouseStyle(ProofSubject subject, MessagePart part, int at) {
         return subject.source()
-                .layout()
+                .layout(part)
                 .map(layout -> layout.text().ofHouseStyle(at))
                 .orElse(false);
     }

@@ -35,18 +35,19 @@ final class LinkCheck implements Check {
     public List<Note> read(ProofSubject subject) {
         List<Note> notes = new ArrayList<>();
         for (MessagePart part : MessagePart.values()) {
-            Predicate<Piece> plain = part == MessagePart.BODY
-                    ? subject.source()
-                            .layout()
-                            .<Predicate<Piece>>map(LinkCheck::inText)
-                            .orElse(piece -> true)
-                    : piece -> true;
+            Optional<Layout> layout = subject.source().layout(part);
+            Predicate<Piece> plain =
+                    layout.<Predicate<Piece>>map(LinkCheck::inText).orElse(piece -> true);
             MergedPlaces merged = new MergedPlaces(subject.merged().merged(part).pieces(), plain);
             for (Nowhere one : Destinations.inText(merged.text())) {
                 notes.add(note(part, "“" + one.address() + "”", one.why(), merged.span(one.start(), one.end()), ""));
             }
+            layout.ifPresent(one -> {
+                List<Note> found = new ArrayList<>();
+                read(subject, part, one, found);
+                found.forEach(note -> notes.add(note.in(part)));
+            });
         }
-        subject.source().layout().ifPresent(layout -> read(subject, layout, notes));
         return notes;
     }
 
@@ -63,8 +64,8 @@ final class LinkCheck implements Check {
                         slot.start() <= piece.span().start() && piece.span().start() < slot.end());
     }
 
-    private static void read(ProofSubject subject, Layout layout, List<Note> notes) {
-        SlotPieces pieces = new SlotPieces(layout.text(), subject.merged().body());
+    private static void read(ProofSubject subject, MessagePart part, Layout layout, List<Note> notes) {
+        SlotPieces pieces = new SlotPieces(layout.text(), subject.merged().merged(part));
         Stream.of(
                         layout.design().body().bands(),
                         layout.design().above(),

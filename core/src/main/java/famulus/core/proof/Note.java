@@ -60,6 +60,11 @@ public record Note(
         this(code, level, title, remedy, part, span, nearest, Optional.empty(), "");
     }
 
+    /** The same about another text. */
+    Note in(MessagePart other) {
+        return new Note(code, level, title, remedy, other, span, nearest, fix, block);
+    }
+
     /** Whether the message can't leave before this is dealt with. */
     public boolean stops() {
         return level == Level.STOP;

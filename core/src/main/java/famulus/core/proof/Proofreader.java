@@ -39,19 +39,24 @@ public final class Proofreader {
     }
 
     /**
-     * Returns all notes in the order of the message: subject, preview text, body, each from its beginning. One place in the
+     * Returns all notes in the order of the message: subject, preview text, body, what stands around it, each from its beginning. One place in the
      * words has one note, the gravest; of several as grave the one whose check comes first.
      */
     public List<Note> read(ProofSubject subject) {
         List<Note> all = new ArrayList<>();
         for (Check check : checks) {
-            for (Note note : check.read(subject)) {
-                add(note, all, subject);
-            }
+            check.read(subject).stream()
+                    .filter(note -> !readWithin(note, subject))
+                    .forEach(note -> add(note, all, subject));
         }
         all.sort(Comparator.comparing(Note::part)
                 .thenComparingInt(note -> note.span().start()));
         return List.copyOf(all);
+    }
+
+    /** What a style says around the plain text of a design is part of the design, and read there. */
+    private static boolean readWithin(Note note, ProofSubject subject) {
+        return note.part() == MessagePart.AROUND && subject.source().layout().isPresent();
     }
 
     private static void add(Note note, List<Note> all, ProofSubject subject) {

@@ -1,5 +1,7 @@
 package famulus.core.record;
 
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
@@ -17,6 +19,17 @@ public final class EmailAddress {
     private static final Pattern HOST = Pattern.compile(LABEL + "(?:\\." + LABEL + ")+");
 
     private EmailAddress() {}
+
+    /** Addresses as somebody has typed them: without blanks around them, and no empty ones. */
+    public static List<String> typed(List<String> addresses) {
+        return addresses == null
+                ? List.of()
+                : addresses.stream()
+                        .filter(Objects::nonNull)
+                        .map(String::strip)
+                        .filter(one -> !one.isEmpty())
+                        .toList();
+    }
 
     /** Returns what is wrong with an address, in a sentence; empty when nothing is. */
     public static Optional<String> refusal(String typed) {

@@ -2,10 +2,10 @@ package famulus.core.message;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import famulus.core.field.Path;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
 import famulus.core.field.Value;
-import famulus.core.merge.MergeSettings;
-import famulus.core.merge.Merger;
+import famulus.core.merge.Analyser;
 import famulus.core.message.body.Align;
 import famulus.core.message.body.Band;
 import famulus.core.message.body.Block;
@@ -25,18 +25,12 @@ import famulus.core.message.render.Renderer;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
-import java.time.Instant;
-import java.time.ZoneId;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class OwnTextTest {
-    private static final MergeSettings SETTINGS =
-            new MergeSettings(Locale.UK, ZoneId.of("Europe/London"), Instant.parse("2026-05-04T09:00:00Z"));
     private static final Map<String, Value> INES =
             Map.of("person.first_name", new Value.Text("Ines"), "deal.name", new Value.Text("East"));
 
@@ -57,8 +51,7 @@ class OwnTextTest {
     }
 
     private static MergedMessage merged(MessageSource source) {
-        return source.parse()
-                .merge(new Merger(SETTINGS), (Path path) -> Optional.ofNullable(INES.get(path.toString())));
+        return MergedFor.values(source, INES);
     }
 
     private static MessageSource kept(Design design, String words) {
@@ -91,7 +84,7 @@ class OwnTextTest {
                 .isEqualTo(
                         "Dear {person.first_name as name else \"friend\"}, \\{so\\} {when deal.name is filled}{deal.name}"
                                 + "{otherwise}soon{end}.\n\nSee {deal.name}: https://x.example/?d={deal.name}");
-        assertThat(merged(kept(design, begun)).own().orElseThrow().text())
+        assertThat(merged(kept(design, begun)).plainText().text())
                 .isEqualTo("Dear Ines, {so\\} East.\n\nSee East: https://x.example/?d=East");
     }
 
@@ -99,6 +92,20 @@ class OwnTextTest {
     void whatItLacksStopsTheMessage() {
         assertThat(notes(kept(design(text("Hello")), "Dear {person.last_name}")))
                 .contains("gap");
+        assertThat(notes(kept(design(text("Hello")), "{write in \"what we said\"}")))
+                .contains("ask-open");
+    }
+
+    /** Whatever stops words of a message stops those. */
+    @Test
+    void whatNoMessageMaySayIsNotSaidInItEither() {
+        assertThat(notes(kept(design(text("Hello")), "Dear Ines, the price is TBC.")))
+                .contains("filler");
+        assertThat(notes(kept(design(text("Hello")), "See https:// for more"))).contains("link-nowhere");
+        Analyser nothingKnown = new Analyser(new FieldCatalogue(List.of()), About.CONTACT);
+        MessageSource unknown = kept(design(text("Hello")), "Dear {person.oops}");
+        assertThat(unknown.parse().problems(nothingKnown).get(MessagePart.PLAIN_TEXT))
+                .isNotEmpty();
     }
 
     @Test
@@ -120,7 +127,7 @@ class OwnTextTest {
         PersonalMessage message = Personalised.of(template, merged(template));
         OwnText own = message.own().orElseThrow();
         assertThat(own.words()).isEqualTo("Dear Ines!");
-        assertThat(message.texts().get(MergedText.OWN_TEXT).values()).hasSize(1);
+        assertThat(message.texts().get(MergedText.PLAIN_TEXT).values()).hasSize(1);
 
         Design personal = design.of(message.body().orElseThrow());
         MessageSource written = MessageSource.designed("Hello", "", personal).keeping(own, design.of(Body.EMPTY));

@@ -1,11 +1,12 @@
 package famulus.server.desk;
 
 import famulus.core.message.MessageSource;
-import famulus.core.message.body.Design;
 import famulus.core.message.body.HouseStyle;
+import famulus.core.message.render.PlainTwin;
 import famulus.core.message.render.Rendering;
 import famulus.server.desk.ProofPeopleService.ProofPerson;
 import famulus.server.desk.ProofService.Given;
+import famulus.server.desk.ProofService.Proof;
 import famulus.server.library.DraftReader;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
@@ -78,7 +79,7 @@ class ChangeProofs {
         HouseStyle kept = styles.get(id).style();
         List<UUID> using =
                 styles.using(id, asking).stream().map(one -> one.id()).toList();
-        return change(using, template -> dressed(template, kept), template -> dressed(template, changed), asking);
+        return change(using, template -> styled(template, kept), template -> styled(template, changed), asking);
     }
 
     /** What marking a passage, header or footer ready would change. */
@@ -109,15 +110,19 @@ class ChangeProofs {
         return new BeforeAndAfter(one.id(), one.name(), html(one, before, to, asking), html(one, after, to, asking));
     }
 
-    private MessageSource dressed(Template template, HouseStyle style) {
-        Design design = drafts.source(template).layout().orElseThrow().design();
-        return MessageSource.designed(template.subject(), template.previewText(), design.in(style));
+    private MessageSource styled(Template template, HouseStyle style) {
+        return drafts.source(template).styled(its -> style);
     }
 
+    /** What is seen of it; a plain one is a document of its lines. */
     private String html(Template template, MessageSource source, For to, Colleague asking) {
+        Proof proof = proofs.proof(source, template.about(), to, asking, Given.NOTHING);
         return renderings
-                .shown(proofs.proof(source, template.about(), to, asking, Given.NOTHING), template.about())
+                .shown(proof, template.about())
                 .map(Rendering::html)
-                .orElse("");
+                .orElseGet(() -> PlainTwin.of(
+                        renderings.around(proof).whole(proof.merged().body().text()),
+                        proof.merged().subject().text(),
+                        proof.person().locale()));
     }
 }

@@ -79,7 +79,7 @@ public class RenderingService {
         return rendered(proof, proof.merged().subject().text(), this::embedded, null);
     }
 
-    /** A picture within the page itself (RFC 2397); nothing for one that is not there any more. */
+    /** A picture within the page itself (RFC 2397); nothing for one that was deleted. */
     private String embedded(String picture) {
         return pictures.content(picture)
                 .map(content -> "data:" + content.mediaType() + ";base64,"
@@ -96,10 +96,13 @@ public class RenderingService {
     public PlainAround around(Proof proof) {
         return proof.source()
                 .around()
-                .flatMap(around -> proof.merged()
-                        .around()
-                        .map(merged -> PlainAround.of(toRender(
-                                proof, around, merged, proof.merged().subject().text(), picture -> "", null))))
+                .map(around -> PlainAround.of(toRender(
+                        proof,
+                        around,
+                        proof.merged().around(),
+                        proof.merged().subject().text(),
+                        picture -> "",
+                        null)))
                 .orElse(PlainAround.NONE);
     }
 
@@ -107,9 +110,10 @@ public class RenderingService {
             Proof proof, Layout layout, String subject, Function<String, String> pictures, ProofMarks marks) {
         Rendering rendering =
                 Renderer.render(toRender(proof, layout, proof.merged().body(), subject, pictures, marks));
-        return proof.merged()
+        return proof.source()
                 .own()
-                .map(own -> rendering.saying(around(proof).whole(own.text())))
+                .map(own -> rendering.saying(
+                        around(proof).whole(proof.merged().plainText().text())))
                 .orElse(rendering);
     }
 

@@ -99,9 +99,9 @@ public record ShownProof(
                         .toList(),
                 blanks(proof),
                 words(proof.merged().body().text()),
-                proof.program()
+                proof.source()
                         .own()
-                        .map(own -> part(own, proof.merged().own().orElseThrow().pieces(), proof, about))
+                        .map(own -> part(proof, about, MessagePart.PLAIN_TEXT))
                         .orElse(null),
                 around.above(),
                 around.below(),
@@ -124,10 +124,8 @@ public record ShownProof(
     }
 
     private static ShownPart part(Proof proof, About about, MessagePart part) {
-        return part(proof.program().program(part), proof.merged().merged(part).pieces(), proof, about);
-    }
-
-    private static ShownPart part(Program program, List<Piece> pieces, Proof proof, About about) {
+        Program program = proof.program().program(part);
+        List<Piece> pieces = proof.merged().merged(part).pieces();
         Set<Span> taken = pieces.stream()
                 .filter(piece -> piece.origin() == Origin.BRANCH)
                 .map(Piece::span)

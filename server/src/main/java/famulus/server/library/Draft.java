@@ -6,6 +6,7 @@ import famulus.server.platform.Refusal;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.Consumer;
 
 /** What can be said of a template from outside: everything but who changed it when. */
 public record Draft(
@@ -89,27 +90,15 @@ public record Draft(
 
     /** The same, of a kind. */
     Draft of(TemplateKind other) {
-        return with(name, other);
+        return with(copy -> copy.kind = other);
     }
 
     /** The same with what another one is made of. */
     Draft saying(Draft other) {
-        return new Draft(
-                name,
-                purpose,
-                about,
-                subject,
-                previewText,
-                other.body,
-                mode,
-                other.design,
-                houseStyle,
-                header,
-                footer,
-                files,
-                kind,
-                wishes,
-                plainText);
+        return with(copy -> {
+            copy.body = other.body;
+            copy.design = other.design;
+        });
     }
 
     /**
@@ -118,86 +107,80 @@ public record Draft(
      * @param of what kind of record its fields come from
      */
     public Draft worded(About of, String otherSubject, String otherPreviewText, String otherBody, String otherDesign) {
-        return new Draft(
-                name,
-                purpose,
-                of,
-                otherSubject,
-                otherPreviewText,
-                otherBody,
-                mode,
-                otherDesign,
-                houseStyle,
-                header,
-                footer,
-                files,
-                kind,
-                wishes,
-                plainText);
+        return with(copy -> {
+            copy.about = of;
+            copy.subject = otherSubject;
+            copy.previewText = otherPreviewText;
+            copy.body = otherBody;
+            copy.design = otherDesign;
+        });
     }
 
     /** The same under another name. */
     public Draft named(String other) {
-        return with(other, kind);
+        return with(copy -> copy.name = other);
     }
 
     /** The same with another plain text that is kept by hand; null for one that is derived. */
     public Draft keeping(KeptPlainText other) {
-        return new Draft(
-                name,
-                purpose,
-                about,
-                subject,
-                previewText,
-                body,
-                mode,
-                design,
-                houseStyle,
-                header,
-                footer,
-                files,
-                kind,
-                wishes,
-                other);
+        return with(copy -> copy.plainText = other);
     }
 
     /** The same with other files. */
     public Draft carrying(List<UUID> others) {
-        return new Draft(
-                name,
-                purpose,
-                about,
-                subject,
-                previewText,
-                body,
-                mode,
-                design,
-                houseStyle,
-                header,
-                footer,
-                others,
-                kind,
-                wishes,
-                plainText);
+        return with(copy -> copy.files = others);
     }
 
-    private Draft with(String otherName, TemplateKind otherKind) {
-        return new Draft(
-                otherName,
-                purpose,
-                about,
-                subject,
-                previewText,
-                body,
-                mode,
-                design,
-                houseStyle,
-                header,
-                footer,
-                files,
-                otherKind,
-                wishes,
-                plainText);
+    private Draft with(Consumer<Copy> change) {
+        Copy copy = new Copy(this);
+        change.accept(copy);
+        return copy.draft();
+    }
+
+    /** What a copy says otherwise; all else is as it was. */
+    private static final class Copy {
+        private final Draft original;
+        private String name;
+        private About about;
+        private String subject;
+        private String previewText;
+        private String body;
+        private String design;
+        private List<UUID> files;
+        private TemplateKind kind;
+        private KeptPlainText plainText;
+
+        private Copy(Draft original) {
+            this.original = original;
+            this.name = original.name;
+            this.about = original.about;
+            this.subject = original.subject;
+            this.previewText = original.previewText;
+            this.body = original.body;
+            this.design = original.design;
+            this.files = original.files;
+            this.kind = original.kind;
+            this.plainText = original.plainText;
+        }
+
+        private Draft draft() {
+            return new Draft(
+                    name,
+                    original.purpose,
+                    about,
+                    subject,
+                    previewText,
+                    body,
+                    original.mode,
+                    design,
+                    original.houseStyle,
+                    original.header,
+                    original.footer,
+                    files,
+                    kind,
+                    original.wishes,
+                    plainText);
+        }
     }
 
     public Draft {

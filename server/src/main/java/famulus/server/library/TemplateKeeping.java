@@ -62,15 +62,20 @@ class TemplateKeeping {
     }
 
     private void index(Template template) {
-        List<String> texts = List.of(template.name(), template.purpose(), template.subject(), template.body());
+        List<String> texts =
+                List.of(template.name(), template.purpose(), template.subject(), template.body(), plainText(template));
         search.keep(SCOPE, Map.of(template.id(), SearchText.words(texts, MOST_WORDS)));
         mapper.clearNames(template.id());
         names(template).forEach((what, names) -> names.forEach(name -> mapper.insertName(template.id(), what, name)));
     }
 
+    private static String plainText(Template template) {
+        return template.plainText() == null ? "" : template.plainText().words();
+    }
+
     private static Map<String, Set<String>> names(Template template) {
         Set<String> fields = new TreeSet<>();
-        Stream.of(template.subject(), template.previewText(), template.body())
+        Stream.of(template.subject(), template.previewText(), template.body(), plainText(template))
                 .flatMap(part -> MergeParser.parse(part).paths().stream())
                 .forEach(path -> field(path).ifPresent(fields::add));
         Set<String> parts = new TreeSet<>();

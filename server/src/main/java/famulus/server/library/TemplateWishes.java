@@ -4,7 +4,6 @@ import famulus.core.calendar.SendingHours;
 import famulus.core.record.EmailAddress;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -31,20 +30,9 @@ public record TemplateWishes(
     public static final TemplateWishes NONE = new TemplateWishes(List.of(), List.of(), null, false, null, false);
 
     public TemplateWishes {
-        cc = typed(cc);
-        bcc = typed(bcc);
+        cc = EmailAddress.typed(cc);
+        bcc = EmailAddress.typed(bcc);
         replyTo = replyTo == null || replyTo.isBlank() ? null : replyTo.strip();
-    }
-
-    private static List<String> typed(List<String> addresses) {
-        return addresses == null
-                ? List.of()
-                : addresses.stream()
-                        .filter(Objects::nonNull)
-                        .map(String::strip)
-                        .filter(one -> !one.isEmpty())
-                        .distinct()
-                        .toList();
     }
 
     /** Why they can't be kept, in a sentence; empty where they can. */

@@ -31,9 +31,7 @@ public class WhenReady {
     }
 
     private MessageSource around(Template template, Template text) {
-        return drafts.design(Draft.of(template))
-                .map(design -> designed(template, design.in(inStyle.wearing(design.style(), text))))
-                .orElseGet(() -> drafts.source(template));
+        return drafts.source(template).styled(style -> inStyle.wearing(style, text));
     }
 
     private MessageSource within(Template template, Template text) {
@@ -45,11 +43,7 @@ public class WhenReady {
                         template.header(),
                         template.footer(),
                         Map.of(text.id().toString(), new Insert(text.name(), says)))
-                .map(design -> designed(template, design))
+                .map(drafts.source(template)::in)
                 .orElseGet(() -> drafts.source(template));
-    }
-
-    private static MessageSource designed(Template template, Design design) {
-        return MessageSource.designed(template.subject(), template.previewText(), design);
     }
 }

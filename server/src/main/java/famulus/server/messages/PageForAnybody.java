@@ -2,6 +2,7 @@ package famulus.server.messages;
 
 import famulus.core.field.Path;
 import famulus.core.merge.Piece;
+import famulus.core.message.MessagePart;
 import famulus.core.message.render.Rendering;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Proof;
@@ -93,9 +94,8 @@ public class PageForAnybody {
     }
 
     private static void mustSayNothingPersonal(Proof proof, Draft words) {
-        String missing = Stream.concat(
-                        Stream.of(proof.merged().subject(), proof.merged().body()), proof.merged().around().stream())
-                .flatMap(part -> part.pieces().stream())
+        String missing = Stream.of(MessagePart.SUBJECT, MessagePart.BODY, MessagePart.AROUND)
+                .flatMap(part -> proof.merged().merged(part).pieces().stream())
                 .filter(piece -> switch (piece.origin()) {
                     case GAP, ASKED, BROKEN -> true;
                     case WRITTEN, RECORD, FALLBACK, BLANK, CHOSEN, ANSWERED, BRANCH, CHOICE_END, CHOICE_PASSED -> false;

@@ -1,6 +1,7 @@
 package famulus.server.messages;
 
 import famulus.core.calendar.PlannedHour;
+import famulus.core.record.EmailAddress;
 import famulus.server.platform.Refusal;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.DateTimeException;
@@ -39,20 +40,10 @@ public record SendingWishes(
         also = also == null
                 ? List.of()
                 : also.stream().filter(Objects::nonNull).distinct().toList();
-        cc = typed(cc);
-        bcc = typed(bcc);
+        cc = EmailAddress.typed(cc);
+        bcc = EmailAddress.typed(bcc);
         replyTo = blankToNull(replyTo);
         toName = blankToNull(toName);
-    }
-
-    private static List<String> typed(List<String> addresses) {
-        return addresses == null
-                ? List.of()
-                : addresses.stream()
-                        .filter(Objects::nonNull)
-                        .map(String::strip)
-                        .filter(one -> !one.isEmpty())
-                        .toList();
     }
 
     private static String blankToNull(String text) {

@@ -211,7 +211,19 @@ public class OutboxService {
      * @param settled the newest that went or were cancelled
      * @param more whether there are older ones
      */
-    record OutboxPage(List<OutboxRow> open, List<OutboxRow> settled, boolean more) {}
+    record OutboxPage(List<OutboxRow> open, List<OutboxRow> settled, boolean more) {
+        /**
+         * A page. A message that has left between the two questions is in both answers; it is shown as it is by now.
+         *
+         * @param settled one more than is shown, where there are older ones
+         */
+        static OutboxPage of(List<OutboxRow> open, List<OutboxRow> settled, int most) {
+            List<OutboxRow> shown = settled.stream().limit(most).toList();
+            Set<UUID> left = settled.stream().map(OutboxRow::id).collect(Collectors.toSet());
+            return new OutboxPage(
+                    open.stream().filter(one -> !left.contains(one.id())).toList(), shown, settled.size() > most);
+        }
+    }
 
     /**
      * What waits and what was refused, then what went, the newest first; of tests those that somebody may see.
@@ -224,12 +236,7 @@ public class OutboxService {
         List<OutboxRow> open = before == null ? open(asking) : List.of();
         List<OutboxRow> settled = mapper.newest(
                 SETTLED, last.map(OutgoingMessage::createdAt).orElse(null), before, MOST_SHOWN + 1, asking, all);
-        boolean more = settled.size() > MOST_SHOWN;
-        List<OutboxRow> shown = more ? settled.subList(0, MOST_SHOWN) : settled;
-        // One that has left between the two questions is in both answers; it is shown as it is by now.
-        Set<UUID> left = shown.stream().map(OutboxRow::id).collect(Collectors.toSet());
-        return new OutboxPage(
-                open.stream().filter(one -> !left.contains(one.id())).toList(), shown, more);
+        return OutboxPage.of(open, settled, MOST_SHOWN);
     }
 
     /** Whether anybody has been written to, tests aside. */

@@ -3,7 +3,6 @@ package famulus.server.reading;
 import famulus.server.reading.WebCopyService.WebCopy;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -29,44 +28,18 @@ class WebCopyController {
      */
     record WantedCopy(@Schema(nullable = true) Integer days) {}
 
-    /**
-     * A link.
-     *
-     * @param openUntil null for as long as nobody closes it
-     * @param forAnybody whether it shows nothing personal
-     */
-    record ShownCopy(
-            UUID id,
-            String address,
-            Instant madeAt,
-            @Schema(nullable = true) Instant openUntil,
-            boolean forAnybody,
-            String madeBy,
-            boolean mayClose) {}
-
     @GetMapping("/api/messages/{id}/web-copies")
-    List<ShownCopy> copies(Colleague asking, @PathVariable UUID id) {
-        return copies.of(id, asking).stream().map(WebCopyController::shown).toList();
+    List<WebCopy> copies(Colleague asking, @PathVariable UUID id) {
+        return copies.of(id, asking);
     }
 
     @PostMapping("/api/messages/{id}/web-copies")
-    ShownCopy make(Colleague asking, @PathVariable UUID id, @RequestBody WantedCopy wanted) {
-        return shown(wanted.days() == null ? copies.forAnybody(id, asking) : copies.asSent(id, wanted.days(), asking));
+    WebCopy make(Colleague asking, @PathVariable UUID id, @RequestBody WantedCopy wanted) {
+        return wanted.days() == null ? copies.forAnybody(id, asking) : copies.asSent(id, wanted.days(), asking);
     }
 
     @DeleteMapping("/api/web-copies/{id}")
     void close(Colleague asking, @PathVariable UUID id) {
         copies.close(id, asking);
-    }
-
-    private static ShownCopy shown(WebCopy copy) {
-        return new ShownCopy(
-                copy.id(),
-                copy.address(),
-                copy.madeAt(),
-                copy.openUntil(),
-                copy.forAnybody(),
-                copy.madeBy(),
-                copy.mayClose());
     }
 }

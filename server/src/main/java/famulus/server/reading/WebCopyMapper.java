@@ -42,9 +42,10 @@ interface WebCopyMapper {
             """)
     void insert(@Param("row") CopyRow row, @Param("page") PageBytes page);
 
-    /** Those of a message, the newest first. Leans on web_copy_message. */
-    @Select(COLUMNS + "where message_id = #{message} order by made_at desc, id limit 50")
-    List<CopyRow> of(UUID message);
+    /** Those of a message that are open at a moment, the newest first. Leans on web_copy_message. */
+    @Select(COLUMNS + "where message_id = #{message} and (open_until is null or open_until > #{at})"
+            + " order by made_at desc, id limit 50")
+    List<CopyRow> open(@Param("message") UUID message, @Param("at") Instant at);
 
     @Select(COLUMNS + "where id = #{id}")
     Optional<CopyRow> byId(UUID id);

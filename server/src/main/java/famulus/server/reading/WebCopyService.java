@@ -16,6 +16,7 @@ import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
@@ -76,15 +77,14 @@ public class WebCopyService {
             UUID id,
             String address,
             Instant madeAt,
-            Instant openUntil,
+            @Schema(nullable = true) Instant openUntil,
             boolean forAnybody,
             String madeBy,
             boolean mayClose) {}
 
     /** The links of a message that are open, the newest first. */
     List<WebCopy> of(UUID message, Colleague asking) {
-        return mapper.of(outbox.get(message, asking).id()).stream()
-                .filter(this::open)
+        return mapper.open(outbox.get(message, asking).id(), clock.instant()).stream()
                 .flatMap(row -> shown(row, asking).stream())
                 .toList();
     }
@@ -141,7 +141,7 @@ public class WebCopyService {
         if (sent.test() || !LEFT.contains(sent.state())) {
             throw Refusal.because("not-left", "Only a message that has left can be shown.");
         }
-        if (mapper.of(message).stream().filter(this::open).count() >= MOST_OF_ONE) {
+        if (mapper.open(message, clock.instant()).size() >= MOST_OF_ONE) {
             throw Refusal.because(
                     "too-many", "There are " + MOST_OF_ONE + " links to this message. Close some of them.");
         }

@@ -128,6 +128,24 @@ class KeptPlainTextTest extends ServerTest {
                 .isEqualTo("Hello");
 
         JsonNode proof = proof(ines, keeping(letter("Dear {contact.first_name}"), "By {contact.job_title}"));
-        assertThat(proof.get("notes").toString()).contains("gap", "kept by hand");
+        assertThat(proof.get("notes").toString()).contains("gap", "PLAIN_TEXT", "kept by hand");
+    }
+
+    /** A field that it names is in use, and words that may not leave do not leave in it. */
+    @Test
+    void itsWordsCountLikeThoseOfTheMessage() throws Exception {
+        template(keeping(letter("Dear {contact.first_name}"), "As {contact.job_title else \"a reader\"}"));
+        assertThat(done("GET", "/api/templates/using?kind=contact&field=job_title", null, signe))
+                .hasSize(1);
+        UUID filler = template(keeping(letter("Dear {contact.first_name}"), "The price is TBC"));
+        assertThat(done("POST", "/api/messages", message(filler, ines, null), signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("filler");
+        UUID unknown = template(keeping(letter("Dear {contact.first_name}"), "Dear {contact.oops}"));
+        assertThat(done("POST", "/api/templates/" + unknown + "/ready", Map.of("version", 1), signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("field-unknown");
     }
 }

@@ -53,4 +53,35 @@ class PlainStyleTest extends ServerTest {
                 .forEach(piece -> pieces.append(piece.get("text").asString()));
         assertThat(pieces.toString()).endsWith("hello.\n\n----------\n\nBrindlewing, everywhere");
     }
+
+    @Test
+    void aChangeOfTheStyleIsShownForPlainTemplatesToo() throws Exception {
+        template("CONTACT", "News", "Dear {contact.first_name}");
+        JsonNode style = done("GET", "/api/materials/house-styles", null, oriel).get(0);
+        String look = style.get("look").asString().replace("everywhere", "nowhere");
+        JsonNode change = done(
+                "POST",
+                "/api/desk/house-styles/" + style.get("id").asString() + "/change",
+                Map.of("look", look),
+                signe);
+        assertThat(change.get("templates").asInt()).isEqualTo(1);
+        assertThat(change.at("/shown/0/before").asString()).contains("Dear Ines", "Brindlewing, everywhere");
+        assertThat(change.at("/shown/0/after").asString()).contains("Dear Ines", "Brindlewing, nowhere");
+    }
+
+    @Test
+    void whatTheStyleMayNotSayStopsAPlainMessage() throws Exception {
+        JsonNode style = done("GET", "/api/materials/house-styles", null, oriel).get(0);
+        String look = style.get("look").asString().replace("everywhere", "TBC");
+        done(
+                "PUT",
+                "/api/materials/house-styles/" + style.get("id").asString(),
+                Map.of("version", style.get("version").asInt(), "look", look),
+                oriel);
+        UUID template = template("CONTACT", "News", "Dear {contact.first_name}");
+        assertThat(done("POST", "/api/messages", message(template, ines, null), signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("filler");
+    }
 }

@@ -61,7 +61,7 @@ public final class FieldsAgain extends Rewriting {
                 body,
                 message.own()
                         .map(own -> own.taken(
-                                again.words(MergedText.OWN_TEXT, own.words()),
+                                again.words(MergedText.PLAIN_TEXT, own.words()),
                                 message.layout().orElseThrow().design(),
                                 body.orElseThrow())));
     }

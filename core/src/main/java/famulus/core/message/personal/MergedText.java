@@ -18,7 +18,7 @@ public record MergedText(String source, List<FilledValue> values) {
     public static final String BODY = "BODY";
 
     /** The key of the plain text that is kept by hand. */
-    public static final String OWN_TEXT = "OWN_TEXT";
+    public static final String PLAIN_TEXT = "PLAIN_TEXT";
 
     public MergedText {
         values = List.copyOf(values);

@@ -31,7 +31,7 @@ public final class OwnTexts {
         if (message.layout().isEmpty()) {
             texts.put(MergedText.BODY, message.body());
         }
-        message.own().ifPresent(own -> texts.put(MergedText.OWN_TEXT, own.words()));
+        message.own().ifPresent(own -> texts.put(MergedText.PLAIN_TEXT, own.words()));
         message.layout().ifPresent(layout -> of(layout, texts));
         return texts;
     }

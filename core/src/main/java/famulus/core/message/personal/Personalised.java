@@ -35,11 +35,11 @@ public final class Personalised {
     /** The text that is kept by hand, of the message as it is now, unless it was of another one before. */
     private static Optional<OwnText> own(
             MessageSource source, MergedMessage merged, Optional<Body> body, Map<String, MergedText> texts) {
-        return merged.own().map(text -> {
-            String words = words(MergedText.OWN_TEXT, text, texts);
-            OwnText before = source.own().orElseThrow();
-            return before.taken(words, source.layout().orElseThrow().design(), body.orElseThrow());
-        });
+        return source.own()
+                .map(before -> before.taken(
+                        words(MergedText.PLAIN_TEXT, merged.plainText(), texts),
+                        source.layout().orElseThrow().design(),
+                        body.orElseThrow()));
     }
 
     private static String words(String key, Merged merged, Map<String, MergedText> texts) {

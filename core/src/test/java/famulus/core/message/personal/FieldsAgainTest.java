@@ -2,11 +2,8 @@ package famulus.core.message.personal;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import famulus.core.field.Path;
 import famulus.core.field.Value;
-import famulus.core.merge.MergeSettings;
-import famulus.core.merge.Merger;
-import famulus.core.message.MergedMessage;
+import famulus.core.message.MergedFor;
 import famulus.core.message.MessageSource;
 import famulus.core.message.body.Align;
 import famulus.core.message.body.Band;
@@ -25,18 +22,12 @@ import famulus.core.message.body.RichText.Paragraph;
 import famulus.core.message.body.RichText.Run;
 import famulus.core.message.personal.FieldsAgain.Written;
 import java.math.BigDecimal;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class FieldsAgainTest {
-    private static final MergeSettings SETTINGS =
-            new MergeSettings(Locale.UK, ZoneId.of("Europe/London"), Instant.parse("2026-05-04T09:00:00Z"));
     private static final Map<String, Value> INES = Map.of(
             "person.first_name", new Value.Text("I{n\\és"),
             "deal.placement_date", new Value.Day(LocalDate.of(2026, 5, 25)),
@@ -44,13 +35,8 @@ class FieldsAgainTest {
             "deal.name", new Value.Text("Larkfield & {Sons}"));
     private static final Map<String, Value> TOM = Map.of("person.first_name", new Value.Text("Tom"));
 
-    private static MergedMessage merged(MessageSource source, Map<String, Value> values) {
-        return source.parse()
-                .merge(new Merger(SETTINGS), (Path path) -> Optional.ofNullable(values.get(path.toString())));
-    }
-
     private static PersonalMessage personal(MessageSource source, Map<String, Value> values) {
-        return Personalised.of(source, merged(source, values));
+        return Personalised.of(source, MergedFor.values(source, values));
     }
 
     private static MessageSource letter(String subject, Body body) {
@@ -107,7 +93,7 @@ class FieldsAgainTest {
         assertThat(written.subject()).isEqualTo("Hives for {person.first_name}");
         assertThat(written.words())
                 .isEqualTo("Dear {person.first_name},\n50 hives come. See you \\soon{write in \"x\"}");
-        assertThat(merged(new MessageSource("", "", written.words()), TOM)
+        assertThat(MergedFor.values(new MessageSource("", "", written.words()), TOM)
                         .body()
                         .text())
                 .startsWith("Dear Tom,");

@@ -2,10 +2,8 @@ package famulus.core.message.personal;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import famulus.core.field.Path;
 import famulus.core.field.Value;
-import famulus.core.merge.MergeSettings;
-import famulus.core.merge.Merger;
+import famulus.core.message.MergedFor;
 import famulus.core.message.MergedMessage;
 import famulus.core.message.MessageSource;
 import famulus.core.message.body.Block;
@@ -23,31 +21,20 @@ import famulus.core.message.render.Rendering;
 import famulus.core.message.render.ToRender;
 import famulus.core.message.render.ToRender.DealLines;
 import java.math.BigDecimal;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class PersonalisedTest {
-    private static final MergeSettings SETTINGS =
-            new MergeSettings(Locale.UK, ZoneId.of("Europe/London"), Instant.parse("2026-05-04T09:00:00Z"));
     private static final Map<String, Value> SOMEBODY = Map.of(
             "person.first_name", new Value.Text("I{n\\és"),
             "deal.placement_date", new Value.Day(LocalDate.of(2026, 5, 25)),
             "deal.hive_count", new Value.Number(new BigDecimal("48")),
             "deal.name", new Value.Text("Larkfield & {Sons}"));
 
-    private static MergedMessage merged(MessageSource source, Map<String, Value> values) {
-        return source.parse()
-                .merge(new Merger(SETTINGS), (Path path) -> Optional.ofNullable(values.get(path.toString())));
-    }
-
     private static PersonalMessage personal(MessageSource source, Map<String, Value> values) {
-        return Personalised.of(source, merged(source, values));
+        return Personalised.of(source, MergedFor.values(source, values));
     }
 
     private static MessageSource designed(Mode mode, Body body) {
@@ -55,12 +42,12 @@ class PersonalisedTest {
     }
 
     private static Rendering rendered(MessageSource source, Map<String, Value> values) {
-        MergedMessage merged = merged(source, values);
+        MergedMessage merged = MergedFor.values(source, values);
         return Renderer.render(new ToRender(
                 source.layout().orElseThrow().design(),
                 source.layout().orElseThrow().text(),
                 merged.body(),
-                SETTINGS,
+                MergedFor.SETTINGS,
                 merged.subject().text(),
                 "",
                 DealLines.NONE,
@@ -135,8 +122,8 @@ class PersonalisedTest {
         MergedText text = message.texts().get(MergedText.BODY);
         assertThat(text.values().stream().map(text::text)).containsExactly("I\\{n\\és", "48");
         MessageSource own = new MessageSource(message.subject(), "", message.words());
-        assertThat(merged(own, SOMEBODY).body().text())
-                .isEqualTo(merged(template, SOMEBODY).body().text());
+        assertThat(MergedFor.values(own, SOMEBODY).body().text())
+                .isEqualTo(MergedFor.values(template, SOMEBODY).body().text());
     }
 
     @Test

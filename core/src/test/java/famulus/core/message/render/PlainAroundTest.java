@@ -2,10 +2,8 @@ package famulus.core.message.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import famulus.core.field.Path;
 import famulus.core.field.Value;
-import famulus.core.merge.MergeSettings;
-import famulus.core.merge.Merger;
+import famulus.core.message.MergedFor;
 import famulus.core.message.MergedMessage;
 import famulus.core.message.MessageSource;
 import famulus.core.message.body.Align;
@@ -24,18 +22,12 @@ import famulus.core.message.render.ToRender.DealLines;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
-import java.time.Instant;
-import java.time.ZoneId;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class PlainAroundTest {
-    private static final MergeSettings SETTINGS =
-            new MergeSettings(Locale.UK, ZoneId.of("Europe/London"), Instant.parse("2026-05-04T09:00:00Z"));
     private static final Map<String, Value> OURS =
             Map.of("our.name", new Value.Text("Brindlewing {x}"), "our.town", new Value.Text("Harrow Vale"));
 
@@ -69,18 +61,13 @@ class PlainAroundTest {
                 "Hello", "", "Dear Ines,\n\nhello.\n", new Design(Mode.DESIGNED, Body.EMPTY, STYLE, header, ""));
     }
 
-    private static MergedMessage merged(MessageSource source, Map<String, Value> values) {
-        return source.parse()
-                .merge(new Merger(SETTINGS), (Path path) -> Optional.ofNullable(values.get(path.toString())));
-    }
-
     private static PlainAround around(MessageSource source) {
         MessageSource.Layout layout = source.around().orElseThrow();
         return PlainAround.of(new ToRender(
                 layout.design(),
                 layout.text(),
-                merged(source, OURS).around().orElseThrow(),
-                SETTINGS,
+                MergedFor.values(source, OURS).around(),
+                MergedFor.SETTINGS,
                 "",
                 "",
                 DealLines.NONE,
@@ -117,18 +104,62 @@ class PlainAroundTest {
     void aStyleThatSaysNothingIsNotThere() {
         MessageSource source =
                 MessageSource.plain("", "", "x", new Design(Mode.DESIGNED, Body.EMPTY, HouseStyle.BARE, "", ""));
-        assertThat(source.around()).isEmpty();
+        assertThat(around(source)).isEqualTo(PlainAround.NONE);
         assertThat(PlainAround.NONE.whole(" Dear Ines \n")).isEqualTo("Dear Ines");
     }
 
     @Test
     void whatTheStyleLacksStopsTheMessage() {
         MessageSource source = plain("");
-        MergedMessage merged = merged(source, Map.of("our.name", new Value.Text("Brindlewing")));
+        MergedMessage merged = MergedFor.values(source, Map.of("our.name", new Value.Text("Brindlewing")));
         List<Note> notes = Proofreader.standard()
                 .read(new ProofSubject(
                         source, Map.of(), merged, "Ines", path -> path.words().getLast(), true));
         assertThat(notes.stream().filter(Note::stops).map(Note::title)).containsExactly("Our company has no town");
         assertThat(merged.complete()).isFalse();
+    }
+
+    private static List<String> stops(RichText smallPrint, String link) {
+        HouseStyle style = new HouseStyle(
+                "Ours",
+                STYLE.page(),
+                STYLE.type(),
+                16,
+                STYLE.button(),
+                List.of(),
+                List.of(new Wrapping(
+                        "Call us", List.of(band("f", new Content.Button("Call us", link, Align.START, "", ""))))),
+                smallPrint);
+        MessageSource source =
+                MessageSource.plain("Hello", "", "Dear Ines", new Design(Mode.DESIGNED, Body.EMPTY, style, "", ""));
+        return Proofreader.standard()
+                .read(new ProofSubject(
+                        source,
+                        Map.of(),
+                        MergedFor.values(source, OURS),
+                        "Ines",
+                        path -> path.words().getLast(),
+                        true))
+                .stream()
+                .filter(Note::stops)
+                .map(note -> note.code() + " " + note.part())
+                .toList();
+    }
+
+    /** What the style says leaves with the message, so it is read like the message. */
+    @Test
+    void whatNoMessageMaySayIsNotSaidAroundItEither() {
+        assertThat(stops(RichText.plain("{our.name}"), "https://call.example/")).isEmpty();
+        assertThat(stops(RichText.plain("Registered office: TBC"), "https://call.example/"))
+                .containsExactly("filler AROUND");
+        assertThat(stops(RichText.plain("{our.name}"), "https://")).containsExactly("link-nowhere AROUND");
+        assertThat(stops(RichText.plain("{our.name}"), "")).containsExactly("link-nowhere AROUND");
+    }
+
+    @Test
+    void anotherStyleSaysSomethingElseAroundTheSameWords() {
+        MessageSource other = plain("").styled(style -> HouseStyle.BARE);
+        assertThat(around(other)).isEqualTo(PlainAround.NONE);
+        assertThat(other.body()).isEqualTo(plain("").body());
     }
 }
