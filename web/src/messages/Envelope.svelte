@@ -48,7 +48,10 @@
   const wishes = $derived<Schemas['SendingWishes']>(
     message.envelope.wishes ?? { also: [], cc: [], bcc: [], replyTo: null, toName: null, hour: null },
   );
-  const sender = $derived(shown?.senders.find((one) => one.id === message.envelope.sender));
+  /** Where nobody is named it is from whoever writes, who comes first. */
+  const sender = $derived(
+    shown?.senders.find((one) => !message.envelope.sender || one.id === message.envelope.sender),
+  );
   const copies = $derived([...(wishes.cc ?? []), ...(wishes.bcc ?? []).map((one) => `${one} (hidden)`)]);
   /** What is wrong, where the sentence itself does not say it. */
   const wrong = $derived(Object.entries(shown?.wrong ?? {}).filter(([part]) => part !== 'files'));
@@ -98,7 +101,7 @@
     <SmallSelect
       word
       aria-label="From"
-      value={message.envelope.sender}
+      value={sender?.id ?? message.envelope.sender}
       onchange={(event) => onsender(event.currentTarget.value)}
     >
       {#if !sender}<option value={message.envelope.sender}>…</option>{/if}

@@ -84,6 +84,7 @@
     height: 72px;
     margin-left: 6px;
     border: 1px solid var(--rule);
-    object-fit: cover;
+    background: var(--sheet);
+    object-fit: contain;
   }
 </style>

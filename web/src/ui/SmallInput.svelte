@@ -48,6 +48,11 @@
     padding: 1px;
   }
 
+  input::placeholder {
+    color: var(--ink-soft);
+    opacity: 1;
+  }
+
   .whole {
     width: 100%;
     margin-top: 4px;

@@ -263,6 +263,7 @@ class MessageTest extends BrowserTest {
         page.keyboard().type("Priya Ivory");
         page.keyboard().press("Enter");
         assertThat(page.locator(".sheet .value").first()).hasText("Dear Priya");
+        assertThat(page.locator(".envelope")).containsText("From Signe Halloran to priya.ivory@larkfield.example");
         assertThat(page.getByRole(AriaRole.HEADING).first()).containsText("Priya");
         button(page, "Discard").click();
 
