@@ -1,4 +1,9 @@
-import { autocompletion, startCompletion, type CompletionContext } from '@codemirror/autocomplete';
+import {
+  autocompletion,
+  startCompletion,
+  type CompletionContext,
+  type CompletionResult,
+} from '@codemirror/autocomplete';
 import { html } from '@codemirror/lang-html';
 import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
 import { EditorState } from '@codemirror/state';
@@ -52,12 +57,14 @@ const look = EditorView.theme({
 
 /** The fields that can be put in, by their label, once a brace is typed. */
 function finder(found: () => FoundField[]) {
-  return (context: CompletionContext) => {
+  return function find(context: CompletionContext): CompletionResult | null {
     const typed = context.matchBefore(/\{[\w .]*$/);
     if (!typed) return null;
     return {
       from: typed.from,
       filter: false,
+      // Asked again with each letter at once: while an answer is awaited, Enter would be a new line.
+      update: (_current, _from, _to, now) => find(now),
       options: found()
         .filter((field) => matches(field, typed.text.slice(1)))
         .slice(0, 40)
