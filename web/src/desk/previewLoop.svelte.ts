@@ -42,6 +42,22 @@ export class PreviewLoop {
     if (!this.running) this.ended = this.run();
   }
 
+  /** What is known of a draft without asking. */
+  take(draft: Draft, proof: Schemas['ShownProof']): void {
+    // One that is on its way is older: what it says is shown, and then asked for again.
+    if (this.running) this.wanted = true;
+    this.show(draft, proof);
+  }
+
+  private show(draft: Draft, proof: Schemas['ShownProof']): void {
+    this.proof = proof;
+    this.failed = '';
+    for (const part of [proof.subject, proof.previewText, proof.body, proof.plainText]) {
+      for (const chip of part?.chips ?? []) this.met.set(chip.written, chip);
+    }
+    this.onproof(draft, proof);
+  }
+
   /** Until what is shown is the newest there is. */
   async newest(): Promise<void> {
     await this.ended;
@@ -55,17 +71,7 @@ export class PreviewLoop {
     this.running = true;
     for (let next = this.next(); next; next = this.next()) {
       try {
-        this.proof = await this.read(next);
-        this.failed = '';
-        for (const part of [
-          this.proof.subject,
-          this.proof.previewText,
-          this.proof.body,
-          this.proof.plainText,
-        ]) {
-          for (const chip of part?.chips ?? []) this.met.set(chip.written, chip);
-        }
-        this.onproof(next.draft, this.proof);
+        this.show(next.draft, await this.read(next));
       } catch (failure) {
         this.failed = sentence(failure);
       }

@@ -54,6 +54,20 @@ describe('the preview of a draft', () => {
     expect(waiting).toHaveLength(2);
   });
 
+  it('shows what is known already, and asks again where an older one is still on its way', async () => {
+    const loop = new PreviewLoop(now);
+    loop.take({ body: words } as Schemas['Draft'], proof('known') as unknown as Schemas['ShownProof']);
+    expect(loop.proof).toMatchObject({ said: 'known' });
+    expect(waiting).toHaveLength(0);
+
+    loop.ask();
+    words = 'Dear Ines';
+    loop.take({ body: words } as Schemas['Draft'], proof('known') as unknown as Schemas['ShownProof']);
+    waiting[0].done(proof('older'));
+    await settled();
+    expect(waiting.map((one) => one.body)).toEqual(['Dear', 'Dear Ines']);
+  });
+
   it('tells of each with the draft that it was read from, and remembers the fields', async () => {
     const told: string[] = [];
     const loop = new PreviewLoop(now);

@@ -69,12 +69,16 @@ export class MessageState implements Writing {
         : null,
     async ({ draft }) => {
       const read = await ask('post', '/api/messages/proof', { body: { ...this.asItIs(), words: draft } });
-      this.hand = read.hand;
-      this.stops = read.stops;
-      this.templateChanged = read.templateChanged;
-      return read.proof;
+      return this.said(read);
     },
   );
+
+  private said({ hand, stops, templateChanged, proof }: Schemas['WrittenMessage']): Schemas['ShownProof'] {
+    this.hand = hand;
+    this.stops = stops;
+    this.templateChanged = templateChanged;
+    return proof;
+  }
 
   readonly people = new MessagePeople(
     () => this.envelope,
@@ -117,7 +121,7 @@ export class MessageState implements Writing {
   }
 
   private async beginWith(
-    { words, senderId, wishes }: Schemas['BegunMessage'],
+    { words, read, senderId, wishes }: Schemas['BegunMessage'],
     subject: string | null,
     may: () => boolean,
   ): Promise<boolean> {
@@ -130,7 +134,8 @@ export class MessageState implements Writing {
     this.envelope.wishes ??= wishes ?? null;
     this.draftId = newMessageId();
     this.version = 0;
-    this.take({ ...words, subject: subject ?? words.subject });
+    // Its words were read where they were merged; those of a conversation have another subject.
+    this.take({ ...words, subject: subject ?? words.subject }, subject === null ? read : null);
     this.begunWords = this.words();
     // What it was merged from is another text now: the draft that was kept of the one before goes.
     await this.remove(before).catch(() => undefined);
@@ -168,13 +173,16 @@ export class MessageState implements Writing {
     return this.begunWords === this.words();
   }
 
-  private take(words: Draft): void {
+  /** @param read what is known of these words; null where the server is to be asked */
+  private take(words: Draft, read: Schemas['WrittenMessage'] | null = null): void {
     this.draft = { ...words };
     this.generation++;
     this.steps = noSteps();
     this.steps.goOn({ ...this.draft });
-    void this.people.read();
-    this.preview.ask();
+    if (read) this.preview.take({ ...this.draft }, this.said(read));
+    else this.preview.ask();
+    // Once the message stands there: fields are wanted when one is put in.
+    whenQuiet(() => void this.people.read());
   }
 
   close(): void {
@@ -401,6 +409,11 @@ export class MessageState implements Writing {
     this.preview.close();
     dropDraft(this.key);
   }
+}
+
+function whenQuiet(run: () => void): void {
+  if ('requestIdleCallback' in window) window.requestIdleCallback(run, { timeout: 500 });
+  else setTimeout(run);
 }
 
 function noSteps(): UndoHistory {

@@ -43,6 +43,13 @@ function begun(): MessageState {
   });
 }
 
+const READ = {
+  proof: PROOF,
+  hand: { values: [], changes: [], newer: [] },
+  stops: [],
+  templateChanged: false,
+};
+
 describe('a message that is being written', () => {
   beforeEach(() => {
     vi.useFakeTimers();
@@ -50,15 +57,9 @@ describe('a message that is being written', () => {
     kept = [];
     keeping = () => Promise.resolve({ version: kept.length });
     asked.mockImplementation((method, path, rest) => {
-      if (path === '/api/messages/begin') return Promise.resolve({ words: WORDS, senderId: 'signe' });
-      if (path === '/api/messages/proof') {
-        return Promise.resolve({
-          proof: PROOF,
-          hand: { values: [], changes: [], newer: [] },
-          stops: [],
-          templateChanged: false,
-        });
-      }
+      if (path === '/api/messages/begin')
+        return Promise.resolve({ words: WORDS, read: READ, senderId: 'signe' });
+      if (path === '/api/messages/proof') return Promise.resolve(READ);
       if (path === '/api/message-drafts/{id}' && method === 'put') {
         kept.push((rest as { body: (typeof kept)[number] }).body);
         return keeping();
@@ -71,6 +72,16 @@ describe('a message that is being written', () => {
   });
 
   afterEach(() => vi.useRealTimers());
+
+  it('needs no second answer to be read when it is begun, but for the subject of a conversation', async () => {
+    asked.mockClear();
+    const message = begun();
+    await message.begin();
+    expect(message.preview.proof).toMatchObject(PROOF);
+    expect(asked.mock.calls.map(([, path]) => path)).not.toContain('/api/messages/proof');
+    await message.begin(null, 'Re: Hives');
+    expect(asked.mock.calls.map(([, path]) => path)).toContain('/api/messages/proof');
+  });
 
   it('is kept here with every change and on the server at a pause', async () => {
     const message = begun();

@@ -67,7 +67,7 @@ public final class TypingBench {
             }""";
 
     /** Adds a designed template and returns its identifier. */
-    private static final String ADD_DESIGNED =
+    static final String ADD_DESIGNED =
             """
             async (design) => {
               const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
@@ -90,11 +90,7 @@ public final class TypingBench {
     public static void main(String[] arguments) {
         try (Playwright playwright = Playwright.create(
                         new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu")))) {
+                Browser browser = browser(playwright)) {
             Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
             page.navigate(arguments[0]);
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Signe")))
@@ -125,7 +121,7 @@ public final class TypingBench {
     }
 
     /** Texts and buttons in bands of two columns. */
-    private static String designed() {
+    static String designed() {
         StringBuilder bands = new StringBuilder();
         for (int at = 0; at < BLOCKS; at += 2) {
             bands.append(at == 0 ? "" : ",")
@@ -217,7 +213,17 @@ public final class TypingBench {
         return waits(page);
     }
 
-    private static double percentile(List<Double> sorted, int percent) {
+    /** The machine's own Chromium, without a screen. */
+    static Browser browser(Playwright playwright) {
+        return playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu")));
+    }
+
+    /** The value that so many in a hundred do not exceed, of values in order. */
+    static double percentile(List<Double> sorted, int percent) {
         return sorted.get(Math.max(0, (int) Math.ceil(sorted.size() * percent / 100.0) - 1));
     }
 }

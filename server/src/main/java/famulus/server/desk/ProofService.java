@@ -163,6 +163,42 @@ public class ProofService {
         return new ProofBeside(reading.of(person), beside.merge(person));
     }
 
+    /** A message merged for a person, whose values are gathered once for whatever else is read for them. */
+    public final class PersonReading {
+        private final PreparedMessage reading;
+        private final Person person;
+        private final Colleague sender;
+
+        private PersonReading(PreparedMessage reading, Person person, Colleague sender) {
+            this.reading = reading;
+            this.person = person;
+            this.sender = sender;
+        }
+
+        /** What the message says to the person; nobody has proofread it. */
+        public Merge merge() {
+            return reading.merge(person);
+        }
+
+        /**
+         * Reads another message for the same person.
+         *
+         * @param made of the first one: it has no fields that the first one lacks
+         */
+        public Proof proof(MessageSource made) {
+            return new PreparedMessage(signed(made, sender), reading.about, reading.catalogue, reading.given)
+                    .of(person);
+        }
+    }
+
+    /** A message to be merged for a person, and others made of it to be read for the same one. */
+    public PersonReading readingFor(MessageSource source, About about, For to, Colleague sender, Given given) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
+        NeededData needs = NeededData.of(reading.program.paths()).withAddresses();
+        return new PersonReading(reading, people.person(to, sender, catalogue, about == About.DEAL, needs), sender);
+    }
+
     /**
      * Merges a message for many, parsed once and with their values gathered at once.
      *

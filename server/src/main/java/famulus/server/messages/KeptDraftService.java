@@ -174,7 +174,7 @@ public class KeptDraftService {
 
     private DraftRow begun(UUID id, Optional<DraftRow> before, MessageToSend message, Colleague asking) {
         BegunWords begun = drafts.begin(Beginning.of(message), asking);
-        MessageDraft merged = begun.merged();
+        MessageDraft merged = begun.read();
         merged.template().ifPresent(one -> templates.keepVersion(one.id(), one.version(), Reason.USED));
         Instant now = clock.instant();
         return written(

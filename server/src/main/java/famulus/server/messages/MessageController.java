@@ -64,10 +64,12 @@ class MessageController {
      * A message begun; {@code templateVersion} is 0 for a message from nothing.
      *
      * @param words what it says, to be changed
+     * @param read what the server says of these words
      * @param wishes what its template wishes for its envelope; null for nothing, and where that was settled already
      */
     record BegunMessage(
             Draft words,
+            WrittenMessage read,
             String templateName,
             int templateVersion,
             About about,
@@ -98,10 +100,11 @@ class MessageController {
                 new Beginning(
                         request.template(), mode, to, sender, wishes.planned().map(PlannedHour::moment)),
                 asking);
-        MessageDraft merged = begun.merged();
+        MessageDraft merged = begun.read();
         Optional<Template> template = merged.template();
         return new BegunMessage(
                 begun.words(),
+                proofs.of(begun, asking),
                 template.map(Template::name).orElse(""),
                 template.map(Template::version).orElse(0),
                 merged.about(),

@@ -10,6 +10,7 @@ import famulus.core.message.personal.Personalised;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Merge;
+import famulus.server.desk.ProofService.PersonReading;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.ProofService.ProofBeside;
 import famulus.server.library.Draft;
@@ -68,11 +69,11 @@ public class MessageDraftService {
     /**
      * A message begun.
      *
-     * @param merged its template, merged for its person
+     * @param read the message as it stands
      * @param words what it says, for its sender to change; fields that had a value are words
      * @param texts its texts as they were merged, by key
      */
-    record BegunWords(MessageDraft merged, Draft words, Map<String, MergedText> texts) {}
+    record BegunWords(MessageDraft read, Draft words, Map<String, MergedText> texts) {}
 
     /**
      * What a message is begun from.
@@ -108,8 +109,8 @@ public class MessageDraftService {
         Draft written =
                 words != null ? words : template.map(Draft::of).orElseGet(() -> nothing(about, beginning.mode()));
         Given sending = new Given(Map.of(), Map.of(), true, beginning.at());
-        Proof proof = proofs.proof(drafts.source(written), about, to, sender, sending);
-        PersonalMessage message = Personalised.of(proof.source(), proof.merged());
+        PersonReading reading = proofs.readingFor(drafts.source(written), about, to, sender, sending);
+        PersonalMessage message = personal(reading.merge());
         Draft personal = written.worded(
                         about,
                         message.subject(),
@@ -117,6 +118,7 @@ public class MessageDraftService {
                         message.words(),
                         message.body().map(BodyJson::write).orElse(""))
                 .keeping(message.own().map(KeptPlainText::of).orElse(null));
+        Proof proof = reading.proof(drafts.source(personal));
         return new BegunWords(
                 new MessageDraft(proof, template, about, sender, written.files(), twin(written)),
                 personal,

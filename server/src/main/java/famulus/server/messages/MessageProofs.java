@@ -12,6 +12,7 @@ import famulus.server.library.Template;
 import famulus.server.library.WavedNoteService;
 import famulus.server.library.WavedNoteService.Waved;
 import famulus.server.messages.KeptDraftService.Begun;
+import famulus.server.messages.MessageDraftService.BegunWords;
 import famulus.server.messages.MessageDraftService.MessageBeside;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.team.Colleague;
@@ -71,6 +72,12 @@ class MessageProofs {
                 message.template() == null ? hand.unchanged() : hand,
                 !Objects.equals(version, begun.templateVersion()),
                 asking);
+    }
+
+    /** A message that has just been begun. */
+    WrittenMessage of(BegunWords begun, Colleague asking) {
+        ShownHand hand = ShownHand.of(begun.read(), begun.texts(), begun.texts());
+        return written(begun.read(), begun.read().template().isEmpty() ? hand.unchanged() : hand, false, asking);
     }
 
     private WrittenMessage written(MessageDraft draft, ShownHand hand, boolean templateChanged, Colleague asking) {
