@@ -258,7 +258,8 @@ public final class ScaleData {
                   t.changed_by
                 from new_template n join template t on t.id = n.base
                 """);
-        run("insert into template_words select n.id, w.preview_text, w.body, w.design"
+        run("insert into template_words (template_id, preview_text, body, design)"
+                + " select n.id, w.preview_text, w.body, w.design"
                 + " from new_template n join template_words w on w.template_id = n.base");
         run("insert into template_names select n.id, w.what, w.named"
                 + " from new_template n join template_names w on w.template_id = n.base");
