@@ -2,6 +2,7 @@
   import { route } from '../app/router';
   import Page from '../ui/Page.svelte';
   import Parts from '../ui/Parts.svelte';
+  import Checks from './Checks.svelte';
   import Counting from './Counting.svelte';
   import CompanyDetails from './CompanyDetails.svelte';
   import DoNotEmail from './DoNotEmail.svelte';
@@ -10,7 +11,7 @@
   import Pipeline from './Pipeline.svelte';
   import Salutations from './Salutations.svelte';
 
-  /** Our company: its details, pipeline, greetings, holidays, fields of its own, do-not-email list and tracking. */
+  /** Our company: its details, pipeline, greetings, holidays, fields of its own, do-not-email list, tracking and checks. */
   const parts = [
     ['details', 'Details', CompanyDetails],
     ['pipeline', 'Pipeline', Pipeline],
@@ -19,6 +20,7 @@
     ['fields', 'Fields', Fields],
     ['do-not-email', 'Do not email', DoNotEmail],
     ['tracking', 'Tracking', Counting],
+    ['checks', 'Checks', Checks],
   ] as const;
   const part = $derived(String((route.params as Record<string, string>).part ?? 'details'));
   const shown = $derived(parts.find(([code]) => code === part) ?? parts[0]);

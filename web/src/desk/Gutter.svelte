@@ -52,7 +52,7 @@
   });
 </script>
 
-<aside class="gutter" aria-label="Notes" bind:this={gutter}>
+<section class="gutter" aria-label="Notes" bind:this={gutter}>
   {#if !notes.length}<p class="hint">Problems appear here, beside the line they are about.</p>{/if}
   {#each open as note, i (name(note))}
     <div class="note {note.level.toLowerCase()}" style:top="{tops[i] ?? 0}px">
@@ -113,7 +113,7 @@
       {/each}
     </details>
   {/if}
-</aside>
+</section>
 
 <style>
   .hint {
@@ -123,8 +123,8 @@
 
   .gutter {
     position: relative;
-    border-right: 1px solid var(--rule-soft);
-    border-left: 1px solid var(--rule-soft);
+    border-right: 1px solid var(--gutter-rule, var(--rule-soft));
+    border-left: 1px solid var(--gutter-rule, var(--rule-soft));
     font-size: 12.5px;
     line-height: 1.35;
   }
@@ -191,6 +191,19 @@
   details[open] {
     top: auto;
     bottom: 0;
+  }
+
+  /* On a phone notes follow the words they are about. */
+  @media (width <= 700px) {
+    .gutter {
+      border: 0;
+    }
+
+    .note,
+    details {
+      position: static;
+      margin: 8px 0;
+    }
   }
 
   .title {

@@ -5,6 +5,7 @@
   import type { TypedAhead } from '../app/typedAhead';
   import { Composing } from '../desk/body/composing.svelte';
   import Draft from '../desk/Draft.svelte';
+  import Gutter from '../desk/Gutter.svelte';
   import { draftKey, readDraft } from '../desk/keptDrafts';
   import type { Chip } from '../desk/draftText';
   import Button from '../ui/Button.svelte';
@@ -93,10 +94,15 @@
   const proof = $derived(message.preview.proof);
   const open = $derived((proof?.blanks ?? []).filter((one) => !one.answer).map((one) => one.hint));
   const plain = $derived(message.draft?.mode === 'PLAIN');
+  const notes = $derived((proof?.notes ?? []).filter((one) => !one.waved));
+  /** Changes when lines of the message may have moved. */
+  let layout = $state(0);
+  let noteAt = -1;
 
   message.preview.onproof = (read, fresh) => {
     void tick().then(() => {
       draft?.read(read, fresh);
+      layout++;
       message.settleWhatIsKnown(fresh);
     });
     const { addresses } = fresh.person;
@@ -109,6 +115,12 @@
   };
 
   $effect(() => () => message.close());
+
+  $effect(() => {
+    const moved = () => layout++;
+    window.addEventListener('resize', moved);
+    return () => window.removeEventListener('resize', moved);
+  });
 
   /** Goes on with what is kept here, or with the draft that is wanted, or asks for a template. */
   async function goOn() {
@@ -189,8 +201,29 @@
     return true;
   }
 
-  /** Goes to what stops it. */
-  function goTo(stop: Schemas['Stop']) {
+  function stepNote(way: number) {
+    if (!notes.length) return;
+    noteAt = (noteAt + way + notes.length) % notes.length;
+    goTo(notes[noteAt]);
+  }
+
+  /** Ignores a check of this message for a reason, or has it asked again. */
+  async function ignore({ code, words, title }: Schemas['ShownNote'], reason: string | null) {
+    try {
+      // The draft is what the server knows it by.
+      await message.flush();
+      await ask('post', '/api/message-drafts/{id}/ignored', {
+        params: { id: message.draftId },
+        body: { code, words, title, reason },
+      });
+      message.preview.ask();
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
+  /** Goes to what a note is about. */
+  function goTo(stop: Pick<Schemas['Stop'], 'code' | 'part' | 'start' | 'block'>) {
     draft?.goTo(stop.part, stop.start, stop.block || null);
     const first = stop.code === 'gap' || stop.code === 'ask-open' ? draft?.firstField() : null;
     if (first) openField(first.chip, first.anchor);
@@ -345,6 +378,8 @@
           else void send();
         },
       },
+      { key: 'Alt+n', label: 'Next note', run: () => stepNote(1), always: true },
+      { key: 'Alt+N', label: 'Previous note (Alt+Shift+N)', run: () => stepNote(-1), always: true },
     ]),
   );
 
@@ -399,27 +434,37 @@
     {#if looking && proof.rendering}
       <div class="seen"><MessageFrame html={proof.rendering.html} title="The message" /></div>
     {/if}
-    <div
-      class="mail"
-      class:hidden={looking}
-      lang={proof.person.language}
-      ondragovercapture={(event) => {
-        if (filesOf(event.dataTransfer, plain).length) event.preventDefault();
-      }}
-      ondropcapture={(event) => draft?.attach(takeFiles(event, event.dataTransfer, plain))}
-      onpastecapture={(event) => draft?.attach(takeFiles(event, event.clipboardData, plain))}
-    >
-      <Draft
-        bind:this={draft}
-        desk={message}
-        {composing}
-        notes={proof.notes.filter((note) => note.level === 'STOP')}
-        labels={{ subject: 'Subject of this message', text: 'Text of this message' }}
-        onmoved={() => {}}
-        onchip={openField}
-        attached={envelope?.files}
-        {documents}
-        onhand={(one, anchor) => (change = { change: one, anchor })}
+    <div class="beside" class:hidden={looking}>
+      <div
+        class="mail"
+        lang={proof.person.language}
+        ondragovercapture={(event) => {
+          if (filesOf(event.dataTransfer, plain).length) event.preventDefault();
+        }}
+        ondropcapture={(event) => draft?.attach(takeFiles(event, event.dataTransfer, plain))}
+        onpastecapture={(event) => draft?.attach(takeFiles(event, event.clipboardData, plain))}
+      >
+        <Draft
+          bind:this={draft}
+          desk={message}
+          {composing}
+          {notes}
+          labels={{ subject: 'Subject of this message', text: 'Text of this message' }}
+          onmoved={() => layout++}
+          onchip={openField}
+          attached={envelope?.files}
+          {documents}
+          onhand={(one, anchor) => (change = { change: one, anchor })}
+        />
+      </div>
+      <Gutter
+        notes={proof.notes}
+        {layout}
+        topOf={(note) => draft?.topOf(note) ?? 0}
+        onopen={goTo}
+        onremedy={(note, words) => draft?.replace(note.part, note.start, note.end, words)}
+        onfix={(note, fix) => draft?.replace(note.part, fix.start, fix.end, fix.text)}
+        onwave={(note, reason) => void ignore(note, reason)}
       />
     </div>
     <SendRow
@@ -481,6 +526,13 @@
     color: var(--ink-soft);
   }
 
+  .beside {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 178px;
+    column-gap: 8px;
+    --gutter-rule: transparent;
+  }
+
   .hidden {
     display: none;
   }
@@ -493,5 +545,11 @@
   .wrong {
     margin-top: 8px;
     color: var(--stop);
+  }
+
+  @media (width <= 700px) {
+    .beside:not(.hidden) {
+      display: block;
+    }
   }
 </style>

@@ -36,6 +36,13 @@
       This message may have arrived twice. It was sent again after the mail server’s answer was lost.
     </p>
   {/if}
+  {#if message.ignored.length}
+    <ul aria-label="Ignored checks">
+      {#each message.ignored as one, i (i)}<li>
+          Ignored by {one.by}: {one.title} <span class="soft">(“{one.reason}”)</span>
+        </li>{/each}
+    </ul>
+  {/if}
   {#if message.became.length}
     <ul aria-label="What became of it">
       {#each message.became as one, i (i)}

@@ -21,7 +21,7 @@ class AccessibilityTest extends BrowserTest {
         return true;
     }
 
-    private static void scan(Page page, String view) {
+    static void scan(Page page, String view) {
         List<Rule> violations = new AxeBuilder(page)
                 .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"))
                 // No script runs where messages are shown, so axe can't either; their HTML is checked where it is made.

@@ -22,7 +22,7 @@ class DeskTest extends BrowserTest {
     }
 
     private static Locator notes(Page page) {
-        return page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Notes"));
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Notes"));
     }
 
     @Test

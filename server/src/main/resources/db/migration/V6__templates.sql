@@ -121,6 +121,13 @@ create table waved_note (
   primary key (template_id, code, words)
 );
 
+-- Checks of the proofreader that the company wants otherwise than they come, and how often each was ignored.
+create table check_setting (
+  code    varchar(40) primary key,
+  level   varchar(8) check (level in ('QUERY', 'STOP', 'OFF')),
+  ignored integer not null
+);
+
 -- Who has a template on the desk; a row that has not been renewed for a while counts for nobody.
 create table desk_presence (
   template_id  uuid not null references template (id),

@@ -91,6 +91,18 @@ create index message_draft_deal on message_draft (deal_id, changed_at desc, id);
 create index message_draft_sent on message_draft (sent_as);
 
 -- Where each stretch of a plain message came from, as JSON; none of a letter.
+-- Checks of a message that its writer has let pass, with a reason, for these very words. They are there before the message is.
+create table message_ignored (
+  message_id uuid not null,
+  code       varchar(40) not null,
+  words      varchar(2000) not null,
+  title      varchar(500) not null,
+  reason     varchar(200) not null,
+  by_id      uuid not null references colleague (id),
+  at         timestamp(3) with time zone not null,
+  primary key (message_id, code, words)
+);
+
 create table message_pieces (
   message_id uuid primary key references outgoing_message (id) on delete cascade,
   pieces     varchar(1000000) not null

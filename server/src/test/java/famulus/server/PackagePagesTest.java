@@ -57,6 +57,7 @@ class PackagePagesTest {
                     "famulus.core.message.personal",
                     "famulus.core.message.MessageSource source, famulus.core.message.MergedMessage merged"),
             Map.entry("famulus.core.proof", "ProofSubject subject"),
+            Map.entry("famulus.core.prose", ""),
             Map.entry("famulus.core.record", "FieldDefinition hectares"),
             Map.entry("famulus.core.salutation", "Salutations salutations, Greeted tobias"),
             Map.entry("famulus.core.syntax", "List<String> known"),

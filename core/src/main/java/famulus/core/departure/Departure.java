@@ -1,6 +1,7 @@
 package famulus.core.departure;
 
 import famulus.core.proof.Note;
+import famulus.core.proof.QueryCode;
 import famulus.core.proof.StopCode;
 import java.util.List;
 
@@ -19,8 +20,11 @@ public final class Departure {
     }
 
     private static boolean stops(Leaving how, Note note) {
-        return note.stops()
-                && (how != Leaving.READY
-                        || !StopCode.of(note.code()).map(StopCode::ofOnePerson).orElse(false));
+        return note.stops() && (how != Leaving.READY || !ofOnePerson(note.code()));
+    }
+
+    private static boolean ofOnePerson(String code) {
+        return StopCode.of(code).map(StopCode::ofOnePerson).orElse(false)
+                || QueryCode.of(code).map(QueryCode::ofOnePerson).orElse(false);
     }
 }

@@ -41,6 +41,17 @@ final class MergedPlaces {
                 written(last, Math.max(start, end - 1)).end());
     }
 
+    /** Whether a stretch of the text stands letter by letter in the source. */
+    boolean literal(int start, int end) {
+        for (int index = at(start); index <= at(Math.max(start, end - 1)); index++) {
+            if (!asWritten(pieces.get(index))) {
+                return false;
+            }
+        }
+        Span span = span(start, end);
+        return span.end() - span.start() == end - start;
+    }
+
     private int at(int offset) {
         int low = 0;
         int high = starts.size() - 1;
@@ -55,11 +66,15 @@ final class MergedPlaces {
         return low;
     }
 
+    private static boolean asWritten(Piece piece) {
+        return piece.written().isEmpty()
+                && piece.text().length() == piece.span().end() - piece.span().start();
+    }
+
     private Span written(int index, int offset) {
         Piece piece = pieces.get(index);
         Span span = piece.span();
-        boolean asWritten = piece.written().isEmpty() && piece.text().length() == span.end() - span.start();
-        if (!asWritten) {
+        if (!asWritten(piece)) {
             return span;
         }
         int at = span.start() + offset - starts.get(index);

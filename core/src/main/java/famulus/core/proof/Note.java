@@ -31,7 +31,9 @@ public record Note(
         String block) {
     public Note {
         nearest = List.copyOf(nearest);
-        if (level == Level.STOP && StopCode.of(code).isEmpty()) {
+        if (level == Level.STOP
+                && StopCode.of(code).isEmpty()
+                && QueryCode.of(code).isEmpty()) {
             throw new IllegalArgumentException("“" + code + "” stops, and is not among the codes that do");
         }
     }
@@ -63,6 +65,11 @@ public record Note(
     /** The same about another text. */
     Note in(MessagePart other) {
         return new Note(code, level, title, remedy, other, span, nearest, fix, block);
+    }
+
+    /** The same, stopping what it would only ask about. */
+    Note stopping() {
+        return new Note(code, Level.STOP, title, remedy, part, span, nearest, fix, block);
     }
 
     /** Whether the message can't leave before this is dealt with. */

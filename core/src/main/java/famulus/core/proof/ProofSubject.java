@@ -18,6 +18,7 @@ import java.util.function.Function;
  * @param personName how that person is called in a note
  * @param label what a path is called on screen
  * @param sending whether it is about to be sent, rather than written as a template
+ * @param around what is known besides its words
  */
 public record ProofSubject(
         MessageSource source,
@@ -25,4 +26,10 @@ public record ProofSubject(
         MergedMessage merged,
         String personName,
         Function<Path, String> label,
-        boolean sending) {}
+        boolean sending,
+        Circumstances around) {
+    /** The same with something else known around it. */
+    public ProofSubject around(Circumstances other) {
+        return new ProofSubject(source, problems, merged, personName, label, sending, other);
+    }
+}

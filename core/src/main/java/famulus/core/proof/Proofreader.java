@@ -9,7 +9,17 @@ import java.util.Set;
 /** A set of checks, read in turn. */
 public final class Proofreader {
     /** Those about words even where they name their block. */
-    private static final Set<String> OF_WORDS = Set.of(StopCode.LINK_NOWHERE.code(), StopCode.FILLER.code());
+    private static final Set<String> OF_WORDS = Set.of(
+            StopCode.LINK_NOWHERE.code(),
+            StopCode.FILLER.code(),
+            StopCode.WEEKDAY_DATE.code(),
+            "attachment-said",
+            "insecure-link",
+            "left-over-name",
+            "legibility",
+            "nothing-asked",
+            "salutation",
+            "stale-time");
 
     private final List<Check> checks;
 
@@ -35,7 +45,19 @@ public final class Proofreader {
                 new PassageCheck(),
                 new SourceCheck(),
                 new DriftCheck(),
-                new ContrastCheck()));
+                new ContrastCheck(),
+                new InsecureLinkCheck(),
+                new PressureCheck(),
+                new ProseCheck(List.of(
+                        new WeekdayRule(),
+                        new LeftOverNameRule(),
+                        new SalutationRule(),
+                        new StaleTimeRule(),
+                        new WishRule(),
+                        new AttachmentRule(),
+                        new NothingAskedRule(),
+                        new ShoutRule(),
+                        new LegibilityRule()))));
     }
 
     /**

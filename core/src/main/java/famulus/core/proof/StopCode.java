@@ -21,6 +21,8 @@ public enum StopCode {
     LINK_NOWHERE("link-nowhere", false),
     /** Words that were to be replaced. */
     FILLER("filler", false),
+    /** A weekday that does not belong to its date. */
+    WEEKDAY_DATE("weekday-date", false),
     /** A picture that is missing. */
     PICTURE_LOST("picture-lost", false),
     /** A passage that is missing, or not ready. */

@@ -31,6 +31,7 @@ import famulus.core.message.body.RichText.Kind;
 import famulus.core.message.body.RichText.Marks;
 import famulus.core.message.body.RichText.Paragraph;
 import famulus.core.message.body.RichText.Run;
+import famulus.core.proof.Circumstances;
 import famulus.core.proof.LostFiles;
 import famulus.core.proof.LostPictures;
 import famulus.core.proof.Note;
@@ -39,6 +40,7 @@ import famulus.core.proof.Proofreader;
 import famulus.core.proof.StopCode;
 import famulus.core.syntax.Problem;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -149,6 +151,12 @@ class DepartureTest {
                         : words(mode, place, place == Place.LINK ? null : " https://example.com/");
             case NO_SUBJECT -> place == Place.SUBJECT ? planted(message(mode, Place.SUBJECT, null)) : Optional.empty();
             case NO_BODY -> place == Place.BODY ? planted(message(mode, Place.BODY, null)) : Optional.empty();
+            case WEEKDAY_DATE ->
+                place == Place.LINK || place == Place.DESCRIPTION
+                        ? Optional.empty()
+                        : place == Place.VALUE
+                                ? value(mode, "Friday, 5 May 2026")
+                                : words(mode, place, " Friday, 5 May 2026");
             case PICTURE_LOST -> pictureLost(mode, place);
             case PASSAGE_LOST ->
                 place == Place.PASSAGE && blocks(mode)
@@ -334,7 +342,8 @@ class DepartureTest {
                                 .resolve(path, About.PERSON)
                                 .map(FieldDefinition::label)
                                 .orElse(""),
-                        how == Leaving.SEND)));
+                        how == Leaving.SEND,
+                        Circumstances.on(LocalDate.EPOCH, Locale.UK))));
         source.layout().ifPresent(layout -> notes.addAll(LostPictures.notes(layout, planted.lostPictures())));
         notes.addAll(LostFiles.notes(planted.lostFiles()));
         return notes;

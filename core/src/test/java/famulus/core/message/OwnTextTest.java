@@ -22,10 +22,13 @@ import famulus.core.message.personal.MergedText;
 import famulus.core.message.personal.PersonalMessage;
 import famulus.core.message.personal.Personalised;
 import famulus.core.message.render.Renderer;
+import famulus.core.proof.Circumstances;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -67,7 +70,8 @@ class OwnTextTest {
                         merged(source),
                         "Ines",
                         path -> path.words().getLast(),
-                        true))
+                        true,
+                        Circumstances.on(LocalDate.EPOCH, Locale.UK)))
                 .stream()
                 .map(Note::code)
                 .toList();

@@ -26,6 +26,7 @@ import famulus.core.message.body.RichText.Marks;
 import famulus.core.message.body.RichText.Paragraph;
 import famulus.core.message.body.RichText.Run;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
@@ -68,7 +69,8 @@ class BodyChecksTest {
                         program.merge(merger, path -> Optional.ofNullable(VALUES.get(path))),
                         "Ines",
                         Path::toString,
-                        false));
+                        false,
+                        Circumstances.on(LocalDate.EPOCH, Locale.UK)));
     }
 
     private static Content.Text text(String words) {

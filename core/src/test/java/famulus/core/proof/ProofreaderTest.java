@@ -16,6 +16,7 @@ import famulus.core.message.MessageSource;
 import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.EnumMap;
 import java.util.List;
@@ -51,7 +52,8 @@ class ProofreaderTest {
                                 .resolve(path, About.PERSON)
                                 .orElseThrow()
                                 .label(),
-                        true));
+                        true,
+                        Circumstances.on(LocalDate.EPOCH, Locale.UK)));
     }
 
     @Test

@@ -16,16 +16,22 @@ import famulus.core.message.MessageSource;
 import famulus.core.message.MessageSource.Layout;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Inserts;
+import famulus.core.proof.CheckLevels;
+import famulus.core.proof.Circumstances;
+import famulus.core.proof.Correspondence;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
+import famulus.core.proof.SaidNames;
 import famulus.core.record.FieldInput;
 import famulus.core.record.PlainLine;
 import famulus.core.record.StoredValue;
 import famulus.core.syntax.Problem;
+import famulus.server.library.CheckSettings;
 import famulus.server.library.KeptTextService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
+import famulus.server.records.NameLookup;
 import famulus.server.records.NeededData;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
@@ -35,6 +41,7 @@ import famulus.server.team.House;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -42,6 +49,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /**
@@ -56,11 +64,21 @@ public class ProofService {
     private final PeopleContext people;
     private final TeamService team;
     private final KeptTextService texts;
+    private final NameLookup names;
+    private final CheckSettings checks;
     private final Clock clock;
     private final Proofreader proofreader = Proofreader.standard();
 
     ProofService(
-            CatalogueService catalogues, PeopleContext people, TeamService team, KeptTextService texts, Clock clock) {
+            CatalogueService catalogues,
+            PeopleContext people,
+            TeamService team,
+            KeptTextService texts,
+            NameLookup names,
+            CheckSettings checks,
+            Clock clock) {
+        this.checks = checks;
+        this.names = names;
         this.texts = texts;
         this.catalogues = catalogues;
         this.people = people;
@@ -75,20 +93,32 @@ public class ProofService {
      * @param answers what was put in where the template asks, by hint
      * @param sending whether it is about to be sent, rather than written as a template
      * @param at the moment it is merged for; empty for now
+     * @param files the names of what is attached; empty where that is not settled
+     * @param before what went to its reader before; empty where nobody asks
      */
     public record Given(
-            Map<String, String> chosen, Map<String, String> answers, boolean sending, Optional<Instant> at) {
+            Map<String, String> chosen,
+            Map<String, String> answers,
+            boolean sending,
+            Optional<Instant> at,
+            Optional<List<String>> files,
+            Optional<Correspondence> before) {
         /** Nothing: a template that is being written. */
-        public static final Given NOTHING = new Given(Map.of(), Map.of(), false);
+        public static final Given NOTHING = new Given(Map.of(), Map.of(), false, Optional.empty());
 
         public Given {
             chosen = chosen == null ? Map.of() : Map.copyOf(chosen);
             answers = answers == null ? Map.of() : Map.copyOf(answers);
         }
 
-        /** What is given for a message that is merged for now. */
-        public Given(Map<String, String> chosen, Map<String, String> answers, boolean sending) {
-            this(chosen, answers, sending, Optional.empty());
+        /** What is given for a message of which nothing else is known. */
+        public Given(Map<String, String> chosen, Map<String, String> answers, boolean sending, Optional<Instant> at) {
+            this(chosen, answers, sending, at, Optional.empty(), Optional.empty());
+        }
+
+        /** The same of a message that has these files and goes to somebody who had these messages. */
+        public Given with(List<String> attached, Correspondence correspondence) {
+            return new Given(chosen, answers, sending, at, Optional.of(attached), Optional.of(correspondence));
         }
     }
 
@@ -215,7 +245,7 @@ public class ProofService {
                         about == About.DEAL,
                         NeededData.of(reading.program.paths()).withAddresses())
                 .stream()
-                .map(reading::of)
+                .map(reading::amongMany)
                 .toList();
     }
 
@@ -235,7 +265,7 @@ public class ProofService {
         FieldCatalogue catalogue = catalogues.catalogue();
         Given given = new Given(Map.of(), Map.of(), true, Optional.of(at));
         PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
-        return reading.of(people.nobody(sender, catalogue, locale, message));
+        return reading.amongMany(people.nobody(sender, catalogue, locale, message));
     }
 
     /** The language somebody is written to in, by ISO 639. */
@@ -260,6 +290,7 @@ public class ProofService {
         private final FieldCatalogue catalogue;
         private final Given given;
         private final MessageProgram program;
+        private final CheckLevels levels = checks.levels();
         private Map<MessagePart, List<Problem>> problems;
 
         private PreparedMessage(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
@@ -293,12 +324,45 @@ public class ProofService {
             return program.merge(merger, person.context());
         }
 
+        /** Reads it for one person, whose name is told from others. */
         private Proof of(Person person) {
             Instant at = given.at().orElseGet(clock::instant);
-            MergedMessage merged = merged(person, at);
-            ProofSubject subject = new ProofSubject(
-                    source, problems(), merged, person.name(), path -> label(catalogue, path, about), given.sending());
-            return new Proof(person, catalogue, program, subject, proofreader.read(subject), at);
+            ProofSubject subject = subject(person, at);
+            // Whoever it was to go out as may have left.
+            ProofSubject known = team.find(person.sender())
+                    .map(sender -> names.of(SaidNames.of(subject), person, sender))
+                    .map(found -> subject.around(subject.around().knowing(found)))
+                    .orElse(subject);
+            return of(person, known, at);
+        }
+
+        /** Reads it for one of many: whose names it says is asked of none of them. */
+        private Proof amongMany(Person person) {
+            Instant at = given.at().orElseGet(clock::instant);
+            return of(person, subject(person, at), at);
+        }
+
+        private Proof of(Person person, ProofSubject subject, Instant at) {
+            return new Proof(person, catalogue, program, subject, levels.of(proofreader.read(subject)), at);
+        }
+
+        private ProofSubject subject(Person person, Instant at) {
+            return new ProofSubject(
+                    source,
+                    problems(),
+                    merged(person, at),
+                    person.name(),
+                    path -> label(catalogue, path, about),
+                    given.sending(),
+                    new Circumstances(
+                            LocalDate.ofInstant(at, person.zone()),
+                            person.locale(),
+                            given.files(),
+                            Stream.of(person.name(), person.company())
+                                    .filter(name -> !name.isBlank())
+                                    .toList(),
+                            Optional.empty(),
+                            given.before()));
         }
     }
 

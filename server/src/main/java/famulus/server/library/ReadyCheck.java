@@ -10,6 +10,7 @@ import famulus.core.merge.Merger;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageProgram;
 import famulus.core.message.MessageSource;
+import famulus.core.proof.Circumstances;
 import famulus.core.proof.LostFiles;
 import famulus.core.proof.LostPictures;
 import famulus.core.proof.Note;
@@ -20,6 +21,7 @@ import famulus.server.materials.PictureService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,11 +36,18 @@ class ReadyCheck {
     private final CatalogueService catalogues;
     private final PictureService pictures;
     private final FileService files;
+    private final CheckSettings checks;
     private final Clock clock;
     private final Proofreader proofreader = Proofreader.standard();
 
     ReadyCheck(
-            DraftReader drafts, CatalogueService catalogues, PictureService pictures, FileService files, Clock clock) {
+            DraftReader drafts,
+            CatalogueService catalogues,
+            PictureService pictures,
+            FileService files,
+            CheckSettings checks,
+            Clock clock) {
+        this.checks = checks;
         this.drafts = drafts;
         this.catalogues = catalogues;
         this.pictures = pictures;
@@ -57,7 +66,7 @@ class ReadyCheck {
     /** What would stop it, in its order. */
     List<Note> stops(Template template) {
         MessageSource source = drafts.source(template);
-        List<Note> notes = new ArrayList<>(proofreader.read(forNobody(template, source)));
+        List<Note> notes = new ArrayList<>(checks.levels().of(proofreader.read(forNobody(template, source))));
         source.layout()
                 .ifPresent(
                         layout -> notes.addAll(LostPictures.notes(layout, pictures.lost(LostPictures.shown(layout)))));
@@ -82,6 +91,7 @@ class ReadyCheck {
                         .resolve(path, template.about())
                         .map(FieldDefinition::label)
                         .orElse(path.toString()),
-                false);
+                false,
+                Circumstances.on(LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC), Locale.ENGLISH));
     }
 }

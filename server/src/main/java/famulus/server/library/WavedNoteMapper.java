@@ -27,5 +27,5 @@ interface WavedNoteMapper {
             @Param("at") Instant at);
 
     @Delete("delete from waved_note where template_id = #{template} and code = #{code} and words = #{words}")
-    void takeBack(@Param("template") UUID template, @Param("code") String code, @Param("words") String words);
+    int takeBack(@Param("template") UUID template, @Param("code") String code, @Param("words") String words);
 }

@@ -13,15 +13,24 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class WavedNoteService {
     private static final int LONGEST_WORDS = 2000;
-    private static final int LONGEST_REASON = 200;
+    /** The reason is a line. */
+    public static final int LONGEST_REASON = 200;
+
     private static final int LONGEST_CODE = 40;
 
     private final WavedNoteMapper mapper;
     private final TemplateService templates;
     private final TemplateRights rights;
+    private final CheckSettings checks;
     private final Clock clock;
 
-    WavedNoteService(WavedNoteMapper mapper, TemplateService templates, TemplateRights rights, Clock clock) {
+    WavedNoteService(
+            WavedNoteMapper mapper,
+            TemplateService templates,
+            TemplateRights rights,
+            CheckSettings checks,
+            Clock clock) {
+        this.checks = checks;
         this.rights = rights;
         this.mapper = mapper;
         this.templates = templates;
@@ -49,17 +58,22 @@ public class WavedNoteService {
         PlainLine.refusal(reason, LONGEST_REASON, true).ifPresent(sentence -> {
             throw Refusal.field("reason", sentence);
         });
-        if (code.isBlank() || code.length() > LONGEST_CODE || words.length() > LONGEST_WORDS) {
+        if (!readable(code, words)) {
             throw Refusal.because("unreadable", "This can't be ignored.");
         }
-        mapper.takeBack(template, code, words);
+        checks.ignored(code, 1 - mapper.takeBack(template, code, words));
         mapper.wave(template, code, words, reason.strip(), by.id(), clock.instant());
+    }
+
+    /** Whether these may be what a check is about. */
+    public static boolean readable(String code, String words) {
+        return !code.isBlank() && code.length() <= LONGEST_CODE && words.length() <= LONGEST_WORDS;
     }
 
     /** Has a query asked again. */
     @Transactional
     public void takeBack(UUID template, String code, String words, Colleague by) {
         rights.mustBeChangeable(templates.get(template, by), by);
-        mapper.takeBack(template, code, words);
+        checks.ignored(code, -mapper.takeBack(template, code, words));
     }
 }

@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -22,8 +23,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/message-drafts")
 class KeptDraftController {
     private final KeptDraftService drafts;
+    private final IgnoredNotes ignored;
 
-    KeptDraftController(KeptDraftService drafts) {
+    KeptDraftController(KeptDraftService drafts, IgnoredNotes ignored) {
+        this.ignored = ignored;
         this.drafts = drafts;
     }
 
@@ -82,6 +85,24 @@ class KeptDraftController {
             throw Refusal.because("unreadable", "This message can't be read.");
         }
         return new KeptVersion(drafts.keep(id, draft.version(), draft.message().complete(), asking));
+    }
+
+    /**
+     * A check that is ignored.
+     *
+     * @param words what it is about, as the note names it
+     * @param reason why; null to have it asked again
+     */
+    record NoteToIgnore(String code, String words, String title, @Schema(nullable = true) String reason) {}
+
+    /** Ignores a check of a message, for its very words. */
+    @PostMapping("/{id}/ignored")
+    void ignore(Colleague asking, @PathVariable UUID id, @RequestBody NoteToIgnore note) {
+        if (note.reason() == null) {
+            ignored.takeBack(id, note.code(), note.words(), asking);
+        } else {
+            ignored.ignore(id, note.code(), note.words(), note.title(), note.reason(), asking);
+        }
     }
 
     @DeleteMapping("/{id}")

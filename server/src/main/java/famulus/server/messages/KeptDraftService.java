@@ -42,6 +42,7 @@ public class KeptDraftService {
     private static final TypeReference<Map<String, MergedText>> TEXTS = new TypeReference<>() {};
 
     private final KeptDraftMapper mapper;
+    private final IgnoredMapper ignored;
     private final MessageDraftService drafts;
     private final TemplateService templates;
     private final Events events;
@@ -52,6 +53,7 @@ public class KeptDraftService {
 
     KeptDraftService(
             KeptDraftMapper mapper,
+            IgnoredMapper ignored,
             MessageDraftService drafts,
             TemplateService templates,
             Events events,
@@ -59,6 +61,7 @@ public class KeptDraftService {
             Ids ids,
             JsonMapper json,
             RepeatedRequests once) {
+        this.ignored = ignored;
         this.once = once;
         this.mapper = mapper;
         this.drafts = drafts;
@@ -220,6 +223,7 @@ public class KeptDraftService {
     public void remove(UUID id, Colleague asking) {
         KeptDraft draft = get(id, asking);
         mapper.delete(id);
+        ignored.forget(draft.message().id());
         events.tellThese("drafts", draft.message().person().toString(), Set.of(asking.id()));
     }
 
@@ -296,6 +300,7 @@ public class KeptDraftService {
         Optional<DraftRow> row = mapper.sentAs(message).flatMap(mapper::hold);
         row.ifPresent(one -> {
             MessageToSend again = read(one).message().under(ids.next());
+            ignored.move(message, again.id());
             mapper.update(one.saying(
                     one.senderId(), one.subject(), one.firstWords(), json.writeValueAsString(again), clock.instant()));
             told(one);

@@ -19,6 +19,7 @@ import famulus.server.library.KeptPlainText;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.VariantService;
+import famulus.server.materials.FileService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
@@ -42,13 +43,19 @@ public class MessageDraftService {
     private final DraftReader drafts;
     private final VariantService variants;
     private final SenderRights senders;
+    private final CorrespondenceService correspondence;
+    private final FileService files;
 
     MessageDraftService(
             ProofService proofs,
             TemplateService templates,
             DraftReader drafts,
             VariantService variants,
-            SenderRights senders) {
+            SenderRights senders,
+            CorrespondenceService correspondence,
+            FileService files) {
+        this.correspondence = correspondence;
+        this.files = files;
         this.variants = variants;
         this.proofs = proofs;
         this.templates = templates;
@@ -108,7 +115,10 @@ public class MessageDraftService {
         About about = about(template, to);
         Draft written =
                 words != null ? words : template.map(Draft::of).orElseGet(() -> nothing(about, beginning.mode()));
-        Given sending = new Given(Map.of(), Map.of(), true, beginning.at());
+        Given sending = new Given(Map.of(), Map.of(), true, beginning.at())
+                .with(
+                        names(written),
+                        correspondence.with(to.id(), template.map(Template::id).orElse(null), false, null, asking));
         PersonReading reading = proofs.readingFor(drafts.source(written), about, to, sender, sending);
         PersonalMessage message = personal(reading.merge());
         Draft personal = written.worded(
@@ -127,13 +137,26 @@ public class MessageDraftService {
 
     /** A message as its sender has written it, read afresh; one that has no words of its own is as its template is merged. */
     MessageDraft read(MessageToSend message, Colleague asking) {
-        return read(message, new Given(Map.of(), message.answers(), true, message.leaves()), asking);
+        Wanted wanted = wanted(message, asking);
+        return read(message, wanted, given(message, wanted, asking));
     }
 
-    private MessageDraft read(MessageToSend message, Given given, Colleague asking) {
-        Wanted wanted = wanted(message, asking);
+    private MessageDraft read(MessageToSend message, Wanted wanted, Given given) {
         return wanted.read(
                 proofs.proof(drafts.source(wanted.words()), wanted.about(), message.to(), wanted.sender(), given));
+    }
+
+    /** What is given for a message, and what is known around it. */
+    private Given given(MessageToSend message, Wanted wanted, Colleague asking) {
+        return new Given(Map.of(), message.answers(), true, message.leaves())
+                .with(
+                        names(wanted.words()),
+                        correspondence.with(
+                                message.person(),
+                                wanted.template().map(Template::id).orElse(null),
+                                message.after() != null,
+                                message.id(),
+                                asking));
     }
 
     /**
@@ -155,7 +178,7 @@ public class MessageDraftService {
                 wanted.about(),
                 message.to(),
                 wanted.sender(),
-                new Given(Map.of(), message.answers(), true, message.leaves()));
+                given(message, wanted, asking));
         return new MessageBeside(
                 wanted.read(both.proof()), personal(both.other()).texts());
     }
@@ -178,6 +201,12 @@ public class MessageDraftService {
                 ? template.map(Draft::of).orElseGet(() -> nothing(about, Mode.PLAIN))
                 : message.words();
         return new Wanted(template, about, words, sender);
+    }
+
+    private List<String> names(Draft words) {
+        return files.some(words.files()).stream()
+                .map(FileService.KeptFile::name)
+                .toList();
     }
 
     private static PersonalMessage personal(Merge merge) {
@@ -210,7 +239,7 @@ public class MessageDraftService {
      * @param given values for this message, by path, and answers to its blanks
      */
     Draft settled(MessageToSend message, Given given, Colleague asking) {
-        MessageDraft draft = read(message, given, asking);
+        MessageDraft draft = read(message, wanted(message, asking), given);
         PersonalMessage settled =
                 Personalised.of(draft.proof().source(), draft.proof().merged());
         return message.words()

@@ -16,6 +16,7 @@ import famulus.server.messages.MessageDraftService.BegunWords;
 import famulus.server.messages.MessageDraftService.MessageBeside;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.team.Colleague;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -29,13 +30,16 @@ class MessageProofs {
     private final DepartureService departures;
     private final ProofPresenter shown;
     private final WavedNoteService waved;
+    private final IgnoredNotes ignored;
 
     MessageProofs(
             MessageDraftService drafts,
             KeptDraftService kept,
             DepartureService departures,
             ProofPresenter shown,
-            WavedNoteService waved) {
+            WavedNoteService waved,
+            IgnoredNotes ignored) {
+        this.ignored = ignored;
         this.drafts = drafts;
         this.kept = kept;
         this.departures = departures;
@@ -71,24 +75,28 @@ class MessageProofs {
                 draft,
                 message.template() == null ? hand.unchanged() : hand,
                 !Objects.equals(version, begun.templateVersion()),
+                ignored.of(message.id()),
                 asking);
     }
 
     /** A message that has just been begun. */
     WrittenMessage of(BegunWords begun, Colleague asking) {
         ShownHand hand = ShownHand.of(begun.read(), begun.texts(), begun.texts());
-        return written(begun.read(), begun.read().template().isEmpty() ? hand.unchanged() : hand, false, asking);
+        return written(
+                begun.read(), begun.read().template().isEmpty() ? hand.unchanged() : hand, false, List.of(), asking);
     }
 
-    private WrittenMessage written(MessageDraft draft, ShownHand hand, boolean templateChanged, Colleague asking) {
+    private WrittenMessage written(
+            MessageDraft draft, ShownHand hand, boolean templateChanged, List<Waved> own, Colleague asking) {
         return new WrittenMessage(
-                shown.of(draft.proof(), draft.about(), waved(draft, asking)), hand, stops(draft), templateChanged);
+                shown.of(draft.proof(), draft.about(), waved(draft, own, asking)), hand, stops(draft), templateChanged);
     }
 
-    private List<Waved> waved(MessageDraft draft, Colleague asking) {
-        return draft.template()
-                .map(template -> waved.all(template.id(), asking))
-                .orElse(List.of());
+    /** What was ignored in the message itself, and in its template. */
+    private List<Waved> waved(MessageDraft draft, List<Waved> own, Colleague asking) {
+        List<Waved> all = new ArrayList<>(own);
+        draft.template().ifPresent(template -> all.addAll(waved.all(template.id(), asking)));
+        return all;
     }
 
     private List<Stop> stops(MessageDraft draft) {

@@ -1,5 +1,7 @@
 package famulus.server.reading;
 
+import famulus.server.messages.IgnoredNotes;
+import famulus.server.messages.IgnoredNotes.Ignored;
 import famulus.server.messages.KeptPiece;
 import famulus.server.messages.Recipient;
 import famulus.server.messages.SourceText;
@@ -25,8 +27,10 @@ class SentMessageController {
     private final OutboxService outbox;
     private final ReadingService readings;
     private final WordsAgain again;
+    private final IgnoredNotes ignored;
 
-    SentMessageController(OutboxService outbox, ReadingService readings, WordsAgain again) {
+    SentMessageController(OutboxService outbox, ReadingService readings, WordsAgain again, IgnoredNotes ignored) {
+        this.ignored = ignored;
         this.again = again;
         this.outbox = outbox;
         this.readings = readings;
@@ -36,6 +40,7 @@ class SentMessageController {
      * A message as it was sent.
      *
      * @param bcc who got a copy that nobody else saw
+     * @param ignored the checks that its writer has ignored
      * @param test whether it was only a test
      * @param knownWords whether it is known what it was made of, so that it can be sent to others or become a template
      */
@@ -51,6 +56,7 @@ class SentMessageController {
             SourceText read,
             List<KeptPiece> pieces,
             List<String> bcc,
+            List<Ignored> ignored,
             List<Became> became) {}
 
     /**
@@ -80,6 +86,7 @@ class SentMessageController {
                         .filter(one -> one.how() == Recipient.How.BCC)
                         .map(one -> one.mailbox().address())
                         .toList(),
+                ignored.shown(id),
                 readings.events(id).stream()
                         .map(one -> new Became(
                                 ReadingEvent.valueOf(one.kind()),

@@ -1,5 +1,6 @@
 package famulus.server.records;
 
+import famulus.core.record.NameKey;
 import famulus.core.record.SearchText;
 import famulus.server.platform.Ids;
 import famulus.server.records.CatalogueService.StoredField;
@@ -67,7 +68,7 @@ class RecordIndex {
                 places(mapper.hold(ids.stream().sorted(Ids.ORDER).toList()));
         Map<UUID, Listed> records = listed.read(kind, ids);
         Map<UUID, Set<String>> words = new HashMap<>();
-        records.forEach((id, one) -> words.put(id, SearchText.words(texts(one))));
+        records.forEach((id, one) -> words.put(id, words(one)));
         search.keep(kind.word(), words);
         List<Column> columns = columns(kind);
         Map<UUID, Map<String, String>> after = new HashMap<>();
@@ -120,7 +121,7 @@ class RecordIndex {
         Map<UUID, String> standings = new TreeMap<>(Ids.ORDER);
         for (Listed one : records) {
             UUID id = one.record().id();
-            words.put(id, SearchText.words(texts(one)));
+            words.put(id, words(one));
             Map<String, String> places = places(one, columns);
             rows(places).forEach(come::add);
             standings.put(id, Standing.text(places));
@@ -146,6 +147,24 @@ class RecordIndex {
                     some.stream().map(PlaceRow::place).toList());
             goesOn.run();
         }
+    }
+
+    /** The words a record is found by, and its name as one, to be looked up whole. */
+    private static Set<String> words(Listed one) {
+        Set<String> words = SearchText.words(texts(one));
+        switch (one.record().kind()) {
+            case CONTACT, LEAD -> {
+                String first = one.text("first_name");
+                String last = one.text("last_name");
+                Stream.of(first, last, first + " " + last)
+                        .map(NameKey::of)
+                        .filter(key -> !key.isEmpty())
+                        .forEach(words::add);
+            }
+            case ORGANISATION -> words.add(NameKey.of(one.text("name")));
+            case DEAL -> {}
+        }
+        return words;
     }
 
     /** What a record is found by. */

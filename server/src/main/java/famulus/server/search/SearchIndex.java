@@ -116,6 +116,22 @@ public class SearchIndex {
         return found;
     }
 
+    /** The things that are called so, by {@link famulus.core.record.NameKey}; who has a long name has to be looked at. */
+    public Map<String, Set<UUID>> named(String scope, Collection<String> keys) {
+        Map<String, Set<UUID>> found = new HashMap<>();
+        if (!keys.isEmpty()) {
+            for (WordRow row : mapper.exactly(scope, keys)) {
+                found.computeIfAbsent(row.word(), any -> new HashSet<>()).add(row.id());
+            }
+        }
+        return found;
+    }
+
+    /** Those of some keys that anything is called by. */
+    public Set<String> known(String scope, Collection<String> keys) {
+        return keys.isEmpty() ? Set.of() : new HashSet<>(mapper.known(scope, keys));
+    }
+
     /**
      * Looks for what was typed.
      *

@@ -33,6 +33,9 @@ interface SearchMapper {
     /** The things that have one of some words. */
     List<WordRow> exactly(@Param("scope") String scope, @Param("words") Collection<String> words);
 
+    /** Those of some words that anything has. */
+    List<String> known(@Param("scope") String scope, @Param("words") Collection<String> words);
+
     /** How many words begin so, but no more than {@code most}. */
     int count(@Param("scope") String scope, @Param("word") SearchWord word, @Param("most") int most);
 

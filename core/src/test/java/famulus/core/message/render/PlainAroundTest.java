@@ -19,10 +19,13 @@ import famulus.core.message.body.Look;
 import famulus.core.message.body.Mode;
 import famulus.core.message.body.RichText;
 import famulus.core.message.render.ToRender.DealLines;
+import famulus.core.proof.Circumstances;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -114,7 +117,13 @@ class PlainAroundTest {
         MergedMessage merged = MergedFor.values(source, Map.of("our.name", new Value.Text("Brindlewing")));
         List<Note> notes = Proofreader.standard()
                 .read(new ProofSubject(
-                        source, Map.of(), merged, "Ines", path -> path.words().getLast(), true));
+                        source,
+                        Map.of(),
+                        merged,
+                        "Ines",
+                        path -> path.words().getLast(),
+                        true,
+                        Circumstances.on(LocalDate.EPOCH, Locale.UK)));
         assertThat(notes.stream().filter(Note::stops).map(Note::title)).containsExactly("Our company has no town");
         assertThat(merged.complete()).isFalse();
     }
@@ -139,7 +148,8 @@ class PlainAroundTest {
                         MergedFor.values(source, OURS),
                         "Ines",
                         path -> path.words().getLast(),
-                        true))
+                        true,
+                        Circumstances.on(LocalDate.EPOCH, Locale.UK)))
                 .stream()
                 .filter(Note::stops)
                 .map(note -> note.code() + " " + note.part())

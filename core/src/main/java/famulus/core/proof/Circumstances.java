@@ -1,0 +1,44 @@
+package famulus.core.proof;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * What is known around a message besides its words.
+ *
+ * @param day the day it leaves, where its reader is
+ * @param reader language and region of its reader
+ * @param files the names of what is attached; empty where that is not known, as of a template that others add to
+ * @param theirs what belongs to its reader: their name, their organisation's, their deal's
+ * @param names what is known of the names it says; empty where nobody looked
+ * @param before what went to its reader before; empty where that is not known, as of a template
+ */
+public record Circumstances(
+        LocalDate day,
+        Locale reader,
+        Optional<List<String>> files,
+        List<String> theirs,
+        Optional<KnownNames> names,
+        Optional<Correspondence> before) {
+    public Circumstances {
+        files = files.map(List::copyOf);
+        theirs = List.copyOf(theirs);
+    }
+
+    /** Those of a message of which nothing is known but its day and its reader. */
+    public static Circumstances on(LocalDate day, Locale reader) {
+        return new Circumstances(day, reader, Optional.empty(), List.of(), Optional.empty(), Optional.empty());
+    }
+
+    /** The same where the names it says have been looked for. */
+    public Circumstances knowing(KnownNames known) {
+        return new Circumstances(day, reader, files, theirs, Optional.of(known), before);
+    }
+
+    /** Whether it is known that nobody has written to its reader before. */
+    boolean first() {
+        return before.map(one -> one.newest().isEmpty()).orElse(false);
+    }
+}

@@ -1,0 +1,25 @@
+package famulus.core.proof;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** {@code salutation}: a greeting to nobody in particular although it is known who reads it. */
+final class SalutationRule implements ProseRule {
+    @Override
+    public List<Note> read(List<ProseText> texts, Circumstances around) {
+        if (around.theirs().isEmpty() || around.theirs().getFirst().indexOf('@') >= 0) {
+            return List.of();
+        }
+        List<Note> notes = new ArrayList<>();
+        texts.stream().filter(ProseText::ofBody).forEach(text -> text.all("to_nobody").stream()
+                .findFirst()
+                .ifPresent(said -> notes.add(text.note(
+                        "salutation",
+                        Note.Level.QUERY,
+                        "“" + said.of(text.prose().text()) + "”, and the message goes to "
+                                + around.theirs().getFirst(),
+                        "Greet them by their name.",
+                        said))));
+        return notes;
+    }
+}

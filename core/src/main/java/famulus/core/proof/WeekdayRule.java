@@ -1,0 +1,95 @@
+package famulus.core.proof;
+
+import famulus.core.prose.Prose.Stretch;
+import famulus.core.prose.WrittenDate;
+import famulus.core.prose.WrittenLanguage;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.format.TextStyle;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** {@code weekday-date}: a weekday that does not belong to its date, and a day that no calendar has. */
+final class WeekdayRule implements ProseRule {
+    @Override
+    public List<Note> read(List<ProseText> texts, Circumstances around) {
+        List<Note> notes = new ArrayList<>();
+        for (ProseText text : texts) {
+            for (WrittenDate date : text.dates(around.reader())) {
+                wrong(text, date, around.day()).ifPresent(notes::add);
+            }
+        }
+        return notes;
+    }
+
+    private static Optional<Note> wrong(ProseText text, WrittenDate date, LocalDate day) {
+        String written = date.whole().of(text.prose().text());
+        if (!date.exists()) {
+            return Optional.of(
+                    note(text, date.whole(), "There is no “" + written + "”", "Correct the date.", List.of()));
+        }
+        // What is said of a day long past without its year can't be told.
+        boolean past = date.year().isEmpty()
+                && text.has(text.prose().sentenceAt(date.whole().start()), "long_past");
+        boolean fits = date.weekday().isEmpty()
+                || past
+                || date.meant(day)
+                        .anyMatch(one -> one.getDayOfWeek() == date.weekday().get());
+        if (fits) {
+            return Optional.empty();
+        }
+        LocalDate meant = date.nearest(day).orElseThrow();
+        String right = name(meant.getDayOfWeek(), TextStyle.FULL, text.language());
+        return Optional.of(note(
+                text,
+                date.whole(),
+                date.number().of(text.prose().text()) + " " + month(meant, text.language()) + " " + meant.getYear()
+                        + " is a " + meant.getDayOfWeek().getDisplayName(TextStyle.FULL, java.util.Locale.ENGLISH),
+                "Correct the weekday (" + right + ") or the date.",
+                instead(text, date, written, meant)));
+    }
+
+    private static String month(LocalDate day, WrittenLanguage language) {
+        return day.getMonth().getDisplayName(TextStyle.FULL, language.locale());
+    }
+
+    private static Note note(ProseText text, Stretch about, String title, String remedy, List<String> instead) {
+        return text.note(StopCode.WEEKDAY_DATE.code(), Note.Level.STOP, title, remedy, about, instead);
+    }
+
+    /** The same with the right weekday, and with the nearest day of the month that is the weekday it names. */
+    private static List<String> instead(ProseText text, WrittenDate date, String written, LocalDate meant) {
+        int from = date.whole().start();
+        Stretch name = date.name().orElseThrow();
+        String said = name.of(text.prose().text());
+        TextStyle style = said.replace(".", "").length() > 4 ? TextStyle.FULL : TextStyle.SHORT;
+        String right = cased(said, name(meant.getDayOfWeek(), style, text.language()));
+        DayOfWeek wanted = date.weekday().orElseThrow();
+        Optional<LocalDate> other = Stream.of(
+                        meant.with(TemporalAdjusters.previous(wanted)), meant.with(TemporalAdjusters.next(wanted)))
+                .filter(one -> one.getMonth() == meant.getMonth())
+                .min(java.util.Comparator.comparingLong(
+                        one -> Math.abs(java.time.temporal.ChronoUnit.DAYS.between(meant, one))));
+        return Stream.concat(
+                        Stream.of(replaced(written, name, from, right)),
+                        other.stream().map(day -> replaced(written, date.number(), from, "" + day.getDayOfMonth())))
+                .toList();
+    }
+
+    private static String replaced(String written, Stretch part, int from, String by) {
+        return written.substring(0, part.start() - from) + by + written.substring(part.end() - from);
+    }
+
+    private static String name(DayOfWeek day, TextStyle style, WrittenLanguage language) {
+        return day.getDisplayName(style, language.locale()).replace(".", "");
+    }
+
+    private static String cased(String like, String name) {
+        return Character.isUpperCase(like.codePointAt(0))
+                ? name.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + name.substring(1)
+                : name;
+    }
+}

@@ -1,0 +1,139 @@
+package famulus.core.proof;
+
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.merge.Analyser;
+import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merger;
+import famulus.core.message.MessageProgram;
+import famulus.core.message.MessageSource;
+import famulus.core.record.NameKey;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A message of the corpus: in its file after a line {@code === 2026-05-04 | first | attached: list.pdf | to: May Ferrand}, the
+ * subject on one line and the body after it.
+ *
+ * @param file the file it stands in, without its ending
+ */
+record CorpusMessage(String file, String subject, String body, Circumstances around) {
+    private static final List<String> PEOPLE = List.of(
+            "Tobias Larkin",
+            "Priya Ivory",
+            "Leopold Gosling",
+            "Grace Hale",
+            "Mark Winter",
+            "Will May",
+            "Rose Summer",
+            "April Day",
+            "Ben Quick",
+            "Clara Grün",
+            "Ada Sander",
+            "Guillaume Mars",
+            "Kind Hope",
+            "Nils Berg");
+    private static final List<String> ORGANISATIONS = List.of(
+            "Saltmarsh Hotel",
+            "Quince Hill Bakery",
+            "Ninefold Print",
+            "The",
+            "Good Morning",
+            "Market Hall",
+            "Mein Haus");
+    private static final List<String> COLLEAGUES =
+            List.of("Signe Halloran", "Dov Marchbanks", "Petra Vance", "Oriel Tamsin", "Amos Quill", "Leonie Marsh");
+
+    /** All messages of a file. */
+    static List<CorpusMessage> of(String file, Locale reader) {
+        List<CorpusMessage> messages = new ArrayList<>();
+        for (String entry : read(file + ".txt").split("(?m)^=== ")) {
+            if (!entry.isBlank()) {
+                messages.add(message(file, entry, reader));
+            }
+        }
+        return messages;
+    }
+
+    private static CorpusMessage message(String file, String entry, Locale usual) {
+        String[] lines = entry.split("\n", 3);
+        String[] head = lines[0].strip().split("\\s*\\|\\s*");
+        List<String> attached = new ArrayList<>();
+        List<String> theirs = new ArrayList<>();
+        String sender = "";
+        Locale reader = usual;
+        Optional<Correspondence> before = Optional.empty();
+        for (String part : List.of(head).subList(1, head.length)) {
+            String value = part.substring(part.indexOf(':') + 1).strip();
+            switch (part.split(":")[0]) {
+                case "first" -> before = Optional.of(new Correspondence(List.of(), Optional.empty(), false));
+                case "attached" -> attached.add(value);
+                case "to" -> theirs.addAll(List.of(value.split("\\s*,\\s*")));
+                case "from" -> sender = value;
+                case "reader" -> reader = Locale.forLanguageTag(value);
+                default -> throw new IllegalArgumentException(part);
+            }
+        }
+        return new CorpusMessage(
+                file,
+                lines[1],
+                lines[2].strip(),
+                new Circumstances(
+                        LocalDate.parse(head[0]), reader, Optional.of(attached), theirs, names(sender), before));
+    }
+
+    /** What would be found in the records: some of the names are words too. */
+    private static Optional<KnownNames> names(String sender) {
+        Map<String, String> elsewhere = new HashMap<>();
+        Set<String> parts = new HashSet<>();
+        for (String person : PEOPLE) {
+            elsewhere.put(NameKey.of(person), "a contact");
+            for (String part : person.split(" ")) {
+                parts.add(NameKey.of(part));
+            }
+        }
+        ORGANISATIONS.forEach(one -> elsewhere.put(NameKey.of(one), "another organisation"));
+        List<String> others =
+                COLLEAGUES.stream().filter(one -> !one.equals(sender)).toList();
+        return sender.isEmpty() ? Optional.empty() : Optional.of(new KnownNames(parts, elsewhere, others, sender));
+    }
+
+    private static String read(String name) {
+        try (InputStream file = CorpusMessage.class.getResourceAsStream("corpus/" + name)) {
+            return new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
+    /** What every check has to say of it, on its way to its reader. */
+    List<Note> notes() {
+        MessageSource source = new MessageSource(subject, "", body);
+        MessageProgram program = source.parse();
+        Merger merger = new Merger(new MergeSettings(
+                around.reader(),
+                ZoneOffset.UTC,
+                around.day().atTime(LocalTime.NOON).toInstant(ZoneOffset.UTC)));
+        return Proofreader.standard()
+                .read(new ProofSubject(
+                        source,
+                        program.problems(new Analyser(new FieldCatalogue(List.of()), About.CONTACT)),
+                        program.merge(merger, path -> Optional.empty()),
+                        "Ines",
+                        path -> path.words().getLast(),
+                        true,
+                        around));
+    }
+}

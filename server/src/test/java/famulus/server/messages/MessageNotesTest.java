@@ -1,0 +1,163 @@
+package famulus.server.messages;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.server.ServerTest;
+import famulus.server.team.Colleague;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What the proofreader says of a message: by the day it leaves, its files, the names in the records and what went before. */
+class MessageNotesTest extends ServerTest {
+    private UUID ines;
+    private UUID template;
+    private final UUID draft = UUID.randomUUID();
+
+    @BeforeEach
+    void somebodyToWriteTo() throws Exception {
+        ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        contact("Tobias", "Ångström", "tobias@ninefold.example");
+        template = template("CONTACT", "A word", "Dear {contact.first_name}, is Friday good?");
+    }
+
+    private Map<String, Object> message(String subject, String body) {
+        Map<String, Object> message = message(template, ines, words(subject, body));
+        message.put("draft", draft.toString());
+        return message;
+    }
+
+    private List<String> notes(Map<String, Object> message, Colleague as) throws Exception {
+        return done("POST", "/api/messages/proof", message, as)
+                .at("/proof/notes")
+                .valueStream()
+                .filter(note -> note.get("waved").isNull())
+                .map(note ->
+                        note.get("code").asString() + ": " + note.get("title").asString())
+                .toList();
+    }
+
+    private List<String> notes(String body) throws Exception {
+        return notes(message("A word", body), signe);
+    }
+
+    private JsonNode ignore(Map<String, Object> note, Colleague as) throws Exception {
+        return done("POST", "/api/message-drafts/" + draft + "/ignored", note, as);
+    }
+
+    private JsonNode first(Map<String, Object> message) throws Exception {
+        return done("POST", "/api/messages/proof", message, signe).at("/proof/notes/0");
+    }
+
+    private static Map<String, Object> ignored(JsonNode note, String reason) {
+        Map<String, Object> wanted = new HashMap<>();
+        for (String part : List.of("code", "words", "title")) {
+            wanted.put(part, note.get(part).asString());
+        }
+        wanted.put("reason", reason);
+        return wanted;
+    }
+
+    @Test
+    void namesAreToldByTheRecords() throws Exception {
+        assertThat(notes("Dear Tobias, is Friday good?"))
+                .containsExactly("left-over-name: “Tobias” is greeted, and the message goes to Ines Okafor");
+        assertThat(notes("Dear Ines, the key is with Tobias Angstrom. Is Friday good?"))
+                .containsExactly("left-over-name: “Tobias Angstrom” is a contact");
+        assertThat(notes("Dear Ines, is Friday good?\n\nDov"))
+                .containsExactly("left-over-name: The message is signed “Dov” and goes out as " + signe.name());
+        assertThat(notes("Dear Neighbour, is Friday good?")).isEmpty();
+    }
+
+    @Test
+    void aMessageIsReadForTheDayItLeaves() throws Exception {
+        assertThat(notes("Dear Ines, I will come on 6 May.")).isEmpty();
+        Map<String, Object> later = message("A word", "Dear Ines, I will come on 6 May.");
+        later.put("wishes", Map.of("hour", Map.of("date", "2026-05-08", "time", "09:00", "zone", "Europe/London")));
+        assertThat(notes(later, signe)).containsExactly("stale-time: “6 May” has passed");
+    }
+
+    @Test
+    void itsFilesAreKnown() throws Exception {
+        assertThat(notes("Dear Ines, the plan is attached. Is it right?"))
+                .containsExactly("attachment-said: “attached”, but no file is attached");
+    }
+
+    @Test
+    void whoeverWroteLatelyIsNamed() throws Exception {
+        assertThat(notes("Dear Ines, is Friday good?")).isEmpty();
+        JsonNode sent = done("POST", "/api/messages", message("A word", "Dear Ines, is Friday good?"), signe);
+        assertThat(sent.has("id")).as(sent.toString()).isTrue();
+
+        Map<String, Object> next = message("A word", "Dear Ines, and Monday?");
+        next.put("id", UUID.randomUUID().toString());
+        next.remove("draft");
+        assertThat(notes(next, signe))
+                .containsExactly(
+                        "pressure: You wrote to Ines Okafor today",
+                        "pressure: Ines Okafor had a message from this template today",
+                        "subject-again: The last message to Ines Okafor had the same subject");
+        next.put("template", null);
+        assertThat(notes(next, dov))
+                .containsExactly(
+                        "pressure: Signe wrote to Ines Okafor today",
+                        "subject-again: The last message to Ines Okafor had the same subject");
+    }
+
+    @Test
+    void aCheckIsIgnoredForItsVeryWordsAndShownInHistory() throws Exception {
+        Map<String, Object> message = message("A word", "Dear Ines, the plan is attached. Is it right?");
+        done("PUT", "/api/message-drafts/" + draft, Map.of("version", 0, "message", message), signe);
+        JsonNode note = first(message);
+
+        assertThat(ignore(ignored(note, "  "), signe).at("/fields/reason").asString())
+                .isNotEmpty();
+        assertThat(ignore(ignored(note, "mine"), dov).get("code").asString()).isEqualTo("missing");
+        ignore(ignored(note, "it went by post"), signe);
+        assertThat(notes(message, signe)).isEmpty();
+        assertThat(first(message).at("/waved/reason").asString()).isEqualTo("it went by post");
+        assertThat(notes(message("A word", "Dear Ines, please see the attachment."), signe))
+                .as("other words")
+                .hasSize(1);
+
+        done("POST", "/api/messages", message, signe);
+        JsonNode sent = done("GET", "/api/messages/" + message.get("id"), null, signe);
+        assertThat(sent.at("/ignored/0/title").asString()).isEqualTo("“attached”, but no file is attached");
+        assertThat(sent.at("/ignored/0/by").asString()).isEqualTo("Signe");
+    }
+
+    @Test
+    void aCheckIsAskedAgain() throws Exception {
+        Map<String, Object> message = message("A word", "Dear Ines, the plan is attached. Is it right?");
+        done("PUT", "/api/message-drafts/" + draft, Map.of("version", 0, "message", message), signe);
+        JsonNode note = first(message);
+        ignore(ignored(note, "it went by post"), signe);
+        ignore(ignored(note, null), signe);
+
+        assertThat(notes(message, signe)).hasSize(1);
+        assertThat(sql.queryForObject("select count(*) from message_ignored", Integer.class))
+                .isZero();
+    }
+
+    @Test
+    void aDiscardedMessageLeavesNothingBehind() throws Exception {
+        Map<String, Object> message = message("A word", "Dear Ines, the plan is attached. Is it right?");
+        done("PUT", "/api/message-drafts/" + draft, Map.of("version", 0, "message", message), signe);
+        ignore(ignored(first(message), "it went by post"), signe);
+        done("DELETE", "/api/message-drafts/" + draft, null, signe);
+
+        assertThat(sql.queryForObject("select count(*) from message_ignored", Integer.class))
+                .isZero();
+    }
+
+    @Test
+    void aWrongWeekdayStops() throws Exception {
+        Map<String, Object> message = message("A word", "Dear Ines, I will come on Friday, 9 May.");
+        assertThat(done("POST", "/api/messages", message, signe).get("detail").asString())
+                .contains("9 May");
+    }
+}
