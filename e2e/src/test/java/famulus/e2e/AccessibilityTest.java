@@ -137,6 +137,12 @@ class AccessibilityTest extends BrowserTest {
         page.navigate(address("/company/tracking"));
         page.getByLabel("Track opens and clicks").waitFor();
         scan(page, "what is counted");
+        page.navigate(address("/company/checks"));
+        page.getByLabel("Names of somebody else")
+                .or(page.getByText("Editors and administrators decide this."))
+                .first()
+                .waitFor();
+        scan(page, "the checks");
         page.navigate(address("/templates/new"));
         page.locator("iframe").waitFor();
         scan(page, "New template");

@@ -21,6 +21,36 @@ class CompanyTest extends BrowserTest {
     }
 
     @Test
+    void aCheckIsMadeMustFixForTheCompanyAndBackAgain() {
+        Page page = openAs("Amos", "/company/checks");
+        Locator level = page.getByLabel("A subject that shouts");
+        level.selectOption("Must fix");
+        assertThat(page.getByText("A subject that shouts: must fix from now on."))
+                .isVisible();
+
+        find(page, "Priya Ivory");
+        beginMessage(page, "quo");
+        textbox(page, "Subject of this message").fill("URGENT: your quote");
+        button(page, "Send now").click();
+        assertThat(page.getByText("One thing to fix before this message can go"))
+                .isVisible();
+        button(page, "Discard").click();
+
+        page.navigate(address("/company/checks"));
+        assertThat(level).hasValue("STOP");
+        level.selectOption("Off");
+        assertThat(page.getByText("A subject that shouts: off from now on.")).isVisible();
+        button(page, "Undo").click();
+        assertThat(level).hasValue("STOP");
+        level.selectOption("To check");
+        page.reload();
+        assertThat(level).hasValue("QUERY");
+        Page other = openAs("Dov", "/company/checks");
+        assertThat(other.getByText("Editors and administrators decide this.")).isVisible();
+        assertThat(other.getByLabel("A subject that shouts")).hasCount(0);
+    }
+
+    @Test
     void aFieldOfOnesOwnIsAddedUsedRenamedAndRetired() {
         Page page = openAs("Amos", "/company/fields");
         button(page, "Add a field").click();

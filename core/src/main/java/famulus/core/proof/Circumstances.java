@@ -11,7 +11,8 @@ import java.util.Optional;
  * @param day the day it leaves, where its reader is
  * @param reader language and region of its reader
  * @param files the names of what is attached; empty where that is not known, as of a template that others add to
- * @param theirs what belongs to its reader: their name, their organisation's, their deal's
+ * @param theirs what belongs to its reader: their name first, then their organisation's
+ * @param values what fields of the message say
  * @param names what is known of the names it says; empty where nobody looked
  * @param before what went to its reader before; empty where that is not known, as of a template
  */
@@ -20,21 +21,24 @@ public record Circumstances(
         Locale reader,
         Optional<List<String>> files,
         List<String> theirs,
+        List<SaidValue> values,
         Optional<KnownNames> names,
         Optional<Correspondence> before) {
     public Circumstances {
         files = files.map(List::copyOf);
         theirs = List.copyOf(theirs);
+        values = List.copyOf(values);
     }
 
     /** Those of a message of which nothing is known but its day and its reader. */
     public static Circumstances on(LocalDate day, Locale reader) {
-        return new Circumstances(day, reader, Optional.empty(), List.of(), Optional.empty(), Optional.empty());
+        return new Circumstances(
+                day, reader, Optional.empty(), List.of(), List.of(), Optional.empty(), Optional.empty());
     }
 
     /** The same where the names it says have been looked for. */
     public Circumstances knowing(KnownNames known) {
-        return new Circumstances(day, reader, files, theirs, Optional.of(known), before);
+        return new Circumstances(day, reader, files, theirs, values, Optional.of(known), before);
     }
 
     /** Whether it is known that nobody has written to its reader before. */

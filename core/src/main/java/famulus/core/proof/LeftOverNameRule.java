@@ -11,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -76,9 +77,13 @@ final class LeftOverNameRule implements ProseRule {
 
     private static Optional<Note> whole(Whole said, KnownNames known, Circumstances around) {
         String key = NameKey.of(said.words());
-        boolean ours = Stream.concat(around.theirs().stream(), Stream.of(known.sender()))
-                .map(NameKey::of)
-                .anyMatch(key::equals);
+        String name = SearchText.folded(said.words());
+        boolean ours = Stream.of(
+                        around.theirs().stream(),
+                        around.values().stream().map(SaidValue::text),
+                        Stream.of(known.sender()))
+                .flatMap(Function.identity())
+                .anyMatch(one -> SearchText.folded(one).contains(name));
         String what = known.elsewhere().get(key);
         if (what == null || ours) {
             return Optional.empty();

@@ -18,6 +18,7 @@ public final class Proofreader {
             "left-over-name",
             "legibility",
             "nothing-asked",
+            "odd-value",
             "salutation",
             "stale-time");
 
@@ -51,6 +52,7 @@ public final class Proofreader {
                 new ProseCheck(List.of(
                         new WeekdayRule(),
                         new LeftOverNameRule(),
+                        new OddValueRule(),
                         new SalutationRule(),
                         new StaleTimeRule(),
                         new WishRule(),

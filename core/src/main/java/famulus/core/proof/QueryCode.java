@@ -9,6 +9,8 @@ public enum QueryCode {
     STALE_TIME("stale-time", "Dates and months that have passed", false),
     /** A name that is neither its reader's nor its sender's. */
     LEFT_OVER_NAME("left-over-name", "Names of somebody else", false),
+    /** A value that nobody would write. */
+    ODD_VALUE("odd-value", "Values that look odd", true),
     /** A greeting to nobody in particular. */
     SALUTATION("salutation", "A greeting to nobody in particular", true),
     /** “Attached” and nothing attached. */

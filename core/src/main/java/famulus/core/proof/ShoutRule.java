@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** {@code subject-shout}: capitals or repeated marks in the subject, other than in a name that is written so. */
 final class ShoutRule implements ProseRule {
@@ -41,7 +42,8 @@ final class ShoutRule implements ProseRule {
     }
 
     private static boolean theirs(String words, Circumstances around) {
-        return around.theirs().stream().anyMatch(name -> name.contains(words) || words.contains(name));
+        return Stream.concat(around.theirs().stream(), around.values().stream().map(SaidValue::text))
+                .anyMatch(name -> name.contains(words) || words.contains(name));
     }
 
     private static String calm(String words, boolean first) {

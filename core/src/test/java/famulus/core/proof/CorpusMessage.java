@@ -22,6 +22,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A message of the corpus: in its file after a line {@code === 2026-05-04 | first | attached: list.pdf | to: May Ferrand}, the
@@ -72,6 +73,7 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
         String[] head = lines[0].strip().split("\\s*\\|\\s*");
         List<String> attached = new ArrayList<>();
         List<String> theirs = new ArrayList<>();
+        List<SaidValue> values = new ArrayList<>();
         String sender = "";
         Locale reader = usual;
         Optional<Correspondence> before = Optional.empty();
@@ -82,16 +84,39 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
                 case "attached" -> attached.add(value);
                 case "to" -> theirs.addAll(List.of(value.split("\\s*,\\s*")));
                 case "from" -> sender = value;
+                case "value" -> values.add(said(value));
                 case "reader" -> reader = Locale.forLanguageTag(value);
                 default -> throw new IllegalArgumentException(part);
             }
         }
+        theirs.stream()
+                .limit(1)
+                .flatMap(name -> Stream.of(name.split(" ")))
+                .forEach(part -> values.add(new SaidValue(SaidValue.Kind.PERSON, "Name", part)));
         return new CorpusMessage(
                 file,
                 lines[1],
                 lines[2].strip(),
                 new Circumstances(
-                        LocalDate.parse(head[0]), reader, Optional.of(attached), theirs, names(sender), before));
+                        LocalDate.parse(head[0]),
+                        reader,
+                        Optional.of(attached),
+                        theirs,
+                        values,
+                        names(sender),
+                        before));
+    }
+
+    /** What a field says, such as {@code First name=Ines}. */
+    private static SaidValue said(String written) {
+        String label = written.substring(0, written.indexOf('='));
+        SaidValue.Kind kind =
+                switch (label) {
+                    case "First name", "Last name" -> SaidValue.Kind.PERSON;
+                    case "Name", "Town" -> SaidValue.Kind.NAME;
+                    default -> SaidValue.Kind.OTHER;
+                };
+        return new SaidValue(kind, label, written.substring(label.length() + 1));
     }
 
     /** What would be found in the records: some of the names are words too. */

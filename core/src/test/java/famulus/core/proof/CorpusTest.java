@@ -22,6 +22,7 @@ class CorpusTest {
             "left-over-name",
             "legibility",
             "nothing-asked",
+            "odd-value",
             "salutation",
             "stale-time",
             "subject-shout",

@@ -37,7 +37,13 @@ class ProseRulesTest {
 
     private static Circumstances attached(String... files) {
         return new Circumstances(
-                MONDAY, Locale.UK, Optional.of(List.of(files)), List.of(), Optional.empty(), Optional.empty());
+                MONDAY,
+                Locale.UK,
+                Optional.of(List.of(files)),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     @ParameterizedTest
@@ -137,6 +143,7 @@ class ProseRulesTest {
                 Locale.UK,
                 Optional.empty(),
                 List.of("NINEFOLD BERRY FARM"),
+                List.of(),
                 Optional.empty(),
                 Optional.empty());
 
@@ -164,7 +171,13 @@ class ProseRulesTest {
                 "Re: about friday",
                 "Is Friday good?",
                 new Circumstances(
-                        MONDAY, Locale.UK, Optional.empty(), List.of(), Optional.empty(), Optional.of(before)));
+                        MONDAY,
+                        Locale.UK,
+                        Optional.empty(),
+                        List.of(),
+                        List.of(),
+                        Optional.empty(),
+                        Optional.of(before)));
 
         assertThat(notes)
                 .extracting(Note::title)
@@ -181,9 +194,33 @@ class ProseRulesTest {
                                 Locale.UK,
                                 Optional.empty(),
                                 List.of(),
+                                List.of(),
                                 Optional.empty(),
                                 Optional.of(answering))))
                 .isEmpty();
+    }
+
+    @Test
+    void anOddValueIsCalmedWhereItStands() {
+        Circumstances saying = new Circumstances(
+                MONDAY,
+                Locale.UK,
+                Optional.empty(),
+                List.of("INES BRANDT"),
+                List.of(
+                        new SaidValue(SaidValue.Kind.PERSON, "First name", "INES"),
+                        new SaidValue(SaidValue.Kind.OTHER, "Code", "ABCD"),
+                        new SaidValue(SaidValue.Kind.PERSON, "Name in another script", "李小龙")),
+                Optional.empty(),
+                Optional.empty());
+
+        assertThat(read("About Friday", "Dear INES, is ABCD right for 李小龙?", saying))
+                .singleElement()
+                .satisfies(note -> {
+                    assertThat(note.title()).isEqualTo("First name “INES” is written in capitals");
+                    assertThat(note.nearest()).containsExactly("Ines");
+                    assertThat(note.span().start()).isEqualTo(5);
+                });
     }
 
     @Test

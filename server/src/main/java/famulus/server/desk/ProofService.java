@@ -23,6 +23,7 @@ import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
 import famulus.core.proof.SaidNames;
+import famulus.core.proof.SaidValue;
 import famulus.core.record.FieldInput;
 import famulus.core.record.PlainLine;
 import famulus.core.record.StoredValue;
@@ -190,7 +191,8 @@ public class ProofService {
         paths.addAll(beside.program.paths());
         Person person = people.person(
                 to, sender, catalogue, about == About.DEAL, NeededData.of(paths).withAddresses());
-        return new ProofBeside(reading.of(person), beside.merge(person));
+        Merge said = beside.merge(person);
+        return new ProofBeside(reading.of(person, beside.said(said.merged())), said);
     }
 
     /** A message merged for a person, whose values are gathered once for whatever else is read for them. */
@@ -217,7 +219,7 @@ public class ProofService {
          */
         public Proof proof(MessageSource made) {
             return new PreparedMessage(signed(made, sender), reading.about, reading.catalogue, reading.given)
-                    .of(person);
+                    .of(person, reading.said(merge().merged()));
         }
     }
 
@@ -326,8 +328,17 @@ public class ProofService {
 
         /** Reads it for one person, whose name is told from others. */
         private Proof of(Person person) {
+            return of(person, List.of());
+        }
+
+        /**
+         * The same of a message whose fields have become words.
+         *
+         * @param said what they said
+         */
+        private Proof of(Person person, List<SaidValue> said) {
             Instant at = given.at().orElseGet(clock::instant);
-            ProofSubject subject = subject(person, at);
+            ProofSubject subject = subject(person, at, said);
             // Whoever it was to go out as may have left.
             ProofSubject known = team.find(person.sender())
                     .map(sender -> names.of(SaidNames.of(subject), person, sender))
@@ -339,18 +350,23 @@ public class ProofService {
         /** Reads it for one of many: whose names it says is asked of none of them. */
         private Proof amongMany(Person person) {
             Instant at = given.at().orElseGet(clock::instant);
-            return of(person, subject(person, at), at);
+            return of(person, subject(person, at, List.of()), at);
         }
 
         private Proof of(Person person, ProofSubject subject, Instant at) {
             return new Proof(person, catalogue, program, subject, levels.of(proofreader.read(subject)), at);
         }
 
-        private ProofSubject subject(Person person, Instant at) {
+        private List<SaidValue> said(MergedMessage merged) {
+            return SaidValue.of(merged, path -> label(catalogue, path, about));
+        }
+
+        private ProofSubject subject(Person person, Instant at, List<SaidValue> said) {
+            MergedMessage merged = merged(person, at);
             return new ProofSubject(
                     source,
                     problems(),
-                    merged(person, at),
+                    merged,
                     person.name(),
                     path -> label(catalogue, path, about),
                     given.sending(),
@@ -360,6 +376,9 @@ public class ProofService {
                             given.files(),
                             Stream.of(person.name(), person.company())
                                     .filter(name -> !name.isBlank())
+                                    .toList(),
+                            Stream.concat(said(merged).stream(), said.stream())
+                                    .distinct()
                                     .toList(),
                             Optional.empty(),
                             given.before()));

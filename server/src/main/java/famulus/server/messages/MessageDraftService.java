@@ -137,8 +137,7 @@ public class MessageDraftService {
 
     /** A message as its sender has written it, read afresh; one that has no words of its own is as its template is merged. */
     MessageDraft read(MessageToSend message, Colleague asking) {
-        Wanted wanted = wanted(message, asking);
-        return read(message, wanted, given(message, wanted, asking));
+        return beside(message, asking).draft();
     }
 
     private MessageDraft read(MessageToSend message, Wanted wanted, Given given) {

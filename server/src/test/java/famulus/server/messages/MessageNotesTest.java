@@ -73,6 +73,22 @@ class MessageNotesTest extends ServerTest {
         assertThat(notes("Dear Neighbour, is Friday good?")).isEmpty();
     }
 
+    /** Whoever a field of the template names is not left over, though the field has become words. */
+    @Test
+    void whomAFieldNamesBelongsToTheMessage() throws Exception {
+        change(ines, "job_title", "Deputy of Tobias Ångström");
+        UUID naming = template("CONTACT", "A word", "Dear {contact.first_name}, is {contact.job_title} there?");
+        JsonNode begun =
+                done("POST", "/api/messages/begin", Map.of("template", naming, "kind", "contact", "id", ines), signe);
+        assertThat(begun.at("/read/proof/notes")).isEmpty();
+
+        Map<String, Object> message =
+                message(naming, ines, words("A word", begun.at("/words/body").asString()));
+        assertThat(notes(message, signe)).isEmpty();
+        message.put("template", template.toString());
+        assertThat(notes(message, signe)).containsExactly("left-over-name: “Tobias Ångström” is a contact");
+    }
+
     @Test
     void aMessageIsReadForTheDayItLeaves() throws Exception {
         assertThat(notes("Dear Ines, I will come on 6 May.")).isEmpty();
