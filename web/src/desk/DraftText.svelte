@@ -331,4 +331,9 @@
     text-decoration: underline wavy var(--stop);
     text-underline-offset: 3px;
   }
+
+  .text :global(.noted.query) {
+    text-decoration: underline dotted 2px var(--query);
+    text-underline-offset: 3px;
+  }
 </style>

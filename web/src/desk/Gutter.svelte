@@ -26,7 +26,19 @@
   /** The query that is being let pass. */
   let waving = $state<string | null>(null);
   let reason = $state('');
-  const open = $derived(notes.filter((note) => !note.waved));
+  /** More than one looks through; of very many the gravest are shown. */
+  const MOST = 60;
+  const all = $derived(notes.filter((note) => !note.waved));
+  const open = $derived(all.length <= MOST ? all : gravest());
+  const more = $derived(all.length - open.length);
+
+  function gravest(): Schemas['ShownNote'][] {
+    const chosen = new Set(
+      [...all].sort((a, b) => Number(b.level === 'STOP') - Number(a.level === 'STOP')).slice(0, MOST),
+    );
+    return all.filter((note) => chosen.has(note));
+  }
+
   const passed = $derived(notes.filter((note) => note.waved));
 
   function name(note: Schemas['ShownNote']): string {
@@ -102,6 +114,7 @@
       {/if}
     </div>
   {/each}
+  {#if more}<p class="more">and {more} more; those that stop the message come first</p>{/if}
   {#if passed.length}
     <details>
       <summary>{passed.length} ignored</summary>
@@ -177,6 +190,11 @@
     background: var(--sheet);
     color: var(--ink);
     font: 12.5px/1.3 var(--sans);
+  }
+
+  .more {
+    padding: 4px 8px;
+    color: var(--ink-soft);
   }
 
   details {

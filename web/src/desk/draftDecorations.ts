@@ -33,14 +33,18 @@ export function alreadyDrawn(there: DecorationSet | undefined, wanted: Decoratio
 /** The places that notes are about; a note about a place that is gone is left out. */
 export function noteDecorations(doc: Node, notes: Schemas['ShownNote'][]): Decoration[] {
   const length = sourceOf(doc).length;
-  return notes
-    .filter((note) => note.end > note.start && note.end <= length)
-    .map((note) => {
-      const from = positionOf(doc, note.start);
-      const to = Math.max(positionOf(doc, note.end), from + 1);
-      const says = `noted ${note.level.toLowerCase()}`;
-      return Decoration.inline(from, to, { class: says }, { says });
-    });
+  return (
+    notes
+      .filter((note) => note.end > note.start && note.end <= length)
+      // A check of a whole text is about none of its words.
+      .filter((note) => note.level === 'STOP' || note.end - note.start < length)
+      .map((note) => {
+        const from = positionOf(doc, note.start);
+        const to = Math.max(positionOf(doc, note.end), from + 1);
+        const says = `noted ${note.level.toLowerCase()}`;
+        return Decoration.inline(from, to, { class: says }, { says });
+      })
+  );
 }
 
 /** Of a message: the words that are values, those changed by hand, and where words were taken out. */

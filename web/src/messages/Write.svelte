@@ -530,6 +530,7 @@
     display: grid;
     grid-template-columns: minmax(0, 1fr) 178px;
     column-gap: 8px;
+
     --gutter-rule: transparent;
   }
 

@@ -55,6 +55,8 @@ class MessageNotesTest extends BrowserTest {
     @Test
     void aCheckIsIgnoredForAReasonThatItsHistoryTells() {
         Page page = writing("quo");
+        Locator history = page.locator("button.message");
+        int before = history.count();
         Locator text = textbox(page, "Text of this message");
         goToEnd(page, text);
         page.keyboard().type("The drawing is attached.");
@@ -71,7 +73,8 @@ class MessageNotesTest extends BrowserTest {
         goToEnd(page, text);
         page.keyboard().press("Control+Enter");
         assertThat(page.getByText("On its way to Tyrell Blueford")).isVisible();
-        page.locator("button.message").first().click();
+        assertThat(history).hasCount(before + 1);
+        history.first().click();
         assertThat(page.getByText("Ignored by Signe: “attached”, but no file is attached"))
                 .isVisible();
         assertThat(page.getByText("it went by post")).isVisible();

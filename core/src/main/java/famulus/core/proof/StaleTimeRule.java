@@ -57,13 +57,25 @@ final class StaleTimeRule implements ProseRule {
         }
 
         void read(List<Note> notes) {
-            asOf(notes);
-            relative(notes);
-            if (text.has(stretch, "ahead") && !text.has(stretch, "back")) {
-                dates(notes);
-                months(notes);
-                years(notes);
+            if (!dates.isEmpty()) {
+                asOf(notes);
+                week("this_week", monday(), notes);
+                week("next_week", monday().plusWeeks(1), notes);
             }
+            beside("today", day, notes);
+            beside("tomorrow", day.plusDays(1), notes);
+            List<Note> passed = new ArrayList<>();
+            dates(passed);
+            months(passed);
+            years(passed);
+            // Which way a sentence looks is asked only where it matters: most sentences name no day.
+            if (!passed.isEmpty() && text.has(stretch, "ahead") && !text.has(stretch, "back")) {
+                notes.addAll(passed);
+            }
+        }
+
+        private LocalDate monday() {
+            return day.minusDays(day.getDayOfWeek().getValue() - 1L);
         }
 
         private void dates(List<Note> notes) {
@@ -109,6 +121,9 @@ final class StaleTimeRule implements ProseRule {
         }
 
         private void years(List<Note> notes) {
+            if (stretch.of(text.prose().text()).indexOf("20") < 0) {
+                return;
+            }
             Matcher year = matcher("year_said");
             while (year.find()) {
                 Stretch said = new Stretch(stretch.start() + year.start("year"), stretch.start() + year.end("year"));
@@ -141,15 +156,7 @@ final class StaleTimeRule implements ProseRule {
             return days < 365 ? days / 30 + " months" : "more than a year";
         }
 
-        /** What is said of a day or week that is named from today, and another day that stands beside it. */
-        private void relative(List<Note> notes) {
-            beside("today", day, day, notes);
-            beside("tomorrow", day.plusDays(1), day.plusDays(1), notes);
-            LocalDate monday = day.minusDays(day.getDayOfWeek().getValue() - 1L);
-            week("this_week", monday, notes);
-            week("next_week", monday.plusWeeks(1), notes);
-        }
-
+        /** What is said of a week, and a day that lies in another one. */
         private void week(String key, LocalDate monday, List<Note> notes) {
             Matcher week = matcher(key);
             if (week.find()) {
@@ -162,7 +169,7 @@ final class StaleTimeRule implements ProseRule {
         }
 
         /** A weekday or date right after “today” or “tomorrow”. */
-        private void beside(String key, LocalDate first, LocalDate last, List<Note> notes) {
+        private void beside(String key, LocalDate then, List<Note> notes) {
             Matcher said = matcher(key);
             while (said.find()) {
                 int at = stretch.start() + said.end();
@@ -170,8 +177,8 @@ final class StaleTimeRule implements ProseRule {
                         .filter(one -> one.whole().start() >= at && one.whole().start() - at <= 4)
                         .findFirst();
                 if (date.isPresent()) {
-                    boolean then = date.get().meant(day).anyMatch(one -> !one.isBefore(first) && !one.isAfter(last));
-                    if (!then) {
+                    boolean right = date.get().meant(day).anyMatch(then::equals);
+                    if (!right) {
                         notes.add(notThen(said.group(), date.get().whole()));
                     }
                     continue;
@@ -182,7 +189,7 @@ final class StaleTimeRule implements ProseRule {
                 name.region(at, stretch.end());
                 if (name.lookingAt()) {
                     Optional<DayOfWeek> weekday = WrittenDates.weekday(name.group("weekday"), text.language());
-                    if (weekday.isPresent() && weekday.get() != first.getDayOfWeek()) {
+                    if (weekday.isPresent() && weekday.get() != then.getDayOfWeek()) {
                         notes.add(notThen(said.group(), new Stretch(name.start("weekday"), name.end("weekday"))));
                     }
                 }
