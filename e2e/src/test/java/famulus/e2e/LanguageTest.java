@@ -242,7 +242,7 @@ class LanguageTest extends BrowserTest {
 
         page.reload();
         assertThat(text).containsText("We agreed: 48 hives for East.");
-        page.keyboard().press("Control+Enter");
+        button(page, "Send now").click();
         page.getByText("On its way to Ines Okafor-Brandt.").waitFor();
         page.locator(".message")
                 .filter(new Locator.FilterOptions().setHasText("What we agreed for Larkfield East"))

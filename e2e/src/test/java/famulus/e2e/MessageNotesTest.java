@@ -71,7 +71,7 @@ class MessageNotesTest extends BrowserTest {
         page.reload();
         assertThat(notes(page).getByText("1 ignored")).isVisible();
         goToEnd(page, text);
-        page.keyboard().press("Control+Enter");
+        button(page, "Send now").click();
         assertThat(page.getByText("On its way to Tyrell Blueford")).isVisible();
         assertThat(history).hasCount(before + 1);
         history.first().click();

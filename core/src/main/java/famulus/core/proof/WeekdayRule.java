@@ -31,14 +31,7 @@ final class WeekdayRule implements ProseRule {
             return Optional.of(
                     note(text, date.whole(), "There is no “" + written + "”", "Correct the date.", List.of()));
         }
-        // What is said of a day long past without its year can't be told.
-        boolean past = date.year().isEmpty()
-                && text.has(text.prose().sentenceAt(date.whole().start()), "long_past");
-        boolean fits = date.weekday().isEmpty()
-                || past
-                || date.meant(day)
-                        .anyMatch(one -> one.getDayOfWeek() == date.weekday().get());
-        if (fits) {
+        if (date.weekday().isEmpty() || fits(text, date, day)) {
             return Optional.empty();
         }
         LocalDate meant = date.nearest(day).orElseThrow();
@@ -50,6 +43,16 @@ final class WeekdayRule implements ProseRule {
                         + " is a " + meant.getDayOfWeek().getDisplayName(TextStyle.FULL, java.util.Locale.ENGLISH),
                 "Correct the weekday (" + right + ") or the date.",
                 instead(text, date, written, meant)));
+    }
+
+    /** Whether a day is the weekday it is called; one without its year may be told of years later. */
+    private static boolean fits(ProseText text, WrittenDate date, LocalDate day) {
+        Stretch sentence = text.prose().sentenceAt(date.whole().start());
+        boolean told = date.year().isEmpty() && text.has(sentence, "back");
+        boolean longPast = date.year().isEmpty() && text.has(sentence, "long_past");
+        return longPast
+                || Stream.concat(date.meant(day), told ? date.past(day) : Stream.empty())
+                        .anyMatch(one -> one.getDayOfWeek() == date.weekday().get());
     }
 
     private static String month(LocalDate day, WrittenLanguage language) {

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  */
 public final class Prose {
     private static final Pattern QUOTED = Pattern.compile(
-            "^(?:>.*|-{2,} ?(?:Original|Ursprüngliche|Message).*|(?:On|Am|Le) .{4,120}(?:wrote|schrieb|a écrit)\\b.*)$",
+            "^(?:>.*|-{2,} ?(?:Original|Ursprüngliche|Message).*|(?:On|Am|Le) .{4,120}(?:wrote|schrieb.{0,60}|a écrit)\\s?:\\s*)$",
             Pattern.MULTILINE);
     private static final Pattern END =
             Pattern.compile("[.!?…]+[\"”“’»)\\]]*(?=\\s+[\"“„«(¿]?[\\p{Lu}\\p{N}]|\\s*$)|\\n", Pattern.MULTILINE);

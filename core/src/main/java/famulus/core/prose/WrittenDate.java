@@ -81,4 +81,15 @@ public record WrittenDate(
                                 .stream())
                 .sorted(Comparator.comparingLong(day -> Math.abs(ChronoUnit.DAYS.between(from, day))));
     }
+
+    /** The days that may be meant by somebody who tells of the past: the last of their name up to a day. */
+    public Stream<LocalDate> past(LocalDate to) {
+        return days.stream()
+                .flatMap(one -> IntStream.rangeClosed(0, 8)
+                        .boxed()
+                        .flatMap(back -> one.in(year.orElse(to.getYear()) - back).stream())
+                        .filter(day -> !day.isAfter(to))
+                        .findFirst()
+                        .stream());
+    }
 }

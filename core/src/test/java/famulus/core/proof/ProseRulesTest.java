@@ -61,6 +61,7 @@ class ProseRulesTest {
                 "2026-05-04 | Last year, on Friday 9 May, it rained all day.",
                 "2026-05-04 | We have done this since 2019 and will go on.",
                 "2026-12-28 | We will come on 3 January.",
+                "2026-05-20 | On Friday, 9 January you told me of the roof.",
             })
     void timesThatFitAreLeftAlone(LocalDate day, String body) {
         assertThat(read(body, day)).isEmpty();

@@ -38,6 +38,8 @@ class ProseTest {
                         .text())
                 .isEqualTo("Yes.\n\n");
         assertThat(Prose.of("Ja.\n> Anbei der Plan").text()).isEqualTo("Ja.\n");
+        String told = "On Monday Tobias wrote that the key is lost.\nShall we wait?";
+        assertThat(Prose.of(told).text()).isEqualTo(told);
     }
 
     @Test
