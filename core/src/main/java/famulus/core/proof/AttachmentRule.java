@@ -30,7 +30,7 @@ final class AttachmentRule implements ProseRule {
                 return List.of(text.note(
                         CODE,
                         Note.Level.QUERY,
-                        "“" + said.get().of(text.prose().text()) + "”, but no file is attached",
+                        "“" + text.words(said.get()) + "”, but no file is attached",
                         "Attach it, or change the sentence.",
                         said.get()));
             }

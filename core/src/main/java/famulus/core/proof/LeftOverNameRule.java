@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -41,12 +42,15 @@ final class LeftOverNameRule implements ProseRule {
 
     private static Optional<Note> greeted(Greeted greeted, KnownNames known, Circumstances around) {
         Set<String> theirs = words(around.theirs());
-        List<String> names = greeted.names().stream()
-                .map(name -> name.of(greeted.text().prose().text()))
-                .toList();
+        List<String> names =
+                greeted.names().stream().map(name -> greeted.text().words(name)).toList();
+        // Of two readers the second is known by what a field says: “Dear Ines and Tobias”.
+        Set<String> said = around.values().stream()
+                .flatMap(value -> words(List.of(value.text())).stream())
+                .collect(Collectors.toSet());
         boolean them = names.stream()
-                .flatMap(name -> SearchText.words(List.of(name)).stream())
-                .anyMatch(word -> theirs.stream().anyMatch(one -> called(word, one)));
+                .flatMap(name -> words(List.of(name)).stream())
+                .anyMatch(word -> said.contains(word) || theirs.stream().anyMatch(one -> called(word, one)));
         boolean somebody = names.stream().anyMatch(name -> known.parts().contains(NameKey.of(name)));
         if (them || !somebody || names.isEmpty()) {
             return Optional.empty();
@@ -58,7 +62,7 @@ final class LeftOverNameRule implements ProseRule {
         String instead = names.size() > 1 ? reader : greeted.formal() ? parts[parts.length - 1] : parts[0];
         return Optional.of(note(
                 greeted.text(),
-                "“" + all.of(greeted.text().prose().text()) + "” is greeted, and the message goes to " + reader,
+                "“" + greeted.text().words(all) + "” is greeted, and the message goes to " + reader,
                 "Is the name left over from another message?",
                 all,
                 List.of(instead)));
@@ -100,19 +104,16 @@ final class LeftOverNameRule implements ProseRule {
         Set<String> sender = words(List.of(known.sender()));
         List<Stretch> lines = text.prose().paragraphs();
         return lines.subList(Math.max(0, lines.size() - LAST_LINES), lines.size()).stream()
-                .filter(line -> known.colleagues().stream()
-                        .anyMatch(colleague -> signs(line.of(text.prose().text()), colleague)))
-                .filter(line ->
-                        words(List.of(line.of(text.prose().text()))).stream().noneMatch(sender::contains))
+                .filter(line -> known.colleagues().stream().anyMatch(colleague -> signs(text.words(line), colleague)))
+                .filter(line -> words(List.of(text.words(line))).stream().noneMatch(sender::contains))
                 .findFirst()
                 .map(line -> note(
                         text,
-                        "The message is signed “" + line.of(text.prose().text()) + "” and goes out as "
-                                + known.sender(),
+                        "The message is signed “" + text.words(line) + "” and goes out as " + known.sender(),
                         "Sign it with your own name.",
                         line,
                         List.of(
-                                line.of(text.prose().text()).contains(" ")
+                                text.words(line).contains(" ")
                                         ? known.sender()
                                         : known.sender().split("\\s+")[0])));
     }

@@ -27,7 +27,7 @@ final class LegibilityRule implements ProseRule {
     }
 
     private static void add(List<Note> notes, ProseText text, Stretch one, int most, String title) {
-        String words = one.of(text.prose().text());
+        String words = text.words(one);
         // Words of one or two letters at the most: shorter than that it has too few of them anyway.
         if (words.length() <= most * 2) {
             return;

@@ -8,19 +8,14 @@ import java.util.Set;
 
 /** A set of checks, read in turn. */
 public final class Proofreader {
-    /** Those about words even where they name their block. */
-    private static final Set<String> OF_WORDS = Set.of(
-            StopCode.LINK_NOWHERE.code(),
-            StopCode.FILLER.code(),
-            StopCode.WEEKDAY_DATE.code(),
-            "attachment-said",
-            "insecure-link",
-            "left-over-name",
-            "legibility",
-            "nothing-asked",
-            "odd-value",
-            "salutation",
-            "stale-time");
+    /** Those about a block itself; any other note that names its block is about words in it. */
+    private static final Set<String> OF_BLOCKS = Set.of(
+            StopCode.PICTURE_LOST.code(),
+            StopCode.PASSAGE_LOST.code(),
+            StopCode.FEED_LOST.code(),
+            QueryCode.CONTRAST.code(),
+            QueryCode.NO_DESCRIPTION.code(),
+            "html-cleaned");
 
     private final List<Check> checks;
 
@@ -109,6 +104,6 @@ public final class Proofreader {
         boolean whole = note.span().start() == 0
                 && note.span().end() == subject.source().text(note.part()).length()
                 && !note.stops();
-        return !whole && (note.block().isEmpty() || OF_WORDS.contains(note.code()));
+        return !whole && (note.block().isEmpty() || !OF_BLOCKS.contains(note.code()));
     }
 }

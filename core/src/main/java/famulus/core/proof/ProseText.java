@@ -203,6 +203,11 @@ final class ProseText {
         return prose;
     }
 
+    /** The words of a stretch. */
+    String words(Stretch stretch) {
+        return stretch.of(prose.text());
+    }
+
     /** The language of the whole message. */
     WrittenLanguage language() {
         return language;
@@ -233,7 +238,7 @@ final class ProseText {
 
     /** Whether a sentence has words kept under a key. */
     boolean has(Stretch sentence, String key) {
-        return language.pattern(key).matcher(sentence.of(prose.text())).find();
+        return language.pattern(key).matcher(words(sentence)).find();
     }
 
     /** Where a stretch was written. */

@@ -39,7 +39,7 @@ public final class SaidNames {
     /** Words with capitals that stand together. */
     record Whole(ProseText text, Stretch place) {
         String words() {
-            return place.of(text.prose().text());
+            return text.words(place);
         }
     }
 
@@ -62,7 +62,7 @@ public final class SaidNames {
     private void greeted(ProseText text) {
         Pattern greeting = text.language().exact("greets");
         for (Stretch sentence : text.prose().sentences()) {
-            Matcher begins = greeting.matcher(sentence.of(text.prose().text()));
+            Matcher begins = greeting.matcher(text.words(sentence));
             if (!begins.lookingAt()) {
                 continue;
             }
@@ -79,7 +79,7 @@ public final class SaidNames {
     private void wholes(ProseText text) {
         for (Stretch together : text.all(TOGETHER)) {
             List<Stretch> words = new ArrayList<>();
-            Matcher one = ONE.matcher(together.of(text.prose().text()));
+            Matcher one = ONE.matcher(text.words(together));
             while (one.find()) {
                 words.add(new Stretch(together.start() + one.start(), together.start() + one.end()));
             }
@@ -108,8 +108,8 @@ public final class SaidNames {
     /** The keys to be looked for among first and last names. */
     public Set<String> parts() {
         return greeted.stream()
-                .flatMap(one -> one.names().stream()
-                        .map(name -> NameKey.of(name.of(one.text().prose().text()))))
+                .flatMap(one ->
+                        one.names().stream().map(name -> NameKey.of(one.text().words(name))))
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 

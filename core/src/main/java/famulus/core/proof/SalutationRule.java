@@ -16,7 +16,7 @@ final class SalutationRule implements ProseRule {
                 .ifPresent(said -> notes.add(text.note(
                         "salutation",
                         Note.Level.QUERY,
-                        "“" + said.of(text.prose().text()) + "”, and the message goes to "
+                        "“" + text.words(said) + "”, and the message goes to "
                                 + around.theirs().getFirst(),
                         "Greet them by their name.",
                         said))));

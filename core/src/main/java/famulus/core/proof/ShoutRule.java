@@ -20,20 +20,20 @@ final class ShoutRule implements ProseRule {
         for (ProseText text : texts) {
             if (text.part() == MessagePart.SUBJECT) {
                 text.all(CAPITALS).stream()
-                        .filter(one -> !theirs(one.of(text.prose().text()), around))
+                        .filter(one -> !theirs(text.words(one), around))
                         .findFirst()
                         .ifPresent(one -> notes.add(note(
                                 text,
                                 one,
-                                "“" + one.of(text.prose().text()) + "” shouts",
+                                "“" + text.words(one) + "” shouts",
                                 "Capitals look like advertising to readers and to their mail filters.",
-                                List.of(calm(one.of(text.prose().text()), one.start() == 0)))));
+                                List.of(calm(text.words(one), one.start() == 0)))));
                 text.all(MARKS).stream()
                         .findFirst()
                         .ifPresent(one -> notes.add(note(
                                 text,
                                 one,
-                                "The subject shouts: “" + one.of(text.prose().text()) + "”",
+                                "The subject shouts: “" + text.words(one) + "”",
                                 "One mark is enough, or none.",
                                 List.of())));
             }

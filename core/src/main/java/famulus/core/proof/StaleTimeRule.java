@@ -121,7 +121,7 @@ final class StaleTimeRule implements ProseRule {
         }
 
         private void years(List<Note> notes) {
-            if (stretch.of(text.prose().text()).indexOf("20") < 0) {
+            if (text.words(stretch).indexOf("20") < 0) {
                 return;
             }
             Matcher year = matcher("year_said");
@@ -146,7 +146,7 @@ final class StaleTimeRule implements ProseRule {
                         .findFirst()
                         .ifPresent(one -> notes.add(note(
                                 one.whole(),
-                                "“" + one.whole().of(text.prose().text()) + "” is " + ago(one) + " ago",
+                                "“" + text.words(one.whole()) + "” is " + ago(one) + " ago",
                                 "See whether it still holds.")));
             }
         }
@@ -199,7 +199,7 @@ final class StaleTimeRule implements ProseRule {
         private Note notThen(String said, Stretch about) {
             return note(
                     about,
-                    "“" + about.of(text.prose().text()) + "” isn’t “" + said + "” on the day this is sent",
+                    "“" + text.words(about) + "” isn’t “" + said + "” on the day this is sent",
                     "Correct one of the two.");
         }
 
@@ -210,14 +210,13 @@ final class StaleTimeRule implements ProseRule {
         private Matcher matcher(String key) {
             // Months and years are told by their capitals and figures, all else by its words alone.
             boolean exact = key.endsWith("_said");
-            return (exact ? text.language().exact(key) : text.language().pattern(key))
-                    .matcher(stretch.of(text.prose().text()));
+            return (exact ? text.language().exact(key) : text.language().pattern(key)).matcher(text.words(stretch));
         }
 
         private Note passed(Stretch about) {
             return note(
                     about,
-                    "“" + about.of(text.prose().text()) + "” has passed",
+                    "“" + text.words(about) + "” has passed",
                     "The sentence looks ahead. Say which day is meant now.");
         }
 

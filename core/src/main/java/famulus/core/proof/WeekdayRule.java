@@ -6,9 +6,12 @@ import famulus.core.prose.WrittenLanguage;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -26,7 +29,7 @@ final class WeekdayRule implements ProseRule {
     }
 
     private static Optional<Note> wrong(ProseText text, WrittenDate date, LocalDate day) {
-        String written = date.whole().of(text.prose().text());
+        String written = text.words(date.whole());
         if (!date.exists()) {
             return Optional.of(
                     note(text, date.whole(), "There is no “" + written + "”", "Correct the date.", List.of()));
@@ -39,8 +42,8 @@ final class WeekdayRule implements ProseRule {
         return Optional.of(note(
                 text,
                 date.whole(),
-                date.number().of(text.prose().text()) + " " + month(meant, text.language()) + " " + meant.getYear()
-                        + " is a " + meant.getDayOfWeek().getDisplayName(TextStyle.FULL, java.util.Locale.ENGLISH),
+                text.words(date.number()) + " " + month(meant, text.language()) + " " + meant.getYear() + " is a "
+                        + meant.getDayOfWeek().getDisplayName(TextStyle.FULL, Locale.ENGLISH),
                 "Correct the weekday (" + right + ") or the date.",
                 instead(text, date, written, meant)));
     }
@@ -67,15 +70,14 @@ final class WeekdayRule implements ProseRule {
     private static List<String> instead(ProseText text, WrittenDate date, String written, LocalDate meant) {
         int from = date.whole().start();
         Stretch name = date.name().orElseThrow();
-        String said = name.of(text.prose().text());
+        String said = text.words(name);
         TextStyle style = said.replace(".", "").length() > 4 ? TextStyle.FULL : TextStyle.SHORT;
         String right = cased(said, name(meant.getDayOfWeek(), style, text.language()));
         DayOfWeek wanted = date.weekday().orElseThrow();
         Optional<LocalDate> other = Stream.of(
                         meant.with(TemporalAdjusters.previous(wanted)), meant.with(TemporalAdjusters.next(wanted)))
                 .filter(one -> one.getMonth() == meant.getMonth())
-                .min(java.util.Comparator.comparingLong(
-                        one -> Math.abs(java.time.temporal.ChronoUnit.DAYS.between(meant, one))));
+                .min(Comparator.comparingLong(one -> Math.abs(ChronoUnit.DAYS.between(meant, one))));
         return Stream.concat(
                         Stream.of(replaced(written, name, from, right)),
                         other.stream().map(day -> replaced(written, date.number(), from, "" + day.getDayOfMonth())))
@@ -92,7 +94,7 @@ final class WeekdayRule implements ProseRule {
 
     private static String cased(String like, String name) {
         return Character.isUpperCase(like.codePointAt(0))
-                ? name.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + name.substring(1)
+                ? name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1)
                 : name;
     }
 }

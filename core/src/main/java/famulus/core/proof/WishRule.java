@@ -45,7 +45,7 @@ final class WishRule implements ProseRule {
                     notes.add(text.note(
                             "stale-time",
                             Note.Level.QUERY,
-                            "“" + said.of(text.prose().text()) + "” doesn’t fit the day this is sent",
+                            "“" + text.words(said) + "” doesn’t fit the day this is sent",
                             "Change it, or leave it out.",
                             said));
                 }

@@ -7,11 +7,13 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.IntFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -69,9 +71,8 @@ public final class WrittenDates {
     }
 
     /** Names of a list by number: those of one place in it are parted by a stroke. */
-    private static <T> Map<String, T> numbered(
-            WrittenLanguage language, String key, java.util.function.IntFunction<T> of) {
-        Map<String, T> all = new java.util.LinkedHashMap<>();
+    private static <T> Map<String, T> numbered(WrittenLanguage language, String key, IntFunction<T> of) {
+        Map<String, T> all = new LinkedHashMap<>();
         List<String> places = language.list(key);
         for (int i = 0; i < places.size(); i++) {
             for (String name : places.get(i).split("\\|")) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -199,6 +200,25 @@ class ProseRulesTest {
                                 Optional.empty(),
                                 Optional.of(answering))))
                 .isEmpty();
+    }
+
+    @Test
+    void theSecondOfTwoReadersIsNoLeftOver() {
+        SaidValue greeting = new SaidValue(SaidValue.Kind.OTHER, "Greeting", "Dear Ines and Tobias");
+        KnownNames known = new KnownNames(Set.of("=tobias", "=priya"), Map.of(), List.of(), "Signe Halloran");
+        Circumstances both = new Circumstances(
+                        MONDAY,
+                        Locale.UK,
+                        Optional.empty(),
+                        List.of("Ines Brandt"),
+                        List.of(greeting),
+                        Optional.empty(),
+                        Optional.empty())
+                .knowing(known);
+
+        assertThat(read("About Friday", "Dear Tobias, dear Ines, is Friday good?", both))
+                .isEmpty();
+        assertThat(read("About Friday", "Dear Priya, is Friday good?", both)).hasSize(1);
     }
 
     @Test
