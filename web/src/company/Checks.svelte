@@ -39,7 +39,9 @@
   nobody needs can be turned off for everybody; one that matters can stop messages until it is dealt with.
 </p>
 {#if failed}<p role="alert">{failed}</p>{/if}
-<ul aria-label="Checks">
+<!-- Who may not decide has nothing else to focus here, and scrolls by the keyboard all the same. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<ul aria-label="Checks" tabindex={may ? undefined : 0}>
   {#each checks as check (check.code)}
     <li>
       <span id="check-{check.code}">{check.title}</span>

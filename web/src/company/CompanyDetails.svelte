@@ -27,10 +27,16 @@
 
   function edit(fact: Fact | null, event: MouseEvent) {
     wrong = {};
-    const { label, type, value, asOf } = fact ?? { label: '', type: 'TEXT', value: '', asOf: '' };
+    const { label, type, value, asOf, months } = fact ?? {
+      label: '',
+      type: 'TEXT',
+      value: '',
+      asOf: '',
+      months: 12,
+    };
     open = {
       name: fact?.name ?? '',
-      typed: { label, type, value, asOf } as Schemas['TypedFact'],
+      typed: { label, type, value, asOf, months } as Schemas['TypedFact'],
       anchor: event.currentTarget as HTMLElement,
     };
   }
@@ -50,12 +56,12 @@
   }
 
   async function remove(fact: Fact) {
-    const { label, type, value, asOf } = fact;
+    const { label, type, value, asOf, months } = fact;
     try {
       facts = await ask('delete', '/api/company/facts/{name}', { params: { name: fact.name } });
       notify(`“${label}” is removed. Templates that use it say so.`, {
         undo: async () => {
-          facts = await ask('post', '/api/company/facts', { body: { label, type, value, asOf } });
+          facts = await ask('post', '/api/company/facts', { body: { label, type, value, asOf, months } });
         },
       });
     } catch (failure) {
@@ -112,6 +118,19 @@
       {/if}
       <Field label="Value" bind:value={open.typed.value} error={wrong.value} />
       <Field label="As of" type="date" bind:value={open.typed.asOf} error={wrong.asOf} />
+      <Choose
+        label="Ask whether it is still true"
+        value={open.typed.months === null ? '' : String(open.typed.months)}
+        options={[
+          ['3', 'after 3 months'],
+          ['6', 'after 6 months'],
+          ['12', 'after a year'],
+          ['24', 'after two years'],
+          ['', 'never'],
+        ]}
+        error={wrong.months}
+        onchange={(code) => (open!.typed.months = code ? Number(code) : null)}
+      />
       <Button main type="submit">Save</Button>
     </form>
   </Slip>

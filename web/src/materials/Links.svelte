@@ -42,7 +42,7 @@
     event.preventDefault();
     if (!open) return;
     const { name, label, value } = open;
-    const body = { label, type: 'LINK', value, asOf: '' } as const;
+    const body = { label, type: 'LINK', value, asOf: '', months: null } as const;
     try {
       await take(
         name
@@ -56,12 +56,12 @@
     }
   }
 
-  async function remove({ name, label, type, value, asOf }: Fact) {
+  async function remove({ name, label, type, value, asOf, months }: Fact) {
     try {
       await take(await ask('delete', '/api/company/facts/{name}', { params: { name } }));
       notify(`“${label}” is removed.`, {
         undo: async () =>
-          take(await ask('post', '/api/company/facts', { body: { label, type, value, asOf } })),
+          take(await ask('post', '/api/company/facts', { body: { label, type, value, asOf, months } })),
       });
     } catch (failure) {
       notify(sentence(failure), { stop: true });

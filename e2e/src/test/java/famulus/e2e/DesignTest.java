@@ -29,7 +29,7 @@ class DesignTest extends BrowserTest {
         page.keyboard().press("Control+a");
         page.keyboard().type("Shall I call {person.first_name} on {today plus 2 working days as weekday}?");
         assertThat(text.locator(".chip")).hasCount(2);
-        assertThat(message(page).getByText(Pattern.compile("Shall I call Despina on Wednesday\\?")))
+        assertThat(message(page).getByText(Pattern.compile("Shall I call Despina on Thursday\\?")))
                 .isVisible();
         assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
         page.reload();

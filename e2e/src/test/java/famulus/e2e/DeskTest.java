@@ -99,7 +99,7 @@ class DeskTest extends BrowserTest {
         assertThat(notes(page)).containsText("There is no field “person.frist_name”");
         assertThat(notes(page)).containsText("This brace is never closed");
         assertThat(notes(page)).containsText("There is no subject");
-        assertThat(proof(page).locator(".mail .words")).containsText("the rest still merges on 4 May 2026.");
+        assertThat(proof(page).locator(".mail .words")).containsText("the rest still merges on 5 May 2026.");
 
         notes(page)
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("person.first_name"))

@@ -47,7 +47,7 @@ class ReaderTest extends BrowserTest {
         page.waitForCondition(() -> {
             page.request().get(pages + "/seen.gif", RequestOptions.create().setHeader("User-Agent", SOMEBODYS_PROGRAM));
             return newest(page, "Welcome to")
-                    .getByText(Pattern.compile("^opened 4 May"))
+                    .getByText(Pattern.compile("^opened 5 May"))
                     .isVisible();
         });
 

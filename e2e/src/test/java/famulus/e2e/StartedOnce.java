@@ -65,7 +65,7 @@ final class StartedOnce implements TestInstancePostProcessor {
             List<String> arguments =
                     new ArrayList<>(List.of("--server.port=0", "--famulus.data=memory", "--famulus.demo=" + demo));
             if (demo) {
-                arguments.add("--famulus.now=2026-05-04T09:00:00Z");
+                arguments.add("--famulus.now=2026-05-05T09:00:00Z");
             }
             arguments.addAll(settings);
             if (settings.stream().noneMatch(one -> one.startsWith(TAKE_BACK))) {

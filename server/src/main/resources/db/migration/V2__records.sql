@@ -261,9 +261,11 @@ create table record_renewal (
   done     uuid
 );
 
--- What the house says of itself, and since when it has been so. Its name, label and type stand in field_definition.
+-- What the house says of itself, when it was last true, and after how many months somebody should look at it again (null for
+-- never). Its name, label and type stand in field_definition.
 create table house_fact (
-  name  varchar(60) primary key,
-  said  varchar(1000) not null,
-  as_of date not null
+  name   varchar(60) primary key,
+  said   varchar(1000) not null,
+  as_of  date not null,
+  months integer check (months between 1 and 120)
 );

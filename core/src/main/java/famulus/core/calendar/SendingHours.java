@@ -78,14 +78,26 @@ public record SendingHours(ZoneId ours, ZoneId theirs, WorkingDays days) {
         if (hour.comesTwice()) {
             remarks.add("The clocks go back that night, so this hour comes twice. The first one is taken.");
         }
-        PlannedHour there = hour.in(theirs);
-        days.holiday(there.date()).ifPresent(name -> remarks.add("It is a holiday where they are: " + name + "."));
-        if (WEEKEND.contains(there.date().getDayOfWeek())) {
-            remarks.add("It is the weekend where they are.");
-        }
-        if (there.time().isBefore(EARLIEST) || there.time().isAfter(LATEST)) {
-            remarks.add("It is " + there.time().withSecond(0).withNano(0) + " where they are, outside office hours.");
-        }
+        against(hour.moment(), "they are").forEach(one -> remarks.add(one + "."));
         return remarks;
+    }
+
+    /**
+     * What speaks against a moment where they are, each in a sentence without its stop; nothing against one in office hours.
+     *
+     * @param who whoever is written to, and “is” or “are”
+     */
+    public List<String> against(Instant moment, String who) {
+        List<String> against = new ArrayList<>();
+        LocalDate date = LocalDate.ofInstant(moment, theirs);
+        LocalTime time = LocalTime.ofInstant(moment, theirs);
+        days.holiday(date).ifPresent(name -> against.add("It is a holiday where " + who + ": " + name));
+        if (WEEKEND.contains(date.getDayOfWeek())) {
+            against.add("It is the weekend where " + who);
+        }
+        if (time.isBefore(EARLIEST) || time.isAfter(LATEST)) {
+            against.add("It is " + time.withSecond(0).withNano(0) + " where " + who + ", outside office hours");
+        }
+        return against;
     }
 }

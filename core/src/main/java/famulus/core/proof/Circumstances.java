@@ -1,5 +1,7 @@
 package famulus.core.proof;
 
+import famulus.core.calendar.SendingHours;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +17,8 @@ import java.util.Optional;
  * @param values what fields of the message say
  * @param names what is known of the names it says; empty where nobody looked
  * @param before what went to its reader before; empty where that is not known, as of a template
+ * @param arrival when it reaches its reader; empty for a template
+ * @param variants the languages that its template is written in, if there are several
  */
 public record Circumstances(
         LocalDate day,
@@ -23,11 +27,34 @@ public record Circumstances(
         List<String> theirs,
         List<SaidValue> values,
         Optional<KnownNames> names,
-        Optional<Correspondence> before) {
+        Optional<Correspondence> before,
+        Optional<Arrival> arrival,
+        List<Locale> variants) {
     public Circumstances {
         files = files.map(List::copyOf);
         theirs = List.copyOf(theirs);
         values = List.copyOf(values);
+        variants = List.copyOf(variants);
+    }
+
+    /**
+     * When a message reaches its reader.
+     *
+     * @param at the moment
+     * @param hours what is known of hours where they are
+     */
+    public record Arrival(Instant at, SendingHours hours) {}
+
+    /** Those of which neither the hour nor the languages of a template are known. */
+    public Circumstances(
+            LocalDate day,
+            Locale reader,
+            Optional<List<String>> files,
+            List<String> theirs,
+            List<SaidValue> values,
+            Optional<KnownNames> names,
+            Optional<Correspondence> before) {
+        this(day, reader, files, theirs, values, names, before, Optional.empty(), List.of());
     }
 
     /** Those of a message of which nothing is known but its day and its reader. */
@@ -38,7 +65,7 @@ public record Circumstances(
 
     /** The same where the names it says have been looked for. */
     public Circumstances knowing(KnownNames known) {
-        return new Circumstances(day, reader, files, theirs, values, Optional.of(known), before);
+        return new Circumstances(day, reader, files, theirs, values, Optional.of(known), before, arrival, variants);
     }
 
     /** Whether it is known that nobody has written to its reader before. */

@@ -1,7 +1,6 @@
 package famulus.core.proof;
 
 import famulus.core.proof.SaidValue.Kind;
-import famulus.core.prose.Prose.Stretch;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -55,7 +54,7 @@ final class OddValueRule implements ProseRule {
     public List<Note> read(List<ProseText> texts, Circumstances around) {
         List<Note> notes = new ArrayList<>();
         for (SaidValue value : around.values()) {
-            odd(value).ifPresent(why -> place(texts, value.text())
+            odd(value).ifPresent(why -> SaidPlace.of(texts, value)
                     .ifPresent(place -> notes.add(place.text()
                             .note(
                                     "odd-value",
@@ -68,25 +67,14 @@ final class OddValueRule implements ProseRule {
         return notes;
     }
 
-    private record Place(ProseText text, Stretch at) {}
-
     /** What is odd, and what may have been meant. */
     private record Odd(String says, Optional<String> instead) {}
 
-    private static Optional<Place> place(List<ProseText> texts, String words) {
-        return texts.stream()
-                .filter(ProseText::ofMessage)
-                .flatMap(text -> {
-                    int at = text.prose().text().indexOf(words);
-                    return at < 0
-                            ? Optional.<Place>empty().stream()
-                            : Optional.of(new Place(text, new Stretch(at, at + words.length()))).stream();
-                })
-                .findFirst();
-    }
-
     private static Optional<Odd> odd(SaidValue value) {
         String text = value.text();
+        if (value.kind() == Kind.INSTEAD_OF_NAME) {
+            return Optional.empty();
+        }
         boolean name = value.kind() != Kind.OTHER;
         boolean person = value.kind() == Kind.PERSON;
         if (NOTHING.contains(text.strip().toLowerCase(Locale.ROOT))) {

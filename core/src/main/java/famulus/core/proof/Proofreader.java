@@ -44,10 +44,13 @@ public final class Proofreader {
                 new ContrastCheck(),
                 new InsecureLinkCheck(),
                 new PressureCheck(),
+                new HourCheck(),
+                new LanguageCheck(),
                 new ProseCheck(List.of(
                         new WeekdayRule(),
                         new LeftOverNameRule(),
                         new OddValueRule(),
+                        new OldFactRule(),
                         new SalutationRule(),
                         new StaleTimeRule(),
                         new WishRule(),

@@ -17,6 +17,12 @@ public enum QueryCode {
     ATTACHMENT_SAID("attachment-said", "“Attached” without an attachment", true),
     /** A first message that asks nothing. */
     NOTHING_ASKED("nothing-asked", "A first message that asks nothing", true),
+    /** A detail of our company that was last true long ago. */
+    OLD_FACT("old-fact", "Details of our company that may be out of date", false),
+    /** A reader whose language the template has a variant in. */
+    LANGUAGE("language", "Another language than the reader’s", true),
+    /** A holiday, a weekend or the night where the reader is. */
+    HOUR("hour", "Hours that don’t suit the reader", true),
     /** A reader who was written to a few days ago. */
     PRESSURE("pressure", "Written to in the last days", true),
     /** The subject of the last message once more. */

@@ -1,5 +1,8 @@
 package famulus.core.proof;
 
+import famulus.core.calendar.HolidayRule;
+import famulus.core.calendar.SendingHours;
+import famulus.core.calendar.WorkingDays;
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.merge.Analyser;
@@ -7,13 +10,18 @@ import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
 import famulus.core.message.MessageProgram;
 import famulus.core.message.MessageSource;
+import famulus.core.proof.Circumstances.Arrival;
+import famulus.core.proof.Correspondence.Written;
 import famulus.core.record.NameKey;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -26,7 +34,8 @@ import java.util.stream.Stream;
 
 /**
  * A message of the corpus: in its file after a line {@code === 2026-05-04 | first | attached: list.pdf | to: May Ferrand}, the
- * subject on one line and the body after it.
+ * subject on one line and the body after it. What nothing is said of is as it is for most messages: something else went to its
+ * reader ten days before, it arrives at ten of a working day, and its template has a variant in each language.
  *
  * @param file the file it stands in, without its ending
  */
@@ -57,6 +66,10 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
     private static final List<String> COLLEAGUES =
             List.of("Signe Halloran", "Dov Marchbanks", "Petra Vance", "Oriel Tamsin", "Amos Quill", "Leonie Marsh");
 
+    private static final WorkingDays HOLIDAYS = new WorkingDays(List.of(
+            new WorkingDays.Holiday("Christmas Day", HolidayRule.read("12-25").orElseThrow()),
+            new WorkingDays.Holiday("May Day", HolidayRule.read("05-01").orElseThrow())));
+
     /** All messages of a file. */
     static List<CorpusMessage> of(String file, Locale reader) {
         List<CorpusMessage> messages = new ArrayList<>();
@@ -76,11 +89,24 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
         List<SaidValue> values = new ArrayList<>();
         String sender = "";
         Locale reader = usual;
-        Optional<Correspondence> before = Optional.empty();
+        LocalDate day = LocalDate.parse(head[0]);
+        boolean first = false;
+        Written before = new Written(day.minusDays(10), "Dov", "Something else");
+        Optional<Written> same = Optional.empty();
+        Optional<Arrival> arrival = Optional.of(day.getDayOfWeek())
+                .filter(weekday -> weekday.getValue() <= 5)
+                .map(weekday -> arrival(day + "T10:00 Europe/London"));
+        List<Locale> variants = List.of(Locale.ENGLISH, Locale.GERMAN, Locale.FRENCH);
         for (String part : List.of(head).subList(1, head.length)) {
             String value = part.substring(part.indexOf(':') + 1).strip();
             switch (part.split(":")[0]) {
-                case "first" -> before = Optional.of(new Correspondence(List.of(), Optional.empty(), false));
+                case "first" -> first = true;
+                case "before" -> before = written(value);
+                case "same" -> same = Optional.of(written(value));
+                case "at" -> arrival = Optional.of(arrival(value));
+                case "variants" ->
+                    variants = Stream.of(value.split(",")).map(Locale::of).toList();
+                case "old" -> values.add(old(value));
                 case "attached" -> attached.add(value);
                 case "to" -> theirs.addAll(List.of(value.split("\\s*,\\s*")));
                 case "from" -> sender = value;
@@ -98,13 +124,40 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
                 lines[1],
                 lines[2].strip(),
                 new Circumstances(
-                        LocalDate.parse(head[0]),
+                        day,
                         reader,
                         Optional.of(attached),
                         theirs,
                         values,
                         names(sender),
-                        before));
+                        Optional.of(new Correspondence(first ? List.of() : List.of(before), same, false)),
+                        arrival,
+                        variants));
+    }
+
+    /** A message such as {@code 2026-05-02, Dov, The stall}. */
+    private static Written written(String said) {
+        String[] parts = said.split("\\s*,\\s*", 3);
+        return new Written(LocalDate.parse(parts[0]), parts[1], parts[2]);
+    }
+
+    /** An hour such as {@code 2026-05-02T08:00 Europe/London}. */
+    private static Arrival arrival(String said) {
+        ZoneId zone = ZoneId.of(said.substring(said.indexOf(' ') + 1));
+        ZonedDateTime at =
+                LocalDateTime.parse(said.substring(0, said.indexOf(' '))).atZone(zone);
+        return new Arrival(at.toInstant(), new SendingHours(ZoneId.of("Europe/London"), zone, HOLIDAYS));
+    }
+
+    /** A detail of the company such as {@code Staff=48@2024-05-01}. */
+    private static SaidValue old(String said) {
+        int equals = said.indexOf('=');
+        int at = said.lastIndexOf('@');
+        return new SaidValue(
+                SaidValue.Kind.OTHER,
+                said.substring(0, equals),
+                said.substring(equals + 1, at),
+                Optional.of(LocalDate.parse(said.substring(at + 1))));
     }
 
     /** What a field says, such as {@code First name=Ines}. */

@@ -18,13 +18,18 @@ import org.junit.jupiter.api.Test;
 class CorpusTest {
     private static final List<String> CODES = List.of(
             "attachment-said",
+            "hour",
             "insecure-link",
+            "language",
             "left-over-name",
             "legibility",
             "nothing-asked",
             "odd-value",
+            "old-fact",
+            "pressure",
             "salutation",
             "stale-time",
+            "subject-again",
             "subject-shout",
             "weekday-date");
     private static final List<CorpusMessage> CLEAN = Stream.of(Locale.UK, Locale.GERMANY, Locale.FRANCE)

@@ -244,6 +244,62 @@ class ProseRulesTest {
                 });
     }
 
+    private static Circumstances saying(SaidValue value, String... theirs) {
+        return new Circumstances(
+                MONDAY,
+                Locale.UK,
+                Optional.empty(),
+                List.of(theirs),
+                List.of(value),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    @Test
+    void whatStandsForANameIsAskedAboutWhereTheReaderHasOne() {
+        SaidValue there = new SaidValue(SaidValue.Kind.INSTEAD_OF_NAME, "First name", "there");
+
+        assertThat(read("About Friday", "Hello there, is Friday good?", saying(there, "Ms Brandt")))
+                .singleElement()
+                .satisfies(note -> {
+                    assertThat(note.code()).isEqualTo("salutation");
+                    assertThat(note.title())
+                            .isEqualTo("“there” stands for the first name, and the message goes to Ms Brandt");
+                });
+        assertThat(read("About Friday", "Hello there, is Friday good?", saying(there, "office@saltmarsh.example")))
+                .isEmpty();
+        assertThat(read("About Friday", "Hello Ms Brandt, is Friday good?", saying(there, "Ms Brandt")))
+                .isEmpty();
+    }
+
+    @Test
+    void aLanguageIsAskedAboutOnlyWhereThereIsAVariant() {
+        Circumstances german = Circumstances.on(MONDAY, Locale.GERMANY);
+        String words = "We have the cloth that you asked for. Shall we bring it to you on Friday?";
+
+        assertThat(read("About Friday", words, german)).isEmpty();
+        assertThat(read("About Friday", words, inGerman(List.of(Locale.FRENCH))))
+                .isEmpty();
+        assertThat(read("About Friday", words, inGerman(List.of(Locale.ENGLISH, Locale.GERMAN))))
+                .extracting(Note::title)
+                .containsExactly("This is written in English, and its reader’s language is German");
+        assertThat(read("Freitag", "Passt Freitag?", inGerman(List.of(Locale.GERMAN))))
+                .isEmpty();
+    }
+
+    private static Circumstances inGerman(List<Locale> variants) {
+        return new Circumstances(
+                MONDAY,
+                Locale.GERMANY,
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                variants);
+    }
+
     @Test
     void aHundredThousandWordsAreRead() {
         String long100000 = "We come on Friday, 8 May and bring it. ".repeat(11_200);

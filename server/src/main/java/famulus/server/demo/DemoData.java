@@ -175,13 +175,13 @@ class DemoData implements ApplicationRunner {
         people.all().forEach(one -> team.keepWithoutPassword(one, now));
         DemoFields.add(catalogue);
         DemoFields.settle(pipeline);
-        facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40)));
-        facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110)));
-        facts.add(new TypedFact("Liability cover", FieldType.MONEY, "5000000 GBP", day(now, 300)));
+        facts.add(new TypedFact("Hives kept", FieldType.NUMBER, "2400", day(now, 40), 12));
+        facts.add(new TypedFact("Usual rate", FieldType.MONEY, "50 GBP", day(now, 110), 12));
+        facts.add(new TypedFact("Liability cover", FieldType.MONEY, "5000000 GBP", day(now, 300), 12));
         facts.add(new TypedFact(
-                "Price list", FieldType.LINK, "https://brindlewing.example/prices/2026.html", day(now, 60)));
+                "Price list", FieldType.LINK, "https://brindlewing.example/prices/2026.html", day(now, 60), null));
         facts.add(new TypedFact(
-                "Booking calendar", FieldType.LINK, "https://brindlewing.example/calendar", day(now, 60)));
+                "Booking calendar", FieldType.LINK, "https://brindlewing.example/calendar", day(now, 60), null));
         DemoRecords made = new DemoRecords(records, deals, history, people, chance, now);
         List<Placement> placements = made.make();
         records.listAll();

@@ -1,10 +1,12 @@
 package famulus.server.desk;
 
+import famulus.core.calendar.SendingHours;
 import famulus.core.condition.ConditionWords;
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.Path;
+import famulus.core.field.Root;
 import famulus.core.field.Value;
 import famulus.core.merge.Analyser;
 import famulus.core.merge.MergeSettings;
@@ -18,6 +20,7 @@ import famulus.core.message.body.Content;
 import famulus.core.message.body.Inserts;
 import famulus.core.proof.CheckLevels;
 import famulus.core.proof.Circumstances;
+import famulus.core.proof.Circumstances.Arrival;
 import famulus.core.proof.Correspondence;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
@@ -32,6 +35,7 @@ import famulus.server.library.CheckSettings;
 import famulus.server.library.KeptTextService;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
+import famulus.server.records.HouseFactService;
 import famulus.server.records.NameLookup;
 import famulus.server.records.NeededData;
 import famulus.server.records.PeopleContext;
@@ -67,6 +71,7 @@ public class ProofService {
     private final KeptTextService texts;
     private final NameLookup names;
     private final CheckSettings checks;
+    private final HouseFactService facts;
     private final Clock clock;
     private final Proofreader proofreader = Proofreader.standard();
 
@@ -77,7 +82,9 @@ public class ProofService {
             KeptTextService texts,
             NameLookup names,
             CheckSettings checks,
+            HouseFactService facts,
             Clock clock) {
+        this.facts = facts;
         this.checks = checks;
         this.names = names;
         this.texts = texts;
@@ -96,6 +103,7 @@ public class ProofService {
      * @param at the moment it is merged for; empty for now
      * @param files the names of what is attached; empty where that is not settled
      * @param before what went to its reader before; empty where nobody asks
+     * @param variants the languages its template is written in, if there are several
      */
     public record Given(
             Map<String, String> chosen,
@@ -103,23 +111,29 @@ public class ProofService {
             boolean sending,
             Optional<Instant> at,
             Optional<List<String>> files,
-            Optional<Correspondence> before) {
+            Optional<Correspondence> before,
+            List<Locale> variants) {
         /** Nothing: a template that is being written. */
         public static final Given NOTHING = new Given(Map.of(), Map.of(), false, Optional.empty());
 
         public Given {
             chosen = chosen == null ? Map.of() : Map.copyOf(chosen);
             answers = answers == null ? Map.of() : Map.copyOf(answers);
+            variants = List.copyOf(variants);
         }
 
         /** What is given for a message of which nothing else is known. */
         public Given(Map<String, String> chosen, Map<String, String> answers, boolean sending, Optional<Instant> at) {
-            this(chosen, answers, sending, at, Optional.empty(), Optional.empty());
+            this(chosen, answers, sending, at, Optional.empty(), Optional.empty(), List.of());
         }
 
-        /** The same of a message that has these files and goes to somebody who had these messages. */
-        public Given with(List<String> attached, Correspondence correspondence) {
-            return new Given(chosen, answers, sending, at, Optional.of(attached), Optional.of(correspondence));
+        /**
+         * The same of a message that has these files, goes to somebody who had these messages, and is of a template in these
+         * languages.
+         */
+        public Given with(List<String> attached, Correspondence correspondence, List<Locale> languages) {
+            return new Given(
+                    chosen, answers, sending, at, Optional.of(attached), Optional.of(correspondence), languages);
         }
     }
 
@@ -358,7 +372,11 @@ public class ProofService {
         }
 
         private List<SaidValue> said(MergedMessage merged) {
-            return SaidValue.of(merged, path -> label(catalogue, path, about));
+            boolean ours = program.paths().stream().anyMatch(path -> path.root().equals(Root.OUR.word()));
+            return SaidValue.of(
+                    merged,
+                    path -> label(catalogue, path, about),
+                    ours ? facts.outOfDate(LocalDate.now(clock)) : Map.of());
         }
 
         private ProofSubject subject(Person person, Instant at, List<SaidValue> said) {
@@ -381,8 +399,15 @@ public class ProofService {
                                     .distinct()
                                     .toList(),
                             Optional.empty(),
-                            given.before()));
+                            given.before(),
+                            given.before().flatMap(any -> arrival(person, at)),
+                            given.variants()));
         }
+    }
+
+    /** When a message reaches its reader; a test, or a template that is being written, reaches nobody. */
+    private Optional<Arrival> arrival(Person person, Instant at) {
+        return Optional.of(new Arrival(at, new SendingHours(team.house().zone(), person.zone(), person.workingDays())));
     }
 
     /** An answer is words, on as many lines as the sender likes. */

@@ -78,6 +78,14 @@ public class VariantService {
         return Stream.concat(there.stream(), missing).toList();
     }
 
+    /** The languages a template is written in, of those that may be used; none for one that stands alone. */
+    public List<Locale> written(UUID id, Colleague asking) {
+        return mapper.of(id).stream()
+                .filter(row -> row.readyVersion() != null || row.ownerId().equals(asking.id()))
+                .map(row -> Locale.of(row.language()))
+                .toList();
+    }
+
     /** The languages that people can have, those first in which the house greets people. */
     private List<String> languages() {
         List<String> greeted =

@@ -27,6 +27,7 @@ import famulus.server.records.SampleRecords;
 import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -118,7 +119,8 @@ public class MessageDraftService {
         Given sending = new Given(Map.of(), Map.of(), true, beginning.at())
                 .with(
                         names(written),
-                        correspondence.with(to.id(), template.map(Template::id).orElse(null), false, null, asking));
+                        correspondence.with(to.id(), template.map(Template::id).orElse(null), false, null, asking),
+                        languages(template, asking));
         PersonReading reading = proofs.readingFor(drafts.source(written), about, to, sender, sending);
         PersonalMessage message = personal(reading.merge());
         Draft personal = written.worded(
@@ -155,7 +157,8 @@ public class MessageDraftService {
                                 wanted.template().map(Template::id).orElse(null),
                                 message.after() != null,
                                 message.id(),
-                                asking));
+                                asking),
+                        languages(wanted.template(), asking));
     }
 
     /**
@@ -200,6 +203,10 @@ public class MessageDraftService {
                 ? template.map(Draft::of).orElseGet(() -> nothing(about, Mode.PLAIN))
                 : message.words();
         return new Wanted(template, about, words, sender);
+    }
+
+    private List<Locale> languages(Optional<Template> template, Colleague asking) {
+        return template.map(one -> variants.written(one.id(), asking)).orElse(List.of());
     }
 
     private List<String> names(Draft words) {

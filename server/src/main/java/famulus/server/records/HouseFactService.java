@@ -3,6 +3,7 @@ package famulus.server.records;
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.FieldNames;
 import famulus.core.field.FieldType;
+import famulus.core.field.Path;
 import famulus.core.field.RecordKind;
 import famulus.core.field.Root;
 import famulus.core.record.FieldInput;
@@ -10,6 +11,7 @@ import famulus.core.record.PlainLine;
 import famulus.server.platform.Refusal;
 import famulus.server.team.House;
 import famulus.server.team.TeamService;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -34,6 +36,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class HouseFactService {
     private static final String AS_OF = "_as_of";
+    private static final int LONGEST_MONTHS = 120;
     private static final String SECTION = "House facts";
     private static final Set<FieldType> TYPES = EnumSet.of(
             FieldType.TEXT,
@@ -59,15 +62,15 @@ public class HouseFactService {
     /** Facts as stored. */
     @Mapper
     interface HouseFactMapper {
-        record FactRow(String name, String said, LocalDate asOf) {}
+        record FactRow(String name, String said, LocalDate asOf, Integer months) {}
 
-        @Select("select name, said, as_of from house_fact order by name")
+        @Select("select name, said, as_of, months from house_fact order by name")
         List<FactRow> all();
 
-        @Insert("insert into house_fact (name, said, as_of) values (#{name}, #{said}, #{asOf})")
+        @Insert("insert into house_fact (name, said, as_of, months) values (#{name}, #{said}, #{asOf}, #{months})")
         void insert(FactRow fact);
 
-        @Update("update house_fact set said = #{said}, as_of = #{asOf} where name = #{name}")
+        @Update("update house_fact set said = #{said}, as_of = #{asOf}, months = #{months} where name = #{name}")
         int update(FactRow fact);
 
         @Delete("delete from house_fact where name = #{name}")
@@ -79,12 +82,21 @@ public class HouseFactService {
      *
      * @param path how templates name it
      * @param value as it would be typed
-     * @param asOf since when it has been so, as {@code 2026-05-04}
+     * @param asOf the day it was last true, as {@code 2026-05-04}
+     * @param months after how many months somebody should look at it again; null for never
      */
-    public record HouseFact(String name, String path, String label, FieldType type, String value, String asOf) {}
+    public record HouseFact(
+            String name,
+            String path,
+            String label,
+            FieldType type,
+            String value,
+            String asOf,
+            @Schema(nullable = true) Integer months) {}
 
     /** A fact as it is typed. */
-    public record TypedFact(String label, FieldType type, String value, String asOf) {}
+    public record TypedFact(
+            String label, FieldType type, String value, String asOf, @Schema(nullable = true) Integer months) {}
 
     /** Every fact, by name. */
     public List<HouseFact> all() {
@@ -96,7 +108,8 @@ public class HouseFactService {
                                 field.label(),
                                 field.type(),
                                 row.said(),
-                                row.asOf().toString())))
+                                row.asOf().toString(),
+                                row.months())))
                 .toList();
     }
 
@@ -108,6 +121,16 @@ public class HouseFactService {
             stored.put(row.name() + AS_OF, row.asOf().toString());
         });
         return stored;
+    }
+
+    /** The facts that somebody should look at again on a day, each with the day it was last true. */
+    public Map<Path, LocalDate> outOfDate(LocalDate day) {
+        Map<Path, LocalDate> old = new HashMap<>();
+        mapper.all().stream()
+                .filter(row -> row.months() != null)
+                .filter(row -> row.asOf().plusMonths(row.months()).isBefore(day))
+                .forEach(row -> old.put(Path.of(Root.OUR.word() + "." + row.name()), row.asOf()));
+        return old;
     }
 
     /** Adds a fact, and returns its name. */
@@ -178,9 +201,12 @@ public class HouseFactService {
         } catch (DateTimeParseException noDay) {
             wrong.put("asOf", "Write the day as 2026-05-04.");
         }
+        if (typed.months() != null && (typed.months() < 1 || typed.months() > LONGEST_MONTHS)) {
+            wrong.put("months", "Choose after how many months to ask.");
+        }
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
         }
-        return new HouseFactMapper.FactRow(field.name(), input.stored(), asOf);
+        return new HouseFactMapper.FactRow(field.name(), input.stored(), asOf, typed.months());
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.server.ServerTest;
 import famulus.server.team.Colleague;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -18,6 +19,8 @@ class CheckSettingsTest extends ServerTest {
 
     @BeforeEach
     void somebodyToWriteTo() throws Exception {
+        // The first Monday in May is a holiday where they are.
+        clock.forward(Duration.ofDays(1));
         ines = contact("Ines", "Okafor", "ines@larkfield.example");
         template = template("CONTACT", "HELLO THERE", "Dear {contact.first_name}, is Friday good?");
     }

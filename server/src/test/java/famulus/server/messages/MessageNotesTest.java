@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.server.ServerTest;
 import famulus.server.team.Colleague;
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,8 @@ class MessageNotesTest extends ServerTest {
 
     @BeforeEach
     void somebodyToWriteTo() throws Exception {
+        // The first Monday in May is a holiday where they are.
+        clock.forward(Duration.ofDays(1));
         ines = contact("Ines", "Okafor", "ines@larkfield.example");
         contact("Tobias", "Ångström", "tobias@ninefold.example");
         template = template("CONTACT", "A word", "Dear {contact.first_name}, is Friday good?");
@@ -95,6 +98,49 @@ class MessageNotesTest extends ServerTest {
         Map<String, Object> later = message("A word", "Dear Ines, I will come on 6 May.");
         later.put("wishes", Map.of("hour", Map.of("date", "2026-05-08", "time", "09:00", "zone", "Europe/London")));
         assertThat(notes(later, signe)).containsExactly("stale-time: “6 May” has passed");
+    }
+
+    @Test
+    void anHourThatDoesNotSuitItsReaderIsAskedAbout() throws Exception {
+        Map<String, Object> later = message("A word", "Dear Ines, is the plan right?");
+        later.put("wishes", Map.of("hour", Map.of("date", "2026-05-09", "time", "09:00", "zone", "Europe/London")));
+        assertThat(notes(later, signe)).containsExactly("hour: It is the weekend where Ines Okafor is");
+        later.put("wishes", Map.of("hour", Map.of("date", "2026-05-25", "time", "09:00", "zone", "Europe/London")));
+        assertThat(notes(later, signe))
+                .containsExactly("hour: It is a holiday where Ines Okafor is: Spring bank holiday");
+    }
+
+    @Test
+    void aDetailOfOurCompanyThatMayBeOutOfDateIsAskedAbout() throws Exception {
+        Map<String, Object> fact =
+                new HashMap<>(Map.of("label", "Staff", "type", "NUMBER", "value", "48", "asOf", "2025-05-01"));
+        fact.put("months", 12);
+        done("POST", "/api/company/facts", fact, oriel);
+        UUID naming = template("CONTACT", "A word", "Dear Ines, we are {our.staff} people. Is Friday good?");
+        Map<String, Object> message =
+                message(naming, ines, words("A word", "Dear Ines, we are 48 people. Is Friday good?"));
+        assertThat(notes(message, signe)).containsExactly("old-fact: Staff “48” was last true in May 2025");
+        fact.put("months", 24);
+        done("PUT", "/api/company/facts/staff", fact, oriel);
+        assertThat(notes(message, signe)).isEmpty();
+        fact.put("months", 0);
+        assertThat(done("PUT", "/api/company/facts/staff", fact, oriel)
+                        .at("/fields/months")
+                        .asString())
+                .isNotEmpty();
+    }
+
+    @Test
+    void anotherLanguageIsAskedAboutWhereTheTemplateHasTheReaders() throws Exception {
+        change(ines, "language", "de");
+        String english = "Dear Ines, I will bring the plan to you on Friday. Is that good for you?";
+        assertThat(notes(english)).isEmpty();
+        JsonNode variant = done("POST", "/api/templates/" + template + "/variants", Map.of("language", "de"), signe);
+        assertThat(variant.has("template")).as(variant.toString()).isTrue();
+        assertThat(notes(english))
+                .containsExactly("language: This is written in English, and its reader’s language is German");
+        assertThat(notes("Liebe Ines, ich bringe den Plan am Freitag zu Ihnen. Passt das für Sie?"))
+                .isEmpty();
     }
 
     @Test

@@ -83,7 +83,7 @@ class EveryEndpointTest extends ServerTest {
     }
 
     private static final String FACT =
-            "{\"label\": \"L\", \"type\": \"TEXT\", \"value\": \"x\", \"asOf\": \"2026-05-04\"}";
+            "{\"label\": \"L\", \"type\": \"TEXT\", \"value\": \"x\", \"asOf\": \"2026-05-04\", \"months\": 12}";
 
     /** Bodies that would do, so that it is the role that is refused. */
     private static final Map<String, String> GOOD_BODIES = Map.ofEntries(
