@@ -266,6 +266,9 @@ class ProseRulesTest {
                     assertThat(note.title())
                             .isEqualTo("“there” stands for the first name, and the message goes to Ms Brandt");
                 });
+        assertThat(read("All the best, there", "Hello Ms Brandt, is Friday good there?", saying(there, "Ms Brandt")))
+                .as("only in a greeting")
+                .isEmpty();
         assertThat(read("About Friday", "Hello there, is Friday good?", saying(there, "office@saltmarsh.example")))
                 .isEmpty();
         assertThat(read("About Friday", "Hello Ms Brandt, is Friday good?", saying(there, "Ms Brandt")))
