@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { count } from '../library/usedIn';
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { me } from '../app/session.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
@@ -30,9 +31,7 @@
   /** The choices of a field that is there, and how many records have each. */
   let options = $state<Schemas['Option'][]>([]);
   let uses = $state.raw<Record<string, number>>({});
-  let retiring = $state<{ field: OwnField; used: Schemas['UsingTemplate'][]; anchor: HTMLElement } | null>(
-    null,
-  );
+  let retiring = $state<{ field: OwnField; used: Schemas['Used']; anchor: HTMLElement } | null>(null);
 
   ask('get', '/api/fields')
     .then((read) => (fields = read))
@@ -207,12 +206,13 @@
 {#if retiring}
   {@const { field, used, anchor } = retiring}
   <Slip title="Retire “{field.label}”?" {anchor} placement="bottom-end" onclose={() => (retiring = null)}>
-    {#if used.length}
-      <p>{used.length === 1 ? 'One template uses it' : `${used.length} templates use it`} and will say so:</p>
+    {#if count(used)}
+      <p>{count(used) === 1 ? 'One template uses it' : `${count(used)} templates use it`} and will say so:</p>
       <ul>
-        {#each used as template (template.id)}<li>
+        {#each used.seen as template (template.id)}<li>
             <a href="/templates/{template.id}">{template.name}</a>
           </li>{/each}
+        {#if used.others}<li>{used.others} that you don’t see</li>{/if}
       </ul>
     {:else}
       <p>No template uses it.</p>

@@ -11,6 +11,7 @@
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import { timeOrDay } from '../ui/when';
+  import { count, named, nowhere } from '../library/usedIn';
   import { aboutLabels, aboutOptions, type About, modeLabels } from '../library/about';
   import { Composing } from './body/composing.svelte';
   import DeskActions from './DeskActions.svelte';
@@ -22,6 +23,7 @@
   import StyleChoice from './StyleChoice.svelte';
   import ModeChange from './ModeChange.svelte';
   import Variants from './Variants.svelte';
+  import Where from './Where.svelte';
 
   const id = $derived(String((route.params as Record<string, string>).id ?? ''));
   let desk = $state<DeskState>(new DeskState(''));
@@ -50,7 +52,7 @@
   /** Texts that are marked ready for the templates that have them. */
   const inTemplates = $derived(kind === 'PASSAGE' || wraps(kind));
   let variants = $state.raw<Schemas['ShownVariant'][]>([]);
-  let using = $state<Schemas['UsingTemplate'][]>([]);
+  let using = $state.raw(nowhere);
 
   $effect(() => {
     const opened = new DeskState(id);
@@ -115,14 +117,8 @@
     if (!inTemplates) return;
     ask('get', '/api/templates/{id}/using', { params: { id } })
       .then((found) => (using = found))
-      .catch(() => (using = []));
+      .catch(() => (using = nowhere));
   });
-
-  /** The first of them by name, and how many more. */
-  function named(all: Schemas['UsingTemplate'][]): string {
-    const first = all.slice(0, 3).map((one) => `“${one.name}”`);
-    return all.length > 3 ? `${first.join(', ')} and ${all.length - 3} more` : first.join(', ');
-  }
 
   function stepNote(way: number) {
     if (!notes.length) return;
@@ -198,12 +194,17 @@
         {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}{kind === 'TEMPLATE'
           ? modeLabels[desk.draft.mode ?? 'PLAIN']
           : `a ${word}`}, for {aboutLabels[desk.draft.about]} · {stages[desk.stage]}
-        {#if inTemplates}· {using.length
+        {#if inTemplates}· {count(using)
             ? `marking it ready changes ${named(using)}`
             : 'used nowhere yet'}{/if}
         {others.length ? ` · ${others.join(' and ')} ${others.length > 1 ? 'are' : 'is'} here too` : ''}
         {desk.mayChange ? '' : ` · owned by ${desk.template?.ownerName}: you can read and use it`}
       </span>
+      {#if desk.template?.folder}<Where
+          template={desk.template}
+          mayChange={desk.mayChange}
+          onmoved={() => desk.reread()}
+        />{/if}
       {#if kind === 'TEMPLATE'}<Variants {id} mayChange={desk.mayChange} bind:variants />{/if}
     {/if}
   {/snippet}

@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
   import { searchParams } from 'sv-router';
+  import { untrack } from 'svelte';
   import { ask, sentence, type Schemas } from '../api/client';
   import { gathered, onChange } from '../app/changes';
   import { shortcuts } from '../app/keys.svelte';
@@ -9,68 +11,47 @@
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
-  import { day } from '../ui/when';
-  import { aboutLabels, modeLabels } from './about';
+  import ChosenPreview from './ChosenPreview.svelte';
+  import FilterSentence from './FilterSentence.svelte';
+  import FolderHeading from './FolderHeading.svelte';
+  import FolderSlip from './FolderSlip.svelte';
+  import { move, type Folder } from './folders';
+  import { ListState } from './listState.svelte';
+  import MoveSlip from './MoveSlip.svelte';
+  import ShareSlip from './ShareSlip.svelte';
+  import TemplateRow from './TemplateRow.svelte';
+  import { sections } from './sections';
+  import { inAddress, narrowed, wantsOf, type Wants } from './wants';
 
   type Line = Schemas['TemplateLine'];
-  const stages = { DRAFT: 'not ready', READY: '', CHANGED: 'changed since it was ready' };
-  let lines = $state<Line[] | null>(null);
-  let total = $state(0);
-  let uncounted = $state(false);
-  let goesOn = $state(false);
-  let failed = $state('');
-  let run = 0;
-  const search = $derived(String(searchParams.get('find') ?? ''));
-  let typed = $state('');
+  const wants = $derived(wantsOf((name) => String(searchParams.get(name) ?? '')));
+  let typed = $derived(wants.search);
+  const list = new ListState(() => wants);
+  const { folders, lines, goesOn } = $derived(list);
   let timer: ReturnType<typeof setTimeout>;
   let more = $state<{ line: Line; anchor: HTMLElement } | null>(null);
+  let chosen = $state<string[]>([]);
+  let looked = $state('');
+  let moving = $state<{ templates: Line[]; anchor: HTMLElement } | null>(null);
+  let sharing = $state<{ folder: Folder; anchor: HTMLElement } | null>(null);
+  let editing = $state<{ folder: Folder | null; anchor: HTMLElement } | null>(null);
+  let width = $state(innerWidth);
+  /** Narrower pages show the list alone. */
+  const BOTH = 1000;
+  const found = $derived(!!wants.search || narrowed(wants));
+  const shown = $derived(sections(folders, lines ?? [], { goesOn, found, within: wants.folder }));
+  const inOrder = $derived(shown.flatMap((section) => section.lines));
+  const previewed = $derived(inOrder.find((line) => line.id === looked) ?? inOrder.at(0));
 
-  async function read() {
-    const mine = ++run;
-    try {
-      // As many as were shown are read anew, so that nobody loses their place.
-      const wanted = lines && search === foundFor ? lines.length : 1;
-      let found: Line[] = [];
-      let page: Schemas['TemplatePage'];
-      do {
-        page = await ask('get', '/api/templates', { query: { search, after: found.at(-1)?.id } });
-        found = [...found, ...page.lines];
-      } while (page.more && found.length < wanted && mine === run);
-      if (mine !== run) return;
-      lines = found;
-      total = page.total;
-      uncounted = page.uncounted;
-      goesOn = page.more;
-      foundFor = search;
-      failed = '';
-    } catch (failure) {
-      failed = sentence(failure);
-    }
-  }
-
-  let foundFor = '';
-  let reading = false;
-  async function readOn() {
-    if (reading || !goesOn || !lines) return;
-    reading = true;
-    const mine = run;
-    try {
-      const page = await ask('get', '/api/templates', { query: { search, after: lines.at(-1)?.id } });
-      if (mine === run) {
-        lines = [...lines, ...page.lines];
-        goesOn = page.more;
-      }
-    } catch (failure) {
-      notify(sentence(failure), { stop: true });
-    } finally {
-      reading = false;
-    }
-  }
+  const read = async () => {
+    await list.read();
+    chosen = chosen.filter((id) => list.lines?.some((line) => line.id === id));
+  };
 
   /** Reads on before the end of what is there comes into sight. */
   function atEnd(mark: HTMLElement) {
     const watch = new IntersectionObserver(
-      (seen) => seen.some((one) => one.isIntersecting) && void readOn(),
+      (seen) => seen.some((one) => one.isIntersecting) && void list.readOn(),
       {
         rootMargin: '600px',
       },
@@ -81,18 +62,45 @@
 
   const changed = gathered(read);
   $effect(() => {
-    typed = search;
-    void read();
+    void wants;
+    untrack(() => void read());
   });
-  $effect(() => onChange((change) => change.what === 'template' && changed()));
+  $effect(() => onChange((change) => ['template', 'folder'].includes(change.what) && changed()));
   $effect(() => shortcuts([{ key: 'n', label: 'New template', run: () => go('/templates/new') }]));
+
+  function want(part: Partial<Wants>) {
+    for (const key of Object.keys(part) as (keyof Wants)[]) {
+      const [name, value] = inAddress(key, part[key]!);
+      if (value) searchParams.set(name, value);
+      else searchParams.delete(name);
+    }
+  }
 
   function find() {
     clearTimeout(timer);
-    timer = setTimeout(() => {
-      if (typed) searchParams.set('find', typed);
-      else searchParams.delete('find');
-    }, 120);
+    timer = setTimeout(() => want({ search: typed }), 120);
+  }
+
+  /** What is moved when a line is: all that are chosen, if it is one of them. */
+  function moved(line: Line): Line[] {
+    return chosen.includes(line.id) ? (lines ?? []).filter((one) => chosen.includes(one.id)) : [line];
+  }
+
+  function choose(line: Line) {
+    chosen = chosen.includes(line.id) ? chosen.filter((id) => id !== line.id) : [...chosen, line.id];
+  }
+
+  async function drop(id: string, folder: Folder) {
+    const line = lines?.find((one) => one.id === id);
+    if (!line) return;
+    const going = moved(line).filter((one) => one.folder !== folder.id);
+    if (!going.length) return;
+    try {
+      await move(going, folder, read);
+      chosen = [];
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
   }
 
   async function duplicate(line: Line) {
@@ -121,93 +129,146 @@
     }
   }
 
+  /** Where templates that are dragged can be let go. */
+  function landing(folder: Folder | null) {
+    return (section: HTMLElement) => {
+      if (!folder || folder.may === 'USE') return;
+      return dropTargetForElements({
+        element: section,
+        canDrop: ({ source }) => !!source.data.template,
+        onDragEnter: () => section.classList.add('landing'),
+        onDragLeave: () => section.classList.remove('landing'),
+        onDrop: ({ source }) => {
+          section.classList.remove('landing');
+          void drop(String(source.data.template), folder);
+        },
+      });
+    };
+  }
+
+  const links = () => [...document.querySelectorAll<HTMLElement>('.templates .name a')];
+
   function onkeydown(event: KeyboardEvent) {
     const way = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    const links = [...document.querySelectorAll<HTMLElement>('.templates a')];
-    const at = links.indexOf(document.activeElement as HTMLElement);
-    if (!way || at < 0) return;
+    const all = links();
+    const at = all.indexOf(document.activeElement as HTMLElement);
+    if (at < 0 || event.ctrlKey || event.metaKey || event.altKey) return;
+    const line = lines?.find((one) => one.id === all[at].dataset.id);
+    if (way) all[at + way]?.focus();
+    else if (event.key === ' ' && line?.mayChange) choose(line);
+    else if (event.key === 'f' && line) void list.favour(line);
+    else if (event.key === 'm' && line?.mayChange) moving = { templates: moved(line), anchor: all[at] };
+    else return;
     event.preventDefault();
-    links[at + way]?.focus();
+    event.stopPropagation();
   }
 </script>
 
+<svelte:window bind:innerWidth={width} />
 <Page title="Templates">
   {#snippet actions()}
-    <Find label="Find in names and texts" bind:value={typed} onfind={find} />
+    <Find
+      label="Find in names and texts"
+      bind:value={typed}
+      onfind={find}
+      oninto={() => links()[0]?.focus()}
+    />
+    <Button
+      onclick={(event: MouseEvent) =>
+        (editing = { folder: null, anchor: event.currentTarget as HTMLElement })}>New folder</Button
+    >
     <Button main onclick={() => go('/templates/new')}>New template</Button>
   {/snippet}
   {#snippet foot()}
-    <span aria-live="polite"
-      >{lines
-        ? `${uncounted ? 'more than ' : ''}${total.toLocaleString('en')} template${total === 1 ? '' : 's'}`
-        : ''}{search ? ' found' : ''}</span
-    >
-    <span class="keys">n new · / find · ? keys</span>
+    {#if chosen.length}
+      <span role="status">{chosen.length} chosen</span>
+      <Button
+        quiet
+        onclick={(event: MouseEvent) =>
+          (moving = {
+            templates: (lines ?? []).filter((one) => chosen.includes(one.id)),
+            anchor: event.currentTarget as HTMLElement,
+          })}>Move…</Button
+      >
+      <Button quiet onclick={() => (chosen = [])}>Choose none</Button>
+    {:else}
+      <span aria-live="polite"
+        >{lines
+          ? `${list.uncounted ? 'more than ' : ''}${list.total.toLocaleString('en')} template${list.total === 1 ? '' : 's'}`
+          : ''}{found ? ' found' : ''}</span
+      >
+    {/if}
+    <span class="keys">↑ ↓ walk · space choose · f favourite · m move · n new · ? keys</span>
   {/snippet}
-  {#if failed}
-    <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
-  {:else if lines?.length === 0}
-    <p class="said">
-      {#if search}
-        No template matches.
-      {:else}
-        No templates yet. Start with a message you write every week.
-        <Button quiet onclick={() => go('/templates/new')}>Choose a design</Button>
-      {/if}
+  {#if list.failed}
+    <p class="said" role="alert">
+      {list.failed}
+      <Button quiet onclick={() => void read()}>Try again</Button>
     </p>
   {:else if lines}
-    <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-    <table class="templates" {onkeydown}>
-      <thead>
-        <tr>
-          <th scope="col">Name</th>
-          <th scope="col">Subject</th>
-          <th scope="col">For</th>
-          <th scope="col">Owner</th>
-          <th scope="col" class="figures">Used</th>
-          <th scope="col" class="figures">Changed</th>
-          <td></td>
-        </tr>
-      </thead>
-      <tbody>
-        {#each lines as line (line.id)}
-          <tr>
-            <td class="name">
-              <a href="/templates/{line.id}">{line.name}</a>
-              <small
-                >{[
-                  line.purpose,
-                  modeLabels[line.mode],
-                  line.languages.length ? `also in ${line.languages.join(' and ')}` : '',
-                  stages[line.stage],
-                ]
-                  .filter(Boolean)
-                  .join(' · ')}</small
-              >
-            </td>
-            <td class="subject"
-              >{#each line.subject as part, i (i)}{#if part.field}<span class="field">{part.text}</span
-                  >{:else}{part.text}{/if}{/each}</td
-            >
-            <td>{aboutLabels[line.about]}</td>
-            <td>{line.mine ? 'mine' : line.owner}</td>
-            <td class="figures">{line.used || ''}</td>
-            <td class="figures">{day(line.changedAt)}</td>
-            <td class="figures">
-              <Button
-                quiet
-                aria-label="More for {line.name}"
-                onclick={(event: MouseEvent) => (more = { line, anchor: event.currentTarget as HTMLElement })}
-                >more</Button
-              >
-            </td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-    {#if goesOn}{#key lines.length}<p class="said" {@attach atEnd}>
-          More templates are read as you scroll.
-        </p>{/key}{/if}
+    <div class="both" class:alone={width < BOTH || !previewed}>
+      <div class="list">
+        <FilterSentence {wants} {folders} onwant={want} />
+        {#if !lines.length && (found || !shown.length)}
+          <p class="said">No template matches.</p>
+        {:else}
+          <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+          <table class="templates" {onkeydown}>
+            <colgroup><col class="marks" /><col /><col class="used" /><col class="more" /></colgroup>
+            <thead class="unseen">
+              <tr>
+                <th scope="col">Chosen</th>
+                <th scope="col">Name</th>
+                <th scope="col">Used</th>
+                <th scope="col">More</th>
+              </tr>
+            </thead>
+            {#each shown as section (section.folder?.id ?? '')}
+              {@const folder = section.folder}
+              <tbody {@attach landing(folder)}>
+                <tr class="folder">
+                  <th scope="rowgroup" colspan="4">
+                    {#if folder}
+                      <FolderHeading
+                        {folder}
+                        empty={!section.lines.length}
+                        onopen={() => want({ folder: folder.id })}
+                        onshare={(anchor) => (sharing = { folder, anchor })}
+                        onedit={(anchor) => (editing = { folder, anchor })}
+                      />
+                    {:else}
+                      <em>Yours, in folders that you don’t see</em>
+                    {/if}
+                  </th>
+                </tr>
+                {#each section.lines as line (line.id)}
+                  <TemplateRow
+                    {line}
+                    deep={folder?.deep ?? 0}
+                    chosen={chosen.includes(line.id)}
+                    looked={width >= BOTH && line.id === previewed?.id}
+                    onlook={() => (looked = line.id)}
+                    onchoose={() => choose(line)}
+                    onfavour={() => void list.favour(line)}
+                    onmore={(anchor) => (more = { line, anchor })}
+                  />
+                {/each}
+              </tbody>
+            {/each}
+          </table>
+          {#if !lines.length}
+            <p class="said">
+              No templates yet. Start with a message you write every week.
+              <Button quiet onclick={() => go('/templates/new')}>Choose a design</Button>
+            </p>
+          {/if}
+        {/if}
+        {#if goesOn}{#key lines.length}<p class="said" {@attach atEnd}>
+              More templates are read as you scroll.
+            </p>{/key}{/if}
+      </div>
+      {#if previewed && width >= BOTH}<ChosenPreview line={previewed} />{/if}
+    </div>
   {/if}
 </Page>
 {#if more}
@@ -215,7 +276,15 @@
   <Slip title={line.name} {anchor} placement="bottom-end" onclose={() => (more = null)}>
     <p class="ways">
       <Button onclick={() => void duplicate(line)}>Duplicate</Button>
-      {#if line.mayChange}<Button onclick={() => void remove(line)}>Delete template</Button>{/if}
+      {#if line.mayChange}
+        <Button
+          onclick={() => {
+            more = null;
+            moving = { templates: [line], anchor };
+          }}>Move…</Button
+        >
+        <Button onclick={() => void remove(line)}>Delete template</Button>
+      {/if}
     </p>
     <p class="remark">
       {line.mayChange
@@ -223,6 +292,27 @@
         : `${line.owner} keeps this template. A duplicate is yours.`}
     </p>
   </Slip>
+{/if}
+{#if moving}
+  <MoveSlip
+    {...moving}
+    onclose={() => (moving = null)}
+    onmoved={async () => {
+      chosen = [];
+      await read();
+    }}
+  />
+{/if}
+{#if sharing}
+  <ShareSlip {...sharing} onclose={() => (sharing = null)} onsaved={(all) => (list.folders = all)} />
+{/if}
+{#if editing}
+  <FolderSlip
+    {...editing}
+    {folders}
+    onclose={() => (editing = null)}
+    onsaved={(all) => (list.folders = all)}
+  />
 {/if}
 
 <style>
@@ -235,75 +325,63 @@
     color: var(--ink-soft);
   }
 
+  .both {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(360px, 36%);
+    height: 100%;
+  }
+
+  .alone {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .list {
+    min-height: 0;
+    overflow: auto;
+  }
+
   table {
     width: 100%;
     border-collapse: collapse;
     table-layout: fixed;
   }
 
-  th {
-    position: sticky;
-    top: 0;
-    background: var(--paper);
-    color: var(--ink-soft);
-    font-weight: 500;
-    font-size: 12.5px;
-    text-align: left;
+  .marks {
+    width: 66px;
   }
 
-  th,
-  td {
-    padding: 6px 9px;
-    border-bottom: 1px solid var(--rule-soft);
-    color: var(--ink-soft);
+  .used {
+    width: 82px;
+  }
+
+  .more {
+    width: 66px;
+  }
+
+  .unseen {
+    position: absolute;
+    width: 1px;
+    height: 1px;
     overflow: hidden;
-    text-overflow: ellipsis;
+    clip-path: inset(50%);
+  }
+
+  .folder th {
+    padding: 14px 16px 4px 20px;
+    border-bottom: 1px solid var(--rule-soft);
+    font-weight: 400;
+    text-align: left;
+    overflow: hidden;
     white-space: nowrap;
   }
 
-  th:first-child,
-  td:first-child {
-    width: 27%;
-    padding-left: 20px;
-  }
-
-  th:nth-child(2) {
-    width: 33%;
-  }
-
-  thead td {
-    width: 72px;
-  }
-
-  tbody tr:hover,
-  tbody tr:focus-within {
-    background: var(--chosen);
-  }
-
-  .figures {
-    text-align: right;
-  }
-
-  .name a {
-    color: var(--ink);
-    font-weight: 600;
-    text-decoration: none;
-  }
-
-  .name a:hover {
-    text-decoration: underline;
-  }
-
-  small {
-    margin-left: 6px;
+  .folder em {
     color: var(--ink-soft);
-    font-size: 12.5px;
   }
 
-  .field {
-    padding: 0 2px;
-    border-bottom: 1.5px solid var(--rule);
-    color: var(--ink);
+  tbody:global(.landing) {
+    background: var(--shade);
+    box-shadow: inset 0 2px 0 var(--ink);
   }
 
   .ways {
@@ -317,16 +395,8 @@
   }
 
   @media (width <= 700px) {
-    th:nth-child(n + 3),
-    td:nth-child(n + 3) {
-      display: none;
-    }
-
-    th:first-child,
-    td:first-child {
-      width: 60%;
-      padding-left: 14px;
-      white-space: normal;
+    .used {
+      width: 0;
     }
   }
 </style>

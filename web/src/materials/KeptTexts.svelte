@@ -22,7 +22,7 @@
   const word = $derived(kind === 'PASSAGE' ? 'passage' : 'signature');
   const stages = { DRAFT: 'not ready yet', READY: '', CHANGED: 'changed since it was ready' };
   let lines = $state<Schemas['TemplateLine'][] | null>(null);
-  let used = $state<Record<string, Schemas['UsingTemplate'][]>>({});
+  let used = $state<Record<string, Schemas['Used']>>({});
   let signs = $state<Schemas['ChosenSignatures']>({ mine: null, team: null });
   let failed = $state('');
   let adding = $state(false);

@@ -6,6 +6,7 @@
   import Field from '../ui/Field.svelte';
   import PlainTable from '../ui/PlainTable.svelte';
   import Slip from '../ui/Slip.svelte';
+  import { count, nowhere } from '../library/usedIn';
   import UsedIn from '../library/UsedIn.svelte';
   import MaterialsPart from './MaterialsPart.svelte';
   import { notify } from '../ui/notices.svelte';
@@ -15,7 +16,7 @@
   const may = isEditor();
 
   let links = $state<Fact[] | null>(null);
-  let used = $state<Record<string, Schemas['UsingTemplate'][]>>({});
+  let used = $state<Record<string, Schemas['Used']>>({});
   let open = $state<{ name: string; label: string; value: string; anchor: HTMLElement } | null>(null);
   let wrong = $state<Record<string, string>>({});
   let failed = $state('');
@@ -83,7 +84,7 @@
   {#if links}
     <PlainTable label="Links" heads={['Name', 'Leads to', 'In templates', 'Used in', '']}>
       {#each links as link (link.name)}
-        {@const uses = used[link.name] ?? []}
+        {@const uses = used[link.name] ?? nowhere}
         <tr>
           <td>{link.label}</td>
           <td class="address"><bdi>{link.value}</bdi></td>
@@ -92,7 +93,7 @@
           <td class="ways">
             {#if may}
               <InlineButton onclick={(event) => edit(link, event)}>edit</InlineButton>
-              {#if !uses.length}<InlineButton soft onclick={() => void remove(link)}>remove</InlineButton
+              {#if !count(uses)}<InlineButton soft onclick={() => void remove(link)}>remove</InlineButton
                 >{/if}
             {/if}
           </td>

@@ -104,8 +104,11 @@
         choose(i);
       }}
     >
-      <span>{line.name} <small>{line.purpose ? `· ${line.purpose}` : ''}</small></span>
-      <small>{line.used ? `used ${line.used} times` : 'not used yet'}</small>
+      <span
+        >{line.favourite ? '★ ' : ''}{line.name}
+        <small>{line.purpose ? `· ${line.purpose}` : ''}</small></span
+      >
+      <small>{line.why}</small>
     </li>
   {/each}
   {#each empty as one, i (one.mode)}

@@ -8,6 +8,7 @@
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
+  import Teams from './Teams.svelte';
 
   type Colleague = Schemas['Colleague'];
   const roles = [
@@ -89,6 +90,7 @@
       </li>
     {/each}
   </ul>
+  <Teams colleagues={team} may={administrator} />
 </Page>
 {#if adding}
   <Slip title="Add a colleague" anchor={opener} placement="bottom-end" onclose={() => (adding = false)}>

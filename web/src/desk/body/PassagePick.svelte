@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { count, nowhere } from '../../library/usedIn';
   import { allLines } from '../../library/allLines';
   import { ask, sentence, type Schemas } from '../../api/client';
   import Button from '../../ui/Button.svelte';
@@ -19,7 +20,7 @@
   } = $props();
 
   let passages = $state<Schemas['TemplateLine'][] | null>(null);
-  let using = $state<Schemas['UsingTemplate'][]>([]);
+  let using = $state.raw(nowhere);
   let failed = $state('');
   const options = $derived(
     (passages ?? [])
@@ -35,7 +36,7 @@
     if (!chosen) return;
     ask('get', '/api/templates/{id}/using', { params: { id: chosen } })
       .then((found) => (using = found))
-      .catch(() => (using = []));
+      .catch(() => (using = nowhere));
   });
 </script>
 
@@ -49,8 +50,8 @@
   </fieldset>
   {#if chosen}
     <p class="used">
-      {using.length > 1
-        ? `Used in ${using.length} templates; changing it changes it in all of them.`
+      {count(using) > 1
+        ? `Used in ${count(using)} templates; changing it changes it in all of them.`
         : 'Used nowhere else.'}
     </p>
     <p class="ways">

@@ -240,6 +240,20 @@ public final class ScaleData {
         run("update organisation o set people = (select count(*) from contact c where c.organisation_id = o.id)");
     }
 
+    /** So many folders among those of everybody that about seventeen templates lie in each. */
+    private void folders(int templates) throws SQLException {
+        String everyone = "'00000000-0000-0000-0000-000000000001'";
+        int folders = Math.max(3, templates * 3 / 50);
+        run("create local temporary table new_folder (n integer primary key, id uuid) not persistent");
+        run("insert into new_folder select x, random_uuid() from system_range(0, " + (folders - 1) + ")");
+        run("insert into folder (id, parent_id, name, place) select id, " + everyone
+                + ", concat('Folder ', n), 1000 + n from new_folder");
+        run("insert into folder_access (folder_id, colleague_id, may) select f.id, a.colleague_id, a.may"
+                + " from new_folder f join folder_access a on a.folder_id = " + everyone);
+        run("update template t set folder_id = (select f.id from new_template n join new_folder f on f.n = mod(n.n, "
+                + folders + ") where n.id = t.id) where t.id in (select id from new_template)");
+    }
+
     private void templates(int templates) throws SQLException {
         numbered("base_template", "select id from template where kind = 'TEMPLATE' and ready_version is not null");
         int base = number("select count(*) from base_template");
@@ -258,6 +272,7 @@ public final class ScaleData {
                   t.changed_by
                 from new_template n join template t on t.id = n.base
                 """);
+        folders(templates);
         run("insert into template_words (template_id, preview_text, body, design)"
                 + " select n.id, w.preview_text, w.body, w.design"
                 + " from new_template n join template_words w on w.template_id = n.base");
@@ -271,17 +286,6 @@ public final class ScaleData {
                   v.house_style_id, v.header, v.footer, v.files, v.changed_at, v.changed_by, v.reason, v.kept_at
                 from new_template n join template_version v on v.template_id = n.base
                 """);
-        run("insert into search_entry (id, words) select n.id, concat(e.words, ' ', n.n)"
-                + " from new_template n join search_entry e on e.id = n.base");
-        run("create local temporary table base_word not persistent as select id, word from search_word"
-                + " where scope = 'template'");
-        run("create index base_word_id on base_word (id)");
-        run("insert into search_word (scope, word, id) select 'template', w.word, n.id"
-                + " from new_template n join base_word w on w.id = n.base");
-        run(
-                "insert into search_word (scope, word, id) select 'template', cast(n.n as varchar), n.id from new_template n"
-                        + " where not exists ("
-                        + "select 1 from base_word w where w.id = n.base and w.word = cast(n.n as varchar))");
     }
 
     /** A message of the demo's that others are copies of. */

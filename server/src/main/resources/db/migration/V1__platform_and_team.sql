@@ -90,6 +90,18 @@ create table colleague (
   created_at    timestamp(3) with time zone not null
 );
 
+-- Teams that folders are shared with. Somebody can be in several.
+create table team (
+  id   uuid primary key,
+  name varchar(60) not null
+);
+
+create table team_member (
+  team_id      uuid not null references team (id) on delete cascade,
+  colleague_id uuid not null references colleague (id),
+  primary key (team_id, colleague_id)
+);
+
 -- Failed attempts to sign in; counted per address written in, so that guessing is slow whoever asks, and per network
 -- address they came from, so that it is slow for whoever tries many addresses.
 create table failed_sign_in (

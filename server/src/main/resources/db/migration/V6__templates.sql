@@ -1,3 +1,48 @@
+-- Folders of templates, passages and signatures. One that has no owner is the company's; what is personal is where its owner's
+-- new templates go. Its place counts the folders in the order they are read in.
+create table folder (
+  id         uuid primary key,
+  parent_id  uuid references folder (id),
+  name       varchar(80) not null,
+  owner_id   uuid references colleague (id),
+  personal   boolean default false not null,
+  -- Whether it has shares of its own, rather than those of the folder it is in.
+  shared     boolean default false not null,
+  place      integer default 0 not null,
+  -- Whose personal folder it is, or lies in; kept with the folders.
+  whose_id   uuid references colleague (id)
+);
+create index folder_parent on folder (parent_id);
+
+-- Who may do what in a folder; the identifier is that of a team or colleague, and the role is one for those that are shared
+-- with a role.
+create table folder_share (
+  folder_id    uuid not null references folder (id) on delete cascade,
+  position     integer not null,
+  shared_with  varchar(10) not null check (shared_with in ('EVERYBODY', 'ROLE', 'TEAM', 'COLLEAGUE')),
+  role         varchar(20),
+  team_id      uuid references team (id) on delete cascade,
+  colleague_id uuid references colleague (id),
+  may          varchar(10) not null check (may in ('USE', 'CHANGE', 'MANAGE')),
+  primary key (folder_id, position)
+);
+
+-- What each colleague may do in each folder, kept with the folders, shares and teams so that lists only look it up: 1 use,
+-- 2 change, 3 manage.
+create table folder_access (
+  folder_id    uuid not null references folder (id) on delete cascade,
+  colleague_id uuid not null references colleague (id),
+  may          tinyint not null,
+  primary key (folder_id, colleague_id)
+);
+create index folder_access_colleague on folder_access (colleague_id, folder_id);
+
+-- The folder that everybody may use from the first day on.
+insert into folder (id, name, shared, place) values ('00000000-0000-0000-0000-000000000001', 'Everyone', true, 0);
+insert into folder_share (folder_id, position, shared_with, role, may) values
+  ('00000000-0000-0000-0000-000000000001', 1, 'EVERYBODY', null, 'USE'),
+  ('00000000-0000-0000-0000-000000000001', 2, 'ROLE', 'KEEPER', 'MANAGE');
+
 -- Templates, and what is written on the same desk and kept like them: passages, signatures, headers and footers. Its words
 -- stand apart, so that a list of templates reads none of them.
 create table template (
@@ -18,6 +63,8 @@ create table template (
   version        integer not null,
   -- Which version others use; none while it has never been marked ready.
   ready_version  integer,
+  -- None for headers and footers, which belong to their style.
+  folder_id      uuid references folder (id),
   owner_id       uuid not null,
   created_at     timestamp(3) with time zone not null,
   changed_at     timestamp(3) with time zone not null,
@@ -60,6 +107,13 @@ create table template_use (
   primary key (template_id, colleague_id)
 );
 create index template_use_colleague on template_use (colleague_id, last_at desc);
+
+-- What each colleague has marked to find again.
+create table template_favourite (
+  template_id  uuid not null references template (id) on delete cascade,
+  colleague_id uuid not null references colleague (id),
+  primary key (template_id, colleague_id)
+);
 
 -- The newest test of each template.
 create table template_test (

@@ -60,6 +60,8 @@ class PackagePagesTest {
             Map.entry("famulus.core.prose", ""),
             Map.entry("famulus.core.record", "FieldDefinition hectares"),
             Map.entry("famulus.core.salutation", "Salutations salutations, Greeted tobias"),
+            Map.entry("famulus.core.search", "String text"),
+            Map.entry("famulus.core.sharing", "Folder folder, Member member"),
             Map.entry("famulus.core.syntax", "List<String> known"),
             Map.entry("famulus.server.contents", "WireSources sources, java.util.UUID id, byte[] bytes"),
             Map.entry("famulus.core.table", ""),

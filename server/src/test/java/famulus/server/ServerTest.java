@@ -1,6 +1,7 @@
 package famulus.server;
 
 import famulus.server.contents.WireSources;
+import famulus.server.folders.FolderRights;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
 import famulus.server.team.Role;
@@ -111,6 +112,10 @@ public abstract class ServerTest {
                 "email_address",
                 "field_value",
                 "feed",
+                "folder_access",
+                "folder_share",
+                "team_member",
+                "team",
                 "signature_choice",
                 "template_variant",
                 "template",
@@ -140,6 +145,7 @@ public abstract class ServerTest {
                 "template_names",
                 "template_words",
                 "template_use",
+                "template_favourite",
                 "template_test",
                 "message_draft",
                 "message_ignored",
@@ -163,6 +169,17 @@ public abstract class ServerTest {
                 + " (select kind, name from field_definition where column_name is null and not computed)");
         sql.execute(
                 "delete from field_definition where column_name is null and not computed or section = 'House facts'");
+        sql.update("delete from folder where id <> ?", FolderRights.EVERYONE);
+        sql.update("update folder set shared = true where id = ?", FolderRights.EVERYONE);
+        for (Object[] share : new Object[][] {{1, "EVERYBODY", null, "USE"}, {2, "ROLE", "KEEPER", "MANAGE"}}) {
+            sql.update(
+                    "insert into folder_share (position, shared_with, role, may, folder_id) values (?, ?, ?, ?, ?)",
+                    share[0],
+                    share[1],
+                    share[2],
+                    share[3],
+                    FolderRights.EVERYONE);
+        }
         sql.execute("delete from house_style_named");
         sql.execute("delete from house_style where name <> 'Plain'");
         sql.execute("update house_style set usual = true, version = 1");
@@ -228,6 +245,21 @@ public abstract class ServerTest {
         return answer.length == 0 ? json.createObjectNode() : json.readTree(answer);
     }
 
+    /**
+     * Adds a template, and puts it where everybody may use it once it is ready, and editors may change it; reads the answer,
+     * whatever its status.
+     */
+    protected JsonNode added(Object draft, Colleague as) throws Exception {
+        JsonNode made = done("POST", "/api/templates", draft, as);
+        if (made.has("template")) {
+            sql.update(
+                    "update template set folder_id = ? where id = ? and folder_id is not null",
+                    FolderRights.EVERYONE,
+                    UUID.fromString(made.at("/template/id").asString()));
+        }
+        return made;
+    }
+
     /** Uploads a file, and reads the answer, whatever its status. */
     protected JsonNode upload(String path, Map<String, String> parameters, byte[] file, Colleague as) throws Exception {
         MockHttpServletRequestBuilder request = MockMvcRequestBuilders.post(path)
@@ -261,9 +293,7 @@ public abstract class ServerTest {
 
     /** Makes a template of Signe's and returns its identifier. */
     protected UUID template(String about, String subject, String body) throws Exception {
-        JsonNode made = done(
-                "POST",
-                "/api/templates",
+        JsonNode made = added(
                 Map.of(
                         "name",
                         "A template",

@@ -9,6 +9,8 @@ import famulus.server.demo.DemoRecords.Placement;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.RenderingService;
+import famulus.server.folders.FolderRights;
+import famulus.server.folders.FolderService;
 import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
 import famulus.server.library.SignatureService;
@@ -36,6 +38,7 @@ import famulus.server.records.PipelineService;
 import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
+import famulus.server.team.Teams;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -104,6 +107,9 @@ class DemoData implements ApplicationRunner {
     private final OutboxService outbox;
     private final ReadingService deliveries;
     private final TransactionTemplate transactions;
+    private final FolderService folders;
+    private final FolderRights folderRights;
+    private final Teams teams;
     private final Clock clock;
     private final FamulusProperties properties;
 
@@ -130,6 +136,9 @@ class DemoData implements ApplicationRunner {
             OutboxService outbox,
             ReadingService deliveries,
             TransactionTemplate transactions,
+            FolderService folders,
+            FolderRights folderRights,
+            Teams teams,
             Clock clock,
             FamulusProperties properties) {
         this.team = team;
@@ -154,6 +163,9 @@ class DemoData implements ApplicationRunner {
         this.outbox = outbox;
         this.deliveries = deliveries;
         this.transactions = transactions;
+        this.folders = folders;
+        this.folderRights = folderRights;
+        this.teams = teams;
         this.clock = clock;
         this.properties = properties;
     }
@@ -191,24 +203,44 @@ class DemoData implements ApplicationRunner {
         starters.all().stream()
                 .filter(starter -> STARTED.containsKey(starter.name()))
                 .forEach(starter -> drafts.add(starter.draft().named(STARTED.get(starter.name()))));
+        DemoFolders shelves = DemoFolders.make(folders, folderRights, teams, people, new Seeded(SEED + 4));
         for (int i = 0; i < drafts.size(); i++) {
             UUID id = chance.id();
             // The one with a slip in it is not ready, and so is seen by whose it is: the rep that most sign in as.
             Colleague owner = drafts.get(i).name().equals(DemoTemplates.WITH_A_SLIP)
                     ? people.signe()
                     : i % 3 == 0 ? people.oriel() : i % 3 == 1 ? people.signe() : people.dov();
-            templates.keep(id, drafts.get(i), owner.id(), made.ago(20 + 13 * i));
+            templates.keep(id, drafts.get(i), shelves.of(drafts.get(i), owner), owner.id(), made.ago(20 + 13 * i));
             kept.add(id);
         }
         Seeded own = new Seeded(SEED + 2);
         UUID payment = own.id();
         UUID frost = own.id();
         UUID signature = own.id();
-        templates.keep(payment, DemoKeptTexts.payment(), people.oriel().id(), made.ago(120));
-        templates.keep(frost, DemoKeptTexts.frost(), people.oriel().id(), made.ago(118));
-        templates.keep(signature, DemoKeptTexts.signature(), people.oriel().id(), made.ago(116));
         templates.keep(
-                own.id(), DemoKeptTexts.terms(payment, frost), people.signe().id(), made.ago(100));
+                payment,
+                DemoKeptTexts.payment(),
+                FolderRights.EVERYONE,
+                people.oriel().id(),
+                made.ago(120));
+        templates.keep(
+                frost,
+                DemoKeptTexts.frost(),
+                FolderRights.EVERYONE,
+                people.oriel().id(),
+                made.ago(118));
+        templates.keep(
+                signature,
+                DemoKeptTexts.signature(),
+                FolderRights.EVERYONE,
+                people.oriel().id(),
+                made.ago(116));
+        templates.keep(
+                own.id(),
+                DemoKeptTexts.terms(payment, frost),
+                FolderRights.EVERYONE,
+                people.signe().id(),
+                made.ago(100));
         feeds.keep(own.id(), resource("/demo/feeds/hollinbud-weekly.xml"), people.oriel(), made.ago(2));
         signatures.choose(signature, false, people.oriel());
         variants.join(named("After a call", drafts, kept), "en", named("Nach dem Telefonat", drafts, kept), "de");

@@ -22,6 +22,7 @@ import java.util.UUID;
  * @param wishes what it wishes for the envelope of its messages
  * @param plainText its plain text, where that is kept by hand; null where it is derived
  * @param version counts kept changes
+ * @param folder where it lies; null for a header or footer, which belongs to its style
  * @param readyVersion which of them others use; null while it has never been marked ready
  */
 public record Template(
@@ -43,6 +44,7 @@ public record Template(
         @Schema(nullable = true) KeptPlainText plainText,
         int version,
         @Schema(nullable = true) Integer readyVersion,
+        @Schema(nullable = true) UUID folder,
         UUID ownerId,
         String ownerName,
         Instant changedAt,

@@ -2,12 +2,13 @@ package famulus.server.library;
 
 import famulus.core.field.About;
 import famulus.core.field.RecordKind;
+import famulus.core.message.body.Mode;
 import famulus.core.message.compare.Change;
 import famulus.server.library.SignatureService.SignatureChoice;
 import famulus.server.library.StarterService.Starter;
 import famulus.server.library.TemplateLines.TemplateLine;
 import famulus.server.library.TemplateLines.TemplatePage;
-import famulus.server.library.TemplateUses.UsingTemplate;
+import famulus.server.library.TemplateUses.Used;
 import famulus.server.library.TemplateVersionService.LastTest;
 import famulus.server.library.TemplateVersionService.Version;
 import famulus.server.library.WrappingService.ShownWrapping;
@@ -78,8 +79,30 @@ class TemplateController {
             Colleague asking,
             @RequestParam(defaultValue = "") String search,
             @RequestParam(defaultValue = "TEMPLATE") TemplateKind kind,
+            @RequestParam(required = false) UUID folder,
+            @RequestParam(defaultValue = "false") boolean mine,
+            @RequestParam(defaultValue = "false") boolean favourite,
+            @RequestParam(defaultValue = "false") boolean unused,
+            @RequestParam(required = false) Boolean ready,
+            @RequestParam(required = false) About about,
+            @RequestParam(required = false) Mode mode,
+            @RequestParam(defaultValue = "NAME") WantedLines.Order order,
             @RequestParam(required = false) UUID after) {
-        return lines.lines(kind, search, after, asking);
+        return lines.lines(
+                kind,
+                search,
+                folder,
+                new WantedLines.Narrowed(mine, favourite, unused, ready, about, mode, order),
+                after,
+                asking);
+    }
+
+    /** Whether a template is a favourite of whoever asks. */
+    record Favourite(boolean favourite) {}
+
+    @PutMapping("/{id}/favourite")
+    void favour(Colleague asking, @PathVariable UUID id, @RequestBody Favourite wish) {
+        lines.favour(id, wish.favourite(), asking);
     }
 
     @GetMapping("/fitting")
@@ -96,13 +119,13 @@ class TemplateController {
 
     /** The templates that use a field, in their texts or their conditions. */
     @GetMapping("/using")
-    List<UsingTemplate> using(Colleague asking, @RequestParam CrmKind kind, @RequestParam String field) {
+    Used using(Colleague asking, @RequestParam CrmKind kind, @RequestParam String field) {
         return uses.using(kind.core(), field, asking);
     }
 
     /** The templates that use a fact of the house, such as a saved link. */
     @GetMapping("/using-fact")
-    List<UsingTemplate> using(Colleague asking, @RequestParam String name) {
+    Used using(Colleague asking, @RequestParam String name) {
         return uses.using(RecordKind.OUR_COMPANY, name, asking);
     }
 
@@ -113,8 +136,8 @@ class TemplateController {
 
     /** The templates that a passage is used in. */
     @GetMapping("/{id}/using")
-    List<UsingTemplate> using(Colleague asking, @PathVariable UUID id) {
-        return uses.using(id, asking).seen();
+    Used using(Colleague asking, @PathVariable UUID id) {
+        return uses.using(id, asking);
     }
 
     /** The headers and footers of a house style. */
@@ -145,8 +168,21 @@ class TemplateController {
     }
 
     @PostMapping
-    OpenTemplate add(Colleague asking, @RequestBody Draft draft) {
-        return open(templates.add(draft, asking), asking);
+    OpenTemplate add(Colleague asking, @RequestParam(required = false) UUID folder, @RequestBody Draft draft) {
+        return open(folder == null ? templates.add(draft, asking) : templates.addTo(folder, draft, asking), asking);
+    }
+
+    /** Templates that are to lie in another folder. */
+    record TemplatesToMove(List<UUID> templates, UUID folder) {}
+
+    /** Where a template lay before. */
+    record MovedTemplate(UUID template, @Schema(nullable = true) UUID from) {}
+
+    @PostMapping("/move")
+    List<MovedTemplate> move(Colleague asking, @RequestBody TemplatesToMove wanted) {
+        return templates.move(wanted.templates(), wanted.folder(), asking).entrySet().stream()
+                .map(moved -> new MovedTemplate(moved.getKey(), moved.getValue()))
+                .toList();
     }
 
     /** A template in its languages, and those it could be added in; {@code id} is null for these. */

@@ -4,7 +4,7 @@ import famulus.server.platform.Events;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
-/** Tells browsers that something about a template has changed; of one that was never ready only those who may see it. */
+/** Tells the browsers of those who may see a template that something about it has changed. */
 @Component
 public class TemplateEvents {
     private final Events events;
@@ -29,7 +29,7 @@ public class TemplateEvents {
 
     private void tell(String what, UUID id) {
         mapper.byId(id, true).ifPresent(template -> {
-            if (template.readyVersion() != null) {
+            if (template.kind().wraps() && template.readyVersion() != null) {
                 events.tell(what, id.toString());
             } else {
                 events.tellThese(what, id.toString(), rights.seenBy(template));

@@ -3,8 +3,7 @@ package famulus.server.library;
 import famulus.core.field.Path;
 import famulus.core.field.Root;
 import famulus.core.merge.MergeParser;
-import famulus.core.record.SearchText;
-import famulus.server.search.SearchIndex;
+import famulus.server.library.TemplateMapper.IndexedTemplate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,20 +18,14 @@ import org.springframework.stereotype.Component;
 /** Keeps a template with its words apart, what it is found by and what it names. */
 @Component
 class TemplateKeeping {
-    /** Under this word templates are looked for. */
-    static final String SCOPE = "template";
-
-    /** A template is found by so many of its words. */
-    private static final int MOST_WORDS = 600;
-
     private static final Pattern IDENTIFIER = Pattern.compile("[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     private final TemplateMapper mapper;
-    private final SearchIndex search;
+    private final TemplateIndex index;
 
-    TemplateKeeping(TemplateMapper mapper, SearchIndex search) {
+    TemplateKeeping(TemplateMapper mapper, TemplateIndex index) {
         this.mapper = mapper;
-        this.search = search;
+        this.index = index;
     }
 
     /** What a template can name. */
@@ -62,11 +55,23 @@ class TemplateKeeping {
     }
 
     private void index(Template template) {
-        List<String> texts =
-                List.of(template.name(), template.purpose(), template.subject(), template.body(), plainText(template));
-        search.keep(SCOPE, Map.of(template.id(), SearchText.words(texts, MOST_WORDS)));
+        found(template);
         mapper.clearNames(template.id());
         names(template).forEach((what, names) -> names.forEach(name -> mapper.insertName(template.id(), what, name)));
+    }
+
+    /** Keeps what a template is found by. */
+    void found(Template template) {
+        index.keep(new IndexedTemplate(
+                template.id(),
+                template.kind(),
+                template.name(),
+                template.purpose(),
+                template.subject(),
+                template.previewText(),
+                template.body() + "\n" + plainText(template),
+                template.folder(),
+                template.ownerId()));
     }
 
     private static String plainText(Template template) {

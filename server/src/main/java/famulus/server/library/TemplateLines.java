@@ -7,37 +7,68 @@ import famulus.core.field.Path;
 import famulus.core.merge.MergeParser;
 import famulus.core.merge.Node;
 import famulus.core.message.body.Mode;
+import famulus.core.record.SearchText;
+import famulus.core.search.HitLine;
+import famulus.server.folders.FolderRights;
+import famulus.server.folders.FolderService;
+import famulus.server.library.TemplateMapper.FoundWords;
 import famulus.server.library.TemplateMapper.TemplateRow;
-import famulus.server.library.TemplateMapper.Wanted;
+import famulus.server.library.WantedLines.After;
+import famulus.server.library.WantedLines.Narrowed;
+import famulus.server.library.WantedLines.Order;
 import famulus.server.records.CatalogueService;
-import famulus.server.search.Search;
-import famulus.server.search.SearchIndex;
 import famulus.server.team.Colleague;
+import famulus.server.team.TeamService;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** The templates as a list: what a person looks one up in. */
 @Service
 public class TemplateLines {
+    /** A field or choice in its written form that has words in it, and one that has none. */
+    private static final Pattern SAYING = Pattern.compile("\\{[^{}\"]*\"([^{}\"]*)\"[^{}]*}");
+
+    private static final Pattern FIELD = Pattern.compile("\\{[^{}]*}");
+
     private static final int MOST_LINES = 100;
     private static final int MOST_FITTING = 60;
-    private static final int MOST_FOUND = 500;
+    private static final int MOST_FOUND = 5_000;
 
     private final TemplateMapper mapper;
     private final CatalogueService catalogues;
-    private final SearchIndex search;
+    private final TemplateIndex index;
+    private final FolderService folders;
+    private final TemplateRights rights;
+    private final TeamService team;
 
-    TemplateLines(TemplateMapper mapper, CatalogueService catalogues, SearchIndex search) {
-        this.search = search;
+    TemplateLines(
+            TemplateMapper mapper,
+            CatalogueService catalogues,
+            TemplateIndex index,
+            FolderService folders,
+            TemplateRights rights,
+            TeamService team) {
+        this.team = team;
+        this.folders = folders;
+        this.index = index;
+        this.rights = rights;
         this.mapper = mapper;
         this.catalogues = catalogues;
     }
@@ -49,6 +80,11 @@ public class TemplateLines {
      * @param used how many messages were written from it
      * @param languages the names of those it has variants in, besides its own
      * @param mayChange whether whoever asks may change it
+     * @param folder where it lies, if whoever asks sees that; their own template may lie where they see nothing else
+     * @param favourite whether whoever asks has marked it to find it again
+     * @param lastUsed when they wrote from it last; null for never
+     * @param hit where something was looked for: the line of its text that has it
+     * @param why what speaks for it where somebody chooses what to write from
      */
     public record TemplateLine(
             UUID id,
@@ -63,7 +99,12 @@ public class TemplateLines {
             int used,
             List<String> languages,
             boolean mayChange,
-            boolean mine) {}
+            boolean mine,
+            @Schema(nullable = true) UUID folder,
+            boolean favourite,
+            @Schema(nullable = true) Instant lastUsed,
+            List<HitLine.Part> hit,
+            String why) {}
 
     /** How far a template is. */
     public enum Stage {
@@ -88,72 +129,118 @@ public class TemplateLines {
     /**
      * A page of the library.
      *
-     * @param total how many there are that whoever asks may see; of what was looked for 500 at most
+     * @param total how many there are that whoever asks may see; of what was looked for 5,000 at most
      * @param uncounted whether there are more than that
      * @param more whether the list goes on after these
      */
     public record TemplatePage(int total, boolean uncounted, List<TemplateLine> lines, boolean more) {}
 
     /**
-     * Templates, passages or signatures that have words beginning with all that was typed, by name.
+     * Templates, passages or signatures, in the order of their folders; where something is looked for, those that fit it best
+     * first.
      *
+     * @param search what was typed; blank for nothing
+     * @param folder only those in this folder and the folders in it; null for all
+     * @param narrowed what else they have to be
      * @param after the line that these follow on; null for the first ones
      */
-    public TemplatePage lines(TemplateKind kind, String search, UUID after, Colleague asking) {
-        Wanted wanted = found(kind, false, List.of(), search, MOST_LINES + 1);
-        int most = search.isBlank() ? Integer.MAX_VALUE : MOST_FOUND;
-        int total = mapper.count(wanted.most(search.isBlank() ? most : most + 1), asking);
+    TemplatePage lines(TemplateKind kind, String search, UUID folder, Narrowed narrowed, UUID after, Colleague asking) {
+        Set<UUID> within = folder == null ? null : folders.within(folder, asking);
+        WantedLines wanted = WantedLines.of(kind, within, narrowed, MOST_LINES + 1);
+        if (!search.isBlank()) {
+            List<UUID> found = index.find(kind, search, asking, MOST_FOUND);
+            Set<UUID> seen = found.isEmpty() ? Set.of() : mapper.some(wanted.among(found), asking);
+            List<UUID> ranked = found.stream().filter(seen::contains).toList();
+            return page(ranked, found.size() == MOST_FOUND, after, wanted, SearchText.typed(search), asking);
+        }
+        if (narrowed.order() != Order.NAME) {
+            return page(mapper.ordered(wanted.all(), asking), false, after, wanted, List.of(), asking);
+        }
+        int total = mapper.count(wanted.all(), asking);
         Optional<Template> last = Optional.ofNullable(after).flatMap(id -> mapper.byId(id, true));
-        List<TemplateRow> rows =
-                mapper.lines(last.map(one -> wanted.after(one.name(), one.id())).orElse(wanted), asking);
+        List<TemplateRow> rows = mapper.lines(
+                last.map(one -> wanted.after(new After(one.name(), mapper.place(one.id(), asking), one.id())))
+                        .orElse(wanted),
+                asking);
         boolean more = rows.size() > MOST_LINES;
-        return new TemplatePage(
-                Math.min(total, most),
-                total > most,
-                rows.stream().limit(MOST_LINES).map(line -> line(line, asking)).toList(),
-                more);
+        List<TemplateLine> lines = rows.stream()
+                .limit(MOST_LINES)
+                .map(line -> line(line, asking, List.of()))
+                .toList();
+        return new TemplatePage(total, false, lines, more);
     }
 
-    private Wanted found(TemplateKind kind, boolean usable, List<About> abouts, String typed, int most) {
-        Search found = search.find(TemplateKeeping.SCOPE, typed, MOST_FOUND);
-        return new Wanted(
-                kind,
-                usable,
-                abouts,
-                found.gathered() ? found.found() : null,
-                found.gathered() ? List.of() : found.words(),
-                false,
-                null,
-                null,
-                null,
-                most);
+    /** A page of templates whose order is known. */
+    private TemplatePage page(
+            List<UUID> ordered,
+            boolean uncounted,
+            UUID after,
+            WantedLines wanted,
+            List<String> typed,
+            Colleague asking) {
+        int from = after == null ? 0 : ordered.indexOf(after) + 1;
+        List<UUID> some = ordered.subList(from, Math.min(ordered.size(), from + MOST_LINES));
+        Map<UUID, TemplateRow> rows = rows(wanted.among(some), some, asking);
+        Map<UUID, FoundWords> words = typed.isEmpty() || some.isEmpty()
+                ? Map.of()
+                : mapper.foundWords(some).stream()
+                        .collect(Collectors.toMap(FoundWords::templateId, Function.identity()));
+        List<TemplateLine> lines = some.stream()
+                .map(rows::get)
+                .filter(Objects::nonNull)
+                .map(row -> line(row, asking, hit(row, words.get(row.id()), typed)))
+                .toList();
+        return new TemplatePage(ordered.size(), uncounted, lines, from + some.size() < ordered.size());
+    }
+
+    private Map<UUID, TemplateRow> rows(WantedLines wanted, List<UUID> some, Colleague asking) {
+        return some.isEmpty()
+                ? Map.of()
+                : mapper.lines(wanted, asking).stream().collect(Collectors.toMap(TemplateRow::id, Function.identity()));
+    }
+
+    /** A text as it is read in a list: of a field only what it says in words, such as its default. */
+    private static String read(String text) {
+        return FIELD.matcher(SAYING.matcher(text).replaceAll("$1")).replaceAll("…");
+    }
+
+    /** The line of a template that has what was typed; empty where its name, folder or owner has it. */
+    private static List<HitLine.Part> hit(TemplateRow row, FoundWords words, List<String> typed) {
+        return words == null ? List.of() : HitLine.of(read(words.previewText() + "\n" + words.body()), typed);
     }
 
     /**
-     * Templates for writing to a record: those that have what was typed in their name first, then those about exactly its
-     * kind, then those about any person; in each group the ones used last by whoever asks, then the others by name. Those
-     * that don't fit are left out, and so are all after the first sixty.
+     * Templates for writing to a record: what fits best what was typed first; else favourites, then the ones used last by
+     * whoever asks, those about exactly its kind before those about any person, then the others by name. Those that don't fit the
+     * record are left out, and so are all after the first sixty.
      */
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
         List<About> abouts =
                 Stream.of(About.values()).filter(one -> fits(one, about)).toList();
-        Wanted wanted = found(TemplateKind.TEMPLATE, true, abouts, search, MOST_FITTING);
-        List<TemplateRow> rows =
-                new ArrayList<>(mapper.lines(wanted.ids() == null ? wanted : wanted.most(MOST_FOUND), asking));
-        if (wanted.ids() == null) {
-            // These are the first ones by name; what comes before them may stand anywhere.
-            add(rows, mapper.lines(wanted.lastUsed(), asking));
-            if (!search.isBlank()) {
-                add(rows, mapper.lines(wanted.named(search.strip().toLowerCase(Locale.ROOT)), asking));
-            }
+        WantedLines wanted = WantedLines.usable(abouts, MOST_FITTING);
+        if (!search.isBlank()) {
+            List<UUID> found = index.find(TemplateKind.TEMPLATE, search, asking, MOST_FOUND);
+            Set<UUID> seen = found.isEmpty() ? Set.of() : mapper.some(wanted.among(found), asking);
+            List<UUID> ranked =
+                    found.stream().filter(seen::contains).limit(MOST_FITTING).toList();
+            Map<UUID, TemplateRow> rows = rows(wanted.among(ranked), ranked, asking);
+            return ranked.stream()
+                    .map(rows::get)
+                    .filter(Objects::nonNull)
+                    .map(row -> line(row, asking, List.of()))
+                    .toList();
         }
+        List<TemplateRow> rows = new ArrayList<>(mapper.lines(wanted, asking));
+        // These are the first ones by name; what comes before them may stand anywhere.
+        add(rows, mapper.lines(wanted.lastUsed(), asking));
+        add(rows, mapper.lines(wanted.favourites(), asking));
         return rows.stream()
-                .sorted(Comparator.comparing((TemplateRow line) -> !named(line, search))
+                .sorted(Comparator.comparing((TemplateRow line) -> !line.favourite())
                         .thenComparing(line -> !line.about().equals(about.name()))
                         .thenComparing(TemplateRow::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()))
                         .thenComparing(TemplateRow::name))
                 .limit(MOST_FITTING)
-                .map(line -> line(line, asking))
+                .map(line -> line(line, asking, List.of()))
                 .toList();
     }
 
@@ -162,8 +249,14 @@ public class TemplateLines {
         others.stream().filter(row -> !there.contains(row.id())).forEach(rows::add);
     }
 
-    private static boolean named(TemplateRow line, String search) {
-        return line.name().toLowerCase(Locale.ROOT).contains(search.strip().toLowerCase(Locale.ROOT));
+    /** Marks a template to be found again, or no longer. */
+    @Transactional
+    void favour(UUID id, boolean favourite, Colleague whose) {
+        rights.mustBeSeen(mapper.byId(id, false), whose);
+        mapper.disfavour(id, whose.id());
+        if (favourite) {
+            mapper.favour(id, whose.id());
+        }
     }
 
     /** Whether a template can be used where a record of some kind is written to. A deal is written to by a contact. */
@@ -174,7 +267,16 @@ public class TemplateLines {
                 || (place == About.CONTACT && template == About.DEAL);
     }
 
-    private TemplateLine line(TemplateRow line, Colleague asking) {
+    private String why(TemplateRow line) {
+        if (line.lastUsedByMe() != null) {
+            return "you wrote from it on "
+                    + LocalDate.ofInstant(line.lastUsedByMe(), team.house().zone())
+                            .format(DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH));
+        }
+        return line.used() > 0 ? "used " + line.used() + (line.used() == 1 ? " time" : " times") : "not used yet";
+    }
+
+    private TemplateLine line(TemplateRow line, Colleague asking, List<HitLine.Part> hit) {
         return new TemplateLine(
                 line.id(),
                 line.name(),
@@ -191,8 +293,14 @@ public class TemplateLines {
                         : Stream.of(line.languages().split(","))
                                 .map(code -> Locale.of(code).getDisplayLanguage(Locale.ENGLISH))
                                 .toList(),
-                TemplateRights.mayChange(line.ownerId(), asking),
-                line.ownerId().equals(asking.id()));
+                TemplateRights.mayChange(
+                        line.ownerId(), Optional.ofNullable(line.may()).map(FolderRights::right), asking),
+                line.ownerId().equals(asking.id()),
+                line.may() == null ? null : line.folder(),
+                line.favourite(),
+                line.lastUsedByMe(),
+                hit,
+                why(line));
     }
 
     private List<SubjectPart> subject(TemplateRow line) {

@@ -1,12 +1,11 @@
 package famulus.server.library;
 
-import famulus.core.field.About;
-import famulus.server.search.SearchWord;
 import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -33,56 +32,68 @@ interface TemplateMapper {
             Integer readyVersion,
             int used,
             String languages,
-            Instant lastUsedByMe) {}
-
-    /**
-     * Which lines are wanted.
-     *
-     * @param usable whether only those that somebody may write from
-     * @param abouts only templates about these; empty for all
-     * @param ids only these, variants too; null for all but variants
-     * @param words only those that have these words; empty for all
-     * @param recent whether only those that whoever asks has written from, the last one first
-     * @param named only those that have this in their name, in small letters; null for all
-     * @param after the name of the line before; null for the first
-     */
-    record Wanted(
-            TemplateKind kind,
-            boolean usable,
-            List<About> abouts,
-            Collection<UUID> ids,
-            List<SearchWord> words,
-            boolean recent,
-            String named,
-            String after,
-            UUID afterId,
-            int most) {
-        /** Those that follow on a line. */
-        Wanted after(String name, UUID id) {
-            return new Wanted(kind, usable, abouts, ids, words, recent, named, name, id, most);
-        }
-
-        /** So many at most. */
-        Wanted most(int other) {
-            return new Wanted(kind, usable, abouts, ids, words, recent, named, after, afterId, other);
-        }
-
-        /** Those of them that whoever asks has written from, the last ones. */
-        Wanted lastUsed() {
-            return new Wanted(kind, usable, abouts, ids, words, true, named, after, afterId, most);
-        }
-
-        /** Those of them that have something in their name, in small letters. */
-        Wanted named(String text) {
-            return new Wanted(kind, usable, abouts, ids, words, recent, text, after, afterId, most);
-        }
-    }
+            Instant lastUsedByMe,
+            UUID folder,
+            Integer may,
+            boolean favourite) {}
 
     /** The lines of those wanted that somebody may see, by name. */
-    List<TemplateRow> lines(@Param("wanted") Wanted wanted, @Param("asking") Colleague asking);
+    List<TemplateRow> lines(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
+
+    /** The place of the folder of a template, as lines in the order of folders come. */
+    int place(@Param("id") UUID id, @Param("asking") Colleague asking);
+
+    /** How many templates lie in a folder. */
+    @Select("select count(*) from template where folder_id = #{folder} and deleted_at is null")
+    int inFolder(UUID folder);
+
+    /** Moves the deleted ones of a folder where new ones of their owners go. */
+    void moveDeleted(UUID folder);
 
     /** How many there are of those wanted that somebody may see, counted up to the most that are wanted. */
-    int count(@Param("wanted") Wanted wanted, @Param("asking") Colleague asking);
+    int count(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
+
+    /** What a template is found by. */
+    record IndexedTemplate(
+            UUID id,
+            TemplateKind kind,
+            String name,
+            String purpose,
+            String subject,
+            String previewText,
+            String body,
+            UUID folder,
+            UUID ownerId) {}
+
+    /** Templates by their identifiers, from one on; deleted ones are left out. */
+    @Select(
+            """
+            select t.id, t.kind, t.name, coalesce(t.purpose, '') as purpose, t.subject, w.preview_text, w.body,
+                   t.folder_id as folder, t.owner_id
+            from template t
+            join template_words w on w.template_id = t.id
+            where t.id > #{after} and t.deleted_at is null
+            order by t.id
+            limit #{most}
+            """)
+    List<IndexedTemplate> indexed(@Param("after") UUID after, @Param("most") int most);
+
+    /** What a template says, where hits are looked for. */
+    record FoundWords(UUID templateId, String previewText, String body) {}
+
+    List<FoundWords> foundWords(@Param("ids") Collection<UUID> ids);
+
+    /** Those of some templates that are wanted and that somebody may see, in no order. */
+    Set<UUID> some(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
+
+    /** All that are wanted and that somebody may see, in an order of their own within each folder. */
+    List<UUID> ordered(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
+
+    @Insert("insert into template_favourite (template_id, colleague_id) values (#{id}, #{whose})")
+    void favour(@Param("id") UUID id, @Param("whose") UUID whose);
+
+    @Delete("delete from template_favourite where template_id = #{id} and colleague_id = #{whose}")
+    void disfavour(@Param("id") UUID id, @Param("whose") UUID whose);
 
     /** A passage or signature as others use it. */
     record ReadyText(UUID id, String name, String design) {}
@@ -168,12 +179,12 @@ interface TemplateMapper {
     @Insert(
             """
             insert into template
-              (id, kind, name, purpose, about, subject, mode, house_style_id, header, footer, files, wishes, version, owner_id,
-               created_at, changed_at, changed_by)
+              (id, kind, name, purpose, about, subject, mode, house_style_id, header, footer, files, wishes, version, folder_id,
+               owner_id, created_at, changed_at, changed_by)
             values
               (#{t.id}, #{t.kind}, #{t.name}, #{t.purpose}, #{t.about}, #{t.subject}, #{t.mode}, #{t.houseStyle},
                #{t.header}, #{t.footer}, #{t.files,typeHandler=famulus.server.platform.UuidListTypeHandler},
-               #{t.wishes,typeHandler=famulus.server.library.TemplateWishesTypeHandler}, #{t.version}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
+               #{t.wishes,typeHandler=famulus.server.library.TemplateWishesTypeHandler}, #{t.version}, #{t.folder}, #{t.ownerId}, #{t.changedAt}, #{t.changedAt}, #{t.ownerId})
             """)
     void insert(@Param("t") Template template);
 
@@ -213,6 +224,21 @@ interface TemplateMapper {
 
     @Update("update template set deleted_at = #{at} where id = #{id}")
     void delete(@Param("id") UUID id, @Param("at") Instant at);
+
+    /** A template and its variants. */
+    @Select(
+            """
+            select t.id
+            from template t
+            where t.id = #{id}
+               or t.id in (select o.template_id from template_variant me
+                           join template_variant o on o.root_id = me.root_id
+                           where me.template_id = #{id})
+            """)
+    List<UUID> together(UUID id);
+
+    @Update("update template set folder_id = #{folder} where id = #{id}")
+    void move(@Param("id") UUID id, @Param("folder") UUID folder);
 
     @Update("update template set deleted_at = null where id = #{id}")
     void restore(UUID id);

@@ -1,10 +1,13 @@
 package famulus.server.library;
 
+import famulus.core.sharing.Right;
+import famulus.server.folders.FolderRights;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
+import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -16,29 +19,38 @@ import org.springframework.stereotype.Component;
  * database, by the fragment {@code visible} of the mapper.
  *
  * <ul>
- *   <li><b>see</b>: everybody, once it has been marked ready. Before, whose it is, assistants writing for them, and whoever
- *       may change it. To all others it is not there, whether they guess its identifier or not.
+ *   <li><b>see</b>: whoever may use the folder it lies in, once it has been marked ready. Before, whose it is, whoever may change
+ *       it, and assistants who may use the folder and write for whose it is. To all others it is not there, whether they guess
+ *       its identifier or not.
  *   <li><b>use</b>: as it was when it was marked ready; whose it is, and who writes for them, as it is now.
- *   <li><b>change</b>: whose it is, editors and administrators; what belongs to a style, whoever may change that.
+ *   <li><b>change</b>: whose it is, and whoever may change what is in its folder; what belongs to a style, whoever may change
+ *       that.
  *   <li><b>manage</b> (mark ready, delete, bring back, add a variant): whoever may change it.
+ *   <li><b>move</b>: whoever may change it, into a folder where they may add something.
  * </ul>
  */
 @Component
 public class TemplateRights {
     private final HouseStyleService styles;
     private final TeamService team;
+    private final FolderRights folders;
 
-    TemplateRights(HouseStyleService styles, TeamService team) {
+    TemplateRights(HouseStyleService styles, TeamService team, FolderRights folders) {
+        this.folders = folders;
         this.styles = styles;
         this.team = team;
     }
 
     /** Whether somebody may know that it is there, and read it. */
     public boolean maySee(Template template, Colleague who) {
-        return template.readyVersion() != null
-                || template.ownerId().equals(who.id())
-                || mayChange(template, who)
-                || who.is(Role.ASSISTANT) && writesForOthers(template.ownerId());
+        if (template.ownerId().equals(who.id()) || mayChange(template, who)) {
+            return true;
+        }
+        if (template.kind().wraps()) {
+            return template.readyVersion() != null;
+        }
+        return folders.may(Right.USE, template.folder(), who)
+                && (template.readyVersion() != null || who.is(Role.ASSISTANT) && writesForOthers(template.ownerId()));
     }
 
     /** Assistants write for reps and editors. */
@@ -55,11 +67,14 @@ public class TemplateRights {
     public boolean mayChange(Template template, Colleague who) {
         return template.kind().wraps()
                 ? styles.mayChange(template.houseStyle(), who)
-                : mayChange(template.ownerId(), who);
+                : mayChange(template.ownerId(), folders.right(template.folder(), who), who);
     }
 
-    static boolean mayChange(UUID owner, Colleague who) {
-        return owner.equals(who.id()) || who.is(Role.KEEPER, Role.ADMINISTRATOR);
+    /** The same of a line of a list, whose right in the folder is known. */
+    static boolean mayChange(UUID owner, Optional<Right> inFolder, Colleague who) {
+        return owner.equals(who.id())
+                || who.is(Role.ADMINISTRATOR)
+                || inFolder.filter(right -> right.compareTo(Right.CHANGE) >= 0).isPresent();
     }
 
     /** Lets only those through who may see it; for all others it is not there. */
@@ -80,6 +95,11 @@ public class TemplateRights {
 
     /** Who of the team may see it; asked where something is told to those only. */
     Set<UUID> seenBy(Template template) {
+        if (template.readyVersion() != null && template.folder() != null) {
+            Set<UUID> seen = new HashSet<>(folders.whoMay(Right.USE, template.folder()));
+            seen.add(template.ownerId());
+            return seen;
+        }
         return team.all().stream()
                 .filter(Colleague::active)
                 .filter(who -> maySee(template, who))

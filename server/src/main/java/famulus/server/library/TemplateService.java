@@ -2,6 +2,10 @@ package famulus.server.library;
 
 import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Design;
+import famulus.core.sharing.Right;
+import famulus.server.folders.FolderRights;
+import famulus.server.folders.FolderService;
+import famulus.server.folders.FolderService.FolderToRemove;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
@@ -9,8 +13,12 @@ import famulus.server.team.Colleague;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,6 +40,8 @@ public class TemplateService {
     private final Clock clock;
     private final TemplateRights rights;
     private final TemplateEvents events;
+    private final FolderRights folders;
+    private final FolderService places;
 
     TemplateService(
             TemplateMapper mapper,
@@ -46,7 +56,11 @@ public class TemplateService {
             Clock clock,
             TemplateEvents events,
             TemplateRights rights,
-            TemplateKeeping keeping) {
+            TemplateKeeping keeping,
+            FolderRights folders,
+            FolderService places) {
+        this.folders = folders;
+        this.places = places;
         this.keeping = keeping;
         this.rights = rights;
         this.mapper = mapper;
@@ -101,15 +115,33 @@ public class TemplateService {
         return mapper.version(id, version);
     }
 
-    /** Adds a template of somebody's own. */
+    /** Adds a template of somebody's own, among theirs; a passage or signature where everybody finds it. */
     @Transactional
     public Template add(Draft draft, Colleague by) {
+        UUID folder = draft.kind() == TemplateKind.TEMPLATE ? folders.personal(by.id()) : FolderRights.EVERYONE;
+        return add(draft, draft.kind().wraps() ? null : folder, by);
+    }
+
+    /** The same in a folder; refused where whoever asks may not add to it. */
+    @Transactional
+    public Template addTo(UUID folder, Draft draft, Colleague by) {
+        places.mustMay(Right.CHANGE, folder, by);
+        return add(draft, draft.kind().wraps() ? null : folder, by);
+    }
+
+    /** The same beside another template, which whoever asks may change. */
+    Template addBeside(Template other, Draft draft, Colleague by) {
+        rights.mustBeChangeable(other, by);
+        return add(draft, other.folder(), by);
+    }
+
+    private Template add(Draft draft, UUID folder, Colleague by) {
         check.mustBeSound(draft);
         if (draft.kind().wraps()) {
             inStyle.mustFit(draft, by);
         }
         UUID id = ids.next();
-        keeping.insert(template(id, draft.kind(), draft, 1, by.id(), clock.instant()));
+        keeping.insert(template(id, draft.kind(), draft, 1, folder, by.id(), clock.instant()));
         events.changed(id);
         return any(id);
     }
@@ -138,7 +170,8 @@ public class TemplateService {
         if (mapper.otherSitting(id, by.id(), now.minus(SITTING)) > 0) {
             mapper.keepVersion(id, version, TemplateVersionService.Reason.SITTING.name(), now);
         }
-        if (!keeping.update(template(id, before.kind(), of, version, before.ownerId(), now), by.id())) {
+        if (!keeping.update(
+                template(id, before.kind(), of, version, before.folder(), before.ownerId(), now), by.id())) {
             throw Refusal.changedMeanwhile(before.changedBy() + " has changed this template in the meantime.");
         }
         events.changed(id);
@@ -182,6 +215,45 @@ public class TemplateService {
         return any(id);
     }
 
+    /**
+     * Moves templates, with their variants, into a folder; all of them or none.
+     *
+     * @return the folders they lay in, by template, so that it can be undone
+     */
+    @Transactional
+    public Map<UUID, UUID> move(List<UUID> moved, UUID folder, Colleague by) {
+        places.mustMay(Right.CHANGE, folder, by);
+        Map<UUID, UUID> before = new LinkedHashMap<>();
+        for (UUID id : moved) {
+            Template template = get(id, by);
+            rights.mustBeChangeable(template, by);
+            if (template.kind().wraps()) {
+                throw Refusal.because("no-template", "Headers and footers stay with their style.");
+            }
+            before.put(id, template.folder());
+            for (UUID one : mapper.together(id)) {
+                // Who saw it before is told as well.
+                events.changed(one);
+                mapper.move(one, folder);
+                mapper.byId(one, false).ifPresent(keeping::found);
+                events.changed(one);
+            }
+        }
+        return before;
+    }
+
+    @EventListener
+    void removed(FolderToRemove folder) {
+        int left = mapper.inFolder(folder.id());
+        if (left > 0) {
+            throw Refusal.because(
+                    "not-empty",
+                    "There " + (left == 1 ? "is a template" : "are " + left + " templates")
+                            + " in this folder, passages and signatures included. Move or delete what is in it first.");
+        }
+        mapper.moveDeleted(folder.id());
+    }
+
     /** Keeps what a template says, because a message is about to be written from it, or has been. */
     @Transactional
     public void keepVersion(UUID id, int version, TemplateVersionService.Reason reason) {
@@ -192,8 +264,8 @@ public class TemplateService {
      * Puts a template in place with its own identifier, and marks it ready for everybody where nothing stops it; for the
      * demo's data.
      */
-    public void keep(UUID id, Draft draft, UUID owner, Instant at) {
-        Template kept = template(id, draft.kind(), draft, 1, owner, at);
+    public void keep(UUID id, Draft draft, UUID folder, UUID owner, Instant at) {
+        Template kept = template(id, draft.kind(), draft, 1, folder, owner, at);
         keeping.insert(kept);
         if (!sendable.stops(kept).isEmpty()) {
             return;
@@ -202,7 +274,8 @@ public class TemplateService {
         mapper.ready(id, 1);
     }
 
-    private Template template(UUID id, TemplateKind kind, Draft draft, int version, UUID owner, Instant at) {
+    private Template template(
+            UUID id, TemplateKind kind, Draft draft, int version, UUID folder, UUID owner, Instant at) {
         Optional<Design> design = drafts.design(draft);
         return new Template(
                 id,
@@ -224,6 +297,7 @@ public class TemplateService {
                 draft.plainText(),
                 version,
                 null,
+                folder,
                 owner,
                 "",
                 at,

@@ -56,10 +56,9 @@ public class TemplateUses {
         return new Used(seen, rows.size() - seen.size());
     }
 
-    /** The templates that name a field of a kind of record, in use or retired, by name; those that somebody may see. */
-    public List<UsingTemplate> using(RecordKind kind, String field, Colleague asking) {
-        return used(mapper.naming(What.FIELD.name(), kind.word() + "." + field, asking))
-                .seen();
+    /** The templates that name a field of a kind of record, in use or retired. */
+    public Used using(RecordKind kind, String field, Colleague asking) {
+        return used(mapper.naming(What.FIELD.name(), kind.word() + "." + field, asking));
     }
 
     private List<UsingRow> naming(UUID passage, Colleague asking) {

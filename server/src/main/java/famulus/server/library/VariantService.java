@@ -130,7 +130,8 @@ public class VariantService {
             throw Refusal.field("language", "There is a variant in this language already.");
         }
         String name = original.name() + " (" + name(language) + ")";
-        Template variant = templates.add(Draft.of(original).named(name.substring(0, Math.min(120, name.length()))), by);
+        Template variant = templates.addBeside(
+                original, Draft.of(original).named(name.substring(0, Math.min(120, name.length()))), by);
         mapper.insert(variant.id(), root, language);
         events.changed(root);
         return variant;

@@ -135,6 +135,7 @@ public class TeamService {
     @Transactional
     public void keepWithoutPassword(Colleague colleague, Instant at) {
         mapper.insert(colleague, null, at);
+        told.publishEvent(new ColleagueChanged(colleague.id()));
     }
 
     /** Adds a colleague. */
@@ -163,6 +164,7 @@ public class TeamService {
                 as.signature(),
                 true);
         mapper.insert(colleague, passwords.encode(password), clock.instant());
+        told.publishEvent(new ColleagueChanged(colleague.id()));
         return colleague;
     }
 
@@ -181,6 +183,9 @@ public class TeamService {
         mapper.update(colleague);
         if (!before.firstName().equals(colleague.firstName())) {
             told.publishEvent(new ColleagueRenamed(colleague.id()));
+        }
+        if (before.active() != colleague.active() || before.role() != colleague.role()) {
+            told.publishEvent(new ColleagueChanged(colleague.id()));
         }
         if (before.active() && !colleague.active()) {
             endSessions(colleague.id());

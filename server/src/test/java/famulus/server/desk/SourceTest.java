@@ -48,7 +48,7 @@ class SourceTest extends ServerTest {
         draft.put("about", "CONTACT");
         draft.put("mode", "SOURCE");
         draft.put("design", bring("<p>" + "words ".repeat(17_000)).get("design").asString());
-        JsonNode refused = done("POST", "/api/templates", draft, signe);
+        JsonNode refused = added(draft, signe);
         assertThat(refused.at("/fields/design").asString()).contains("own HTML", "longer than");
         assertThat(done("GET", "/api/templates", null, signe).get("lines")).isEmpty();
     }

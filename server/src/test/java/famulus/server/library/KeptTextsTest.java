@@ -51,7 +51,7 @@ class KeptTextsTest extends ServerTest {
     }
 
     private UUID add(TemplateKind kind, String name, String design, Colleague as) throws Exception {
-        return id(done("POST", "/api/templates", draft(kind, name, design), as));
+        return id(added(draft(kind, name, design), as));
     }
 
     private static UUID id(JsonNode made) {
@@ -146,7 +146,7 @@ class KeptTextsTest extends ServerTest {
         UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees")), signe);
         UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
         JsonNode using = done("GET", "/api/templates/" + frost + "/using", null, signe);
-        assertThat(using.get(0).get("name").asString()).isEqualTo("Letter");
+        assertThat(using.at("/seen/0").get("name").asString()).isEqualTo("Letter");
         JsonNode refused = done("DELETE", "/api/templates/" + frost, null, signe);
         assertThat(refused.get("code").asString()).isEqualTo("in-use");
         assertThat(refused.get("detail").asString()).contains("Letter");
@@ -159,20 +159,16 @@ class KeptTextsTest extends ServerTest {
     @Test
     void whatWouldGoRoundInCirclesIsRefused() throws Exception {
         UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees")), signe);
-        JsonNode nested =
-                done("POST", "/api/templates", draft(TemplateKind.PASSAGE, "Outer", blocks(passage(frost))), signe);
+        JsonNode nested = added(draft(TemplateKind.PASSAGE, "Outer", blocks(passage(frost))), signe);
         assertThat(nested.at("/fields/design").asString()).contains("can’t have a passage");
         String signing = blocks("{\"id\":\"s\",\"kind\":\"signature\"}");
-        assertThat(done("POST", "/api/templates", draft(TemplateKind.SIGNATURE, "Mine", signing), signe)
+        assertThat(added(draft(TemplateKind.SIGNATURE, "Mine", signing), signe)
                         .at("/fields/design")
                         .asString())
                 .contains("can’t have a signature");
         Map<String, Object> plain = draft(TemplateKind.PASSAGE, "Plain", "");
         plain.put("mode", "PLAIN");
-        assertThat(done("POST", "/api/templates", plain, signe)
-                        .at("/fields/design")
-                        .asString())
-                .contains("made of blocks");
+        assertThat(added(plain, signe).at("/fields/design").asString()).contains("made of blocks");
     }
 
     @Test

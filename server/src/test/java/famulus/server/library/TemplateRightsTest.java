@@ -63,7 +63,7 @@ class TemplateRightsTest extends ServerTest {
     }
 
     private UUID add(String name, String words) throws Exception {
-        JsonNode made = done("POST", "/api/templates", draft(name, words), signe);
+        JsonNode made = added(draft(name, words), signe);
         return UUID.fromString(made.at("/template/id").asString());
     }
 
@@ -83,6 +83,7 @@ class TemplateRightsTest extends ServerTest {
                         Map.of("version", 1, "kind", "contact", "person", ines, "to", List.of(dov.id()), "list", false),
                 "POST /api/templates/{id}/merge",
                         Map.of("base", draft("Other", "Hello"), "mine", draft("Other", "Hello you")),
+                "PUT /api/templates/{id}/favourite", Map.of("favourite", true),
                 "POST /api/templates/{id}/waved", Map.of("code", "subject-long", "words", "x", "reason", "because"));
         List<Ask> asks = new ArrayList<>();
         for (RequestMappingInfo info :
@@ -158,10 +159,45 @@ class TemplateRightsTest extends ServerTest {
                 .isZero();
     }
 
-    /** Whether an endpoint only looks, copies or tests; all others change the template. */
+    /** What lies in a folder of one's own is there for nobody else but administrators, ready or not. */
+    @Test
+    void whatLiesInAPrivateFolderIsThereForNobodyElse() throws Exception {
+        JsonNode made = done("POST", "/api/templates", draft(SECRET, "Hello"), signe);
+        UUID secret = UUID.fromString(made.at("/template/id").asString());
+        done("POST", "/api/templates/" + secret + "/ready", Map.of("version", 1), signe);
+        UUID unknown = UUID.randomUUID();
+        for (Colleague who : List.of(dov, petra, oriel)) {
+            List<Ask> asks = new ArrayList<>(ofOneTemplate());
+            for (Ask ask : asks) {
+                assertThat(said(answer(ask.of(secret), who)).replace(secret.toString(), "…"))
+                        .as("%s %s as %s", ask.method(), ask.path(), who.role())
+                        .isEqualTo(said(answer(ask.of(unknown), who)).replace(unknown.toString(), "…"))
+                        .startsWith("404");
+            }
+            List<Ask> named = naming(secret);
+            List<Ask> nobody = naming(unknown);
+            for (int i = 0; i < named.size(); i++) {
+                assertThat(said(answer(named.get(i), who)).replace(secret.toString(), "…"))
+                        .isEqualTo(said(answer(nobody.get(i), who)).replace(unknown.toString(), "…"));
+            }
+            for (String address : List.of(
+                    "/api/templates?search=" + SECRET,
+                    "/api/templates/fitting?about=CONTACT&search=" + SECRET,
+                    "/api/templates/using?kind=contact&field=first_name")) {
+                assertThat(answer(new Ask("GET", address, null), who).getContentAsString())
+                        .doesNotContain(secret.toString());
+            }
+        }
+        assertThat(done("GET", "/api/templates/" + secret, null, amos)
+                        .at("/mayChange")
+                        .asBoolean())
+                .isTrue();
+    }
+
+    /** Whether an endpoint only looks, marks for oneself, copies or tests; all others change the template. */
     private static boolean onlyLooks(Ask ask) {
         return ask.method().equals("GET")
-                || Stream.of("/here", "/duplicate", "/tests").anyMatch(ask.path()::endsWith);
+                || Stream.of("/here", "/duplicate", "/tests", "/favourite").anyMatch(ask.path()::endsWith);
     }
 
     /** Every endpoint, asked by every role about a colleague's template, ready, not ready and removed, and about one's own. */
@@ -264,8 +300,7 @@ class TemplateRightsTest extends ServerTest {
     void whatHiddenTemplatesUseCantBeTakenAwayAndIsNotNamed() throws Exception {
         Map<String, Object> passage = draft("Frost", "Bees stay in");
         passage.put("kind", "PASSAGE");
-        UUID frost = UUID.fromString(
-                done("POST", "/api/templates", passage, dov).at("/template/id").asString());
+        UUID frost = UUID.fromString(added(passage, dov).at("/template/id").asString());
         done("POST", "/api/templates/" + frost + "/ready", Map.of("version", 1), dov);
         Map<String, Object> using = draft("Uses " + SECRET, "Hello");
         using.put(
@@ -274,10 +309,12 @@ class TemplateRightsTest extends ServerTest {
                         .replace(
                                 "]}]}]}]}]}",
                                 "]}]},{\"id\":\"p\",\"kind\":\"passage\",\"passage\":\"" + frost + "\"}]}]}]}"));
-        JsonNode made = done("POST", "/api/templates", using, signe);
+        JsonNode made = added(using, signe);
         assertThat(made.has("template")).as("%s", made).isTrue();
 
-        assertThat(done("GET", "/api/templates/" + frost + "/using", null, dov)).isEmpty();
+        JsonNode usedIn = done("GET", "/api/templates/" + frost + "/using", null, dov);
+        assertThat(usedIn.get("seen")).isEmpty();
+        assertThat(usedIn.get("others").asInt()).isEqualTo(1);
         JsonNode refused = done("DELETE", "/api/templates/" + frost, null, dov);
         assertThat(refused.get("detail").asString()).isEqualTo("It is used in one template of a colleague.");
         assertThat(done("DELETE", "/api/templates/" + frost, null, oriel)
@@ -292,10 +329,10 @@ class TemplateRightsTest extends ServerTest {
         for (int i = 0; i < 5_000; i++) {
             sql.update(
                     """
-                    insert into template (id, kind, name, about, subject, mode, version, owner_id, created_at, changed_at,
-                      changed_by)
-                    select random_uuid(), kind, concat('A ', cast(? as varchar)), about, subject, mode, version, owner_id,
-                      created_at, changed_at, changed_by
+                    insert into template (id, kind, name, about, subject, mode, version, folder_id, owner_id, created_at,
+                      changed_at, changed_by)
+                    select random_uuid(), kind, concat('A ', cast(? as varchar)), about, subject, mode, version, folder_id,
+                      owner_id, created_at, changed_at, changed_by
                     from template where id = ?
                     """,
                     i,
@@ -353,7 +390,7 @@ class TemplateRightsTest extends ServerTest {
     @Test
     void assistantsSeeWhatTheyCouldWriteFromForOthers() throws Exception {
         UUID ofAmos;
-        JsonNode made = done("POST", "/api/templates", draft("Of the administrator", "Hello"), amos);
+        JsonNode made = added(draft("Of the administrator", "Hello"), amos);
         ofAmos = UUID.fromString(made.at("/template/id").asString());
 
         assertThat(Stream.of(hidden, ofAmos).map(id -> status(id, petra))).containsExactly(200, 404);

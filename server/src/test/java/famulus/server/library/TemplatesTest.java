@@ -112,9 +112,7 @@ class TemplatesTest extends ServerTest {
 
     @Test
     void refusesTextsThatCannotBeKept() throws Exception {
-        JsonNode answer = done(
-                "POST",
-                "/api/templates",
+        JsonNode answer = added(
                 Map.of(
                         "name",
                         "",
@@ -150,7 +148,6 @@ class TemplatesTest extends ServerTest {
         draft.put("header", "x".repeat(61));
         draft.put("footer", "y".repeat(61));
 
-        assertThat(done("POST", "/api/templates", draft, signe).get("fields").propertyNames())
-                .containsExactlyInAnyOrder("header", "footer");
+        assertThat(added(draft, signe).get("fields").propertyNames()).containsExactlyInAnyOrder("header", "footer");
     }
 }

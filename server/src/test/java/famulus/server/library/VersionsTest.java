@@ -41,7 +41,7 @@ class VersionsTest extends ServerTest {
     }
 
     private UUID letter(String... words) throws Exception {
-        JsonNode made = done("POST", "/api/templates", draft("Hives", design(words)), signe);
+        JsonNode made = added(draft("Hives", design(words)), signe);
         return UUID.fromString(made.get("template").get("id").asString());
     }
 
@@ -111,9 +111,7 @@ class VersionsTest extends ServerTest {
         Map<String, Object> passage = draft("", design("Bees stay in"));
         passage.put("kind", "PASSAGE");
         passage.put("name", "Frost");
-        UUID frost = UUID.fromString(done("POST", "/api/templates", passage, signe)
-                .at("/template/id")
-                .asString());
+        UUID frost = UUID.fromString(added(passage, signe).at("/template/id").asString());
         ready(frost, 1, signe);
         String picture = UUID.randomUUID().toString();
         String whole = design("Water: {contact.well_depth}")
@@ -122,7 +120,7 @@ class VersionsTest extends ServerTest {
                         "}]}]},{\"id\":\"p\",\"kind\":\"passage\",\"passage\":\"" + frost
                                 + "\"},{\"id\":\"i\",\"kind\":\"picture\",\"width\":240,\"picture\":\"" + picture
                                 + "\",\"description\":\"A hive\"}]}]}]}");
-        JsonNode made = done("POST", "/api/templates", draft("Hives", whole), signe);
+        JsonNode made = added(draft("Hives", whole), signe);
         UUID id = UUID.fromString(made.at("/template/id").asString(""));
         // Not ready: what would stop everybody is not given to others. Gone on with after a while, it is kept all the
         // same.

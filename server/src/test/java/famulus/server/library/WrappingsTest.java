@@ -138,7 +138,7 @@ class WrappingsTest extends ServerTest {
 
     @Test
     void aNewOneIsInTheStyleWhenItIsReadyAndGoesWithItsDeletion() throws Exception {
-        JsonNode made = done("POST", "/api/templates", draft("FOOTER", "Plain", "Write to us"), oriel);
+        JsonNode made = added(draft("FOOTER", "Plain", "Write to us"), oriel);
         String id = made.get("template").get("id").asString();
         assertThat(shown()).containsExactly("HEADER Wide true", "FOOTER Plain false");
         ready(made, oriel);
@@ -158,12 +158,13 @@ class WrappingsTest extends ServerTest {
         Map<String, Object> template = draft("TEMPLATE", "Placement notice", "Hello");
         template.put("subject", "x");
         template.put("header", "Wide");
-        done("POST", "/api/templates", template, signe);
+        added(template, signe);
         template.put("name", "By the first one");
         template.put("header", "");
-        done("POST", "/api/templates", template, signe);
+        added(template, signe);
 
         assertThat(done("GET", "/api/templates/" + id + "/using", null, signe)
+                        .get("seen")
                         .valueStream()
                         .map(one -> one.get("name").asString()))
                 .containsExactlyInAnyOrder("Placement notice", "By the first one");
@@ -182,10 +183,10 @@ class WrappingsTest extends ServerTest {
         Map<String, Object> template = draft("TEMPLATE", "Placement notice", "Hello");
         template.put("subject", "x");
         template.put("header", "Wide");
-        done("POST", "/api/templates", template, signe);
+        added(template, signe);
         template.put("name", "Without");
         template.put("header", "none");
-        done("POST", "/api/templates", template, signe);
+        added(template, signe);
 
         write(opened, "Pollination", oriel);
         JsonNode shown = done("GET", change, null, oriel);
@@ -201,9 +202,7 @@ class WrappingsTest extends ServerTest {
     @Test
     void onlyThoseWhoMayChangeTheStyleWriteOnIt() throws Exception {
         assertThat(open("HEADER", "Wide", dov).get("code").asString()).isEqualTo("forbidden");
-        assertThat(done("POST", "/api/templates", draft("FOOTER", "Mine", "x"), dov)
-                        .get("code")
-                        .asString())
+        assertThat(added(draft("FOOTER", "Mine", "x"), dov).get("code").asString())
                 .isEqualTo("forbidden");
         JsonNode opened = open("HEADER", "Wide", oriel);
         assertThat(write(opened, "x", dov).get("code").asString()).isEqualTo("forbidden");
@@ -225,17 +224,12 @@ class WrappingsTest extends ServerTest {
                         + "\"passage\":\"" + UUID.randomUUID() + "\"}]}]}]}";
         open("HEADER", "Wide", oriel);
 
-        assertThat(done("POST", "/api/templates", noStyle, oriel).get("fields").propertyNames())
-                .containsExactly("houseStyle");
+        assertThat(added(noStyle, oriel).get("fields").propertyNames()).containsExactly("houseStyle");
         for (String name : List.of("Wide", "none", "")) {
-            assertThat(done("POST", "/api/templates", draft("HEADER", name, "x"), oriel)
-                            .get("fields")
-                            .propertyNames())
+            assertThat(added(draft("HEADER", name, "x"), oriel).get("fields").propertyNames())
                     .containsExactly("name");
         }
-        assertThat(done("POST", "/api/templates", draft("HEADER", "New", passage), oriel)
-                        .get("fields")
-                        .propertyNames())
+        assertThat(added(draft("HEADER", "New", passage), oriel).get("fields").propertyNames())
                 .containsExactly("design");
         assertThat(open("TEMPLATE", "Wide", oriel).get("code").asString()).isEqualTo("unreadable");
         assertThat(open("FOOTER", "Wide", oriel).get("status").asInt()).isEqualTo(404);

@@ -81,7 +81,7 @@ class FeedsTest extends ServerTest {
         draft.put("about", "CONTACT");
         draft.put("mode", "LETTER");
         draft.put("design", design(id));
-        JsonNode made = done("POST", "/api/templates", draft, signe);
+        JsonNode made = added(draft, signe);
         assertThat(done("DELETE", "/api/materials/feeds/" + id, null, oriel)
                         .get("detail")
                         .asString())

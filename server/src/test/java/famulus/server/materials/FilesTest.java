@@ -92,9 +92,7 @@ class FilesTest extends ServerTest {
         new java.util.Random(8).nextBytes(large);
         JsonNode file = bring("plans.dat", large, signe);
         UUID id = UUID.fromString(file.get("id").asString());
-        String template = done("POST", "/api/templates", draft(List.of(id)), signe)
-                .at("/template/id")
-                .asString();
+        String template = added(draft(List.of(id)), signe).at("/template/id").asString();
         UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
         for (int i = 0; i < 12; i++) {
             Map<String, Object> sending = new HashMap<>();
@@ -122,7 +120,7 @@ class FilesTest extends ServerTest {
         UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
         JsonNode file = bring("Preise für Bäume 価格.pdf", bytes("%PDF-1.7 list"), signe);
         UUID id = UUID.fromString(file.get("id").asString());
-        JsonNode made = done("POST", "/api/templates", draft(List.of(id)), signe);
+        JsonNode made = added(draft(List.of(id)), signe);
         assertThat(made.at("/template/files/0").asString()).isEqualTo(id.toString());
 
         UUID message = UUID.randomUUID();
@@ -153,16 +151,14 @@ class FilesTest extends ServerTest {
     @Test
     void staysWhileATemplateHasItAndIsDeletedByKeepersAlone() throws Exception {
         UUID id = UUID.fromString(bring("list.pdf", bytes("x"), signe).get("id").asString());
-        JsonNode made = done("POST", "/api/templates", draft(List.of(id)), signe);
+        JsonNode made = added(draft(List.of(id)), signe);
         String file = "/api/materials/files/" + id;
         assertThat(done("DELETE", file, null, signe).get("code").asString()).isEqualTo("forbidden");
         assertThat(done("DELETE", file, null, oriel).get("detail").asString()).contains("“With files”");
         done("DELETE", "/api/templates/" + made.at("/template/id").asString(), null, signe);
         done("DELETE", file, null, oriel);
         assertThat(done("GET", "/api/materials/files", null, signe)).isEmpty();
-        assertThat(done("POST", "/api/templates", draft(List.of(id)), signe)
-                        .at("/fields/files")
-                        .asString())
+        assertThat(added(draft(List.of(id)), signe).at("/fields/files").asString())
                 .contains("files is gone");
     }
 

@@ -80,11 +80,7 @@ class MaterialsTest extends ServerTest {
         String id = bring(png(60, 40)).get("id").asString();
         String design = "{\"version\":1,\"bands\":[{\"id\":\"a\",\"columns\":[{\"blocks\":["
                 + "{\"id\":\"p\",\"kind\":\"picture\",\"picture\":\"" + id + "\"}]}]}]}";
-        done(
-                "POST",
-                "/api/templates",
-                Map.of("name", "With hives", "about", "CONTACT", "mode", "DESIGNED", "design", design),
-                signe);
+        added(Map.of("name", "With hives", "about", "CONTACT", "mode", "DESIGNED", "design", design), signe);
         assertThat(done("DELETE", "/api/materials/pictures/" + id, null, oriel)
                         .get("detail")
                         .asString())
@@ -102,9 +98,7 @@ class MaterialsTest extends ServerTest {
     @Test
     void showsWhatAStyleWouldChangeBeforeItIsKept() throws Exception {
         contact("Ines", "Okafor", "ines@larkfield.example");
-        done(
-                "POST",
-                "/api/templates",
+        added(
                 Map.of(
                         "name",
                         "Letter",

@@ -57,7 +57,7 @@ class DesignedMailTest extends ServerTest {
     }
 
     private JsonNode add(String mode, String design) throws Exception {
-        return done("POST", "/api/templates", draft(mode, design), signe);
+        return added(draft(mode, design), signe);
     }
 
     private Message sent(JsonNode made) throws Exception {

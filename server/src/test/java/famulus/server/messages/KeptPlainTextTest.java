@@ -48,7 +48,7 @@ class KeptPlainTextTest extends ServerTest {
     }
 
     private UUID template(Map<String, Object> draft) throws Exception {
-        JsonNode made = done("POST", "/api/templates", draft, signe);
+        JsonNode made = added(draft, signe);
         assertThat(made.has("template")).as("%s", made).isTrue();
         return UUID.fromString(made.at("/template/id").asString());
     }

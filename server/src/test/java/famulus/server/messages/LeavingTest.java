@@ -43,7 +43,7 @@ class LeavingTest extends ServerTest {
                         ? ""
                         : "{\"version\":1,\"bands\":[{\"id\":\"s\",\"columns\":[{\"share\":1,\"blocks\":[" + block
                                 + "]}]}]}");
-        JsonNode made = done("POST", "/api/templates", draft, signe);
+        JsonNode made = added(draft, signe);
         assertThat(made.has("template")).as("%s", made).isTrue();
         return UUID.fromString(made.at("/template/id").asString());
     }

@@ -27,7 +27,7 @@ class TemplateWishesTest extends ServerTest {
         Map<String, Object> draft =
                 new HashMap<>(words("News", "Dear {contact.first_name}, by {today plus 1 days as long date}."));
         draft.putAll(Map.of("name", "With wishes", "wishes", wishes));
-        return done("POST", "/api/templates", draft, signe);
+        return added(draft, signe);
     }
 
     private UUID template(Map<String, Object> wishes) throws Exception {
@@ -143,8 +143,7 @@ class TemplateWishesTest extends ServerTest {
         Map<String, Object> draft =
                 new HashMap<>(words("News", "Dear {contact.first_name}, see https://hives.example/x?a=1&b=2."));
         draft.putAll(Map.of("name", "Counted", "wishes", wishes));
-        UUID template = UUID.fromString(
-                done("POST", "/api/templates", draft, signe).at("/template/id").asString());
+        UUID template = UUID.fromString(added(draft, signe).at("/template/id").asString());
         JsonNode begun = begin(template, null, signe);
         Map<String, Object> message = message(template, ines, begun.get("words"));
         UUID id = UUID.fromString(

@@ -119,7 +119,7 @@ class SummariesTest extends ServerTest {
                 ""));
         draft.put("mode", "LETTER");
         draft.put("design", DESIGN);
-        JsonNode made = done("POST", "/api/templates", draft, signe).path("template");
+        JsonNode made = added(draft, signe).path("template");
         assertThat(made.path("mode").asString("")).as(made.toString()).isEqualTo("LETTER");
         UUID id = UUID.fromString(made.get("id").asString());
         done("POST", "/api/templates/" + id + "/ready", Map.of("version", 1), signe);

@@ -54,7 +54,7 @@ class WebCopyTest extends ServerTest {
         Map<String, Object> draft = new HashMap<>();
         draft.putAll(Map.of("name", "A letter", "purpose", "", "about", "CONTACT", "previewText", "", "body", ""));
         draft.putAll(Map.of("subject", "For {contact.first_name else \"you\"}", "mode", "DESIGNED", "design", LETTER));
-        JsonNode made = done("POST", "/api/templates", draft, signe);
+        JsonNode made = added(draft, signe);
         return UUID.fromString(made.at("/template/id").asString());
     }
 
@@ -194,7 +194,7 @@ class WebCopyTest extends ServerTest {
         Map<String, Object> draft = new HashMap<>();
         draft.putAll(Map.of("name", "A letter", "purpose", "", "about", "CONTACT", "previewText", "", "body", ""));
         draft.putAll(Map.of("subject", "For all", "mode", "DESIGNED", "design", letter));
-        JsonNode made = done("POST", "/api/templates", draft, signe);
+        JsonNode made = added(draft, signe);
         assertThat(made.has("template")).as("%s", made).isTrue();
         return UUID.fromString(made.at("/template/id").asString());
     }

@@ -53,7 +53,7 @@ class ReadingTest extends ServerTest {
         draft.put("body", "");
         draft.put("mode", "DESIGNED");
         draft.put("design", BODY);
-        JsonNode made = done("POST", "/api/templates", draft, signe);
+        JsonNode made = added(draft, signe);
         assertThat(made.path("template").path("id").asString(""))
                 .as(made.toString())
                 .isNotEmpty();

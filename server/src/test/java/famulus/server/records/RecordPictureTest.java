@@ -58,8 +58,7 @@ class RecordPictureTest extends ServerTest {
         Map<String, Object> draft = new HashMap<>();
         draft.putAll(Map.of("name", "Cards", "purpose", "", "about", "CONTACT", "subject", "Cards"));
         draft.putAll(Map.of("previewText", "", "body", "", "mode", "DESIGNED", "design", CARDS));
-        UUID template = UUID.fromString(
-                done("POST", "/api/templates", draft, signe).at("/template/id").asString());
+        UUID template = UUID.fromString(added(draft, signe).at("/template/id").asString());
         JsonNode taken = done("POST", "/api/messages", message(template, ines, null), signe);
         assertThat(taken.has("id")).as("%s", taken).isTrue();
         return SourceText.of(wire(UUID.fromString(taken.get("id").asString())));

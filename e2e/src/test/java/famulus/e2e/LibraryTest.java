@@ -1,0 +1,183 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Templates by their folders: shared, moved by hand and by keys, and seen by those who may. */
+class LibraryTest extends BrowserTest {
+    private Page begun(String who, String name) {
+        Page page = openAs(who, "/templates");
+        beginPlain(page, name, "CONTACT");
+        textbox(page, "Subject").fill("About Friday");
+        textbox(page, "Text").fill("Is Friday good?");
+        assertThat(page.getByText(Pattern.compile("saved")).first()).isVisible();
+        return page;
+    }
+
+    private static Locator line(Page page, String name) {
+        return page.locator("tr:has(a)")
+                .filter(new Locator.FilterOptions()
+                        .setHas(page.getByRole(
+                                AriaRole.LINK,
+                                new Page.GetByRoleOptions().setName(name).setExact(true))));
+    }
+
+    private static Locator section(Page page, String folder) {
+        return page.locator("tbody")
+                .filter(new Locator.FilterOptions()
+                        .setHas(page.getByRole(
+                                AriaRole.BUTTON,
+                                new Page.GetByRoleOptions().setName(folder).setExact(true))));
+    }
+
+    private static void choose(Page page, String label, String option) {
+        page.getByLabel(label).selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(option));
+    }
+
+    @Test
+    void aNewTemplateIsOnesOwnAndIsSharedInOneStepFromTheDesk() {
+        Page page = begun("Signe", "Bridge of thorns");
+        assertThat(page.locator(".where")).containsText("in “My templates” · Only you");
+        button(page, "Mark ready").click();
+        assertThat(page.getByText(Pattern.compile(", for a contact · ready")).first())
+                .isVisible();
+        Page other = openAs("Dov", "/templates?find=thorns");
+        assertThat(other.getByText("No template matches.")).isVisible();
+
+        button(page, "Share…").click();
+        choose(page, "Into the folder", "a new folder, shared with others");
+        textbox(page, "Name of the folder").fill("Thorny matters");
+        choose(page, "May use what is in it", "Dov Marchbanks");
+        button(page, "Make it and move").click();
+        assertThat(page.locator(".where")).containsText("in “Thorny matters” · Dov may use");
+        assertThat(line(other, "Bridge of thorns")).isVisible();
+        assertThat(section(other, "Thorny matters")).containsText("You may use");
+
+        // What is taken back is gone for Dov at once.
+        button(page, "Undo").click();
+        assertThat(page.locator(".where")).containsText("My templates");
+        assertThat(other.getByText("No template matches.")).isVisible();
+    }
+
+    @Test
+    void aFolderIsMadeSharedRenamedAndDeleted() {
+        Page page = openAs("Signe", "/templates");
+        button(page, "New folder").click();
+        textbox(page, "Name").fill("Autumn");
+        button(page, "Save").click();
+        assertThat(section(page, "Autumn")).containsText("Only you · empty");
+
+        button(page, "Share Autumn").click();
+        button(page, "Add somebody").click();
+        choose(page, "Shared with", "the north team");
+        button(page, "Add somebody").click();
+        page.getByLabel("Shared with").nth(1).selectOption("ROLE KEEPER");
+        page.getByLabel("What they may do").nth(1).selectOption("CHANGE");
+        button(page, "Save").click();
+        assertThat(section(page, "Autumn")).containsText("The north team may use; editors may change");
+        Page editor = openAs("Oriel", "/templates");
+        assertThat(section(editor, "Autumn")).isVisible();
+
+        button(page, "Change Autumn").click();
+        textbox(page, "Name").fill("Late autumn");
+        button(page, "Save").click();
+        assertThat(section(editor, "Late autumn")).isVisible();
+        button(page, "Change Late autumn").click();
+        button(page, "Delete folder").click();
+        assertThat(section(editor, "Late autumn")).isHidden();
+        button(page, "Undo").click();
+        assertThat(section(editor, "Late autumn")).containsText("editors may change");
+    }
+
+    @Test
+    void templatesAreMovedByDraggingAndByKeys() {
+        Page page = openAs("Oriel", "/templates");
+        button(page, "New folder").click();
+        textbox(page, "Name").fill("Drawer");
+        button(page, "Save").click();
+        Locator drawer = section(page, "Drawer");
+        assertThat(drawer).containsText("empty");
+
+        line(page, "First word").locator(".subject").dragTo(drawer.locator(".heading"));
+        assertThat(drawer.getByRole(AriaRole.LINK)).hasText(new String[] {"First word"});
+        button(page, "Undo").click();
+        assertThat(drawer.getByRole(AriaRole.LINK)).hasCount(0);
+
+        line(page, "First word").getByRole(AriaRole.LINK).focus();
+        page.keyboard().press(" ");
+        page.keyboard().press("ArrowUp");
+        page.keyboard().press(" ");
+        assertThat(page.getByText("2 chosen")).isVisible();
+        page.keyboard().press("m");
+        choose(page, "Into the folder", "Drawer");
+        page.keyboard().press("Enter");
+        button(page, "Move").click();
+        assertThat(drawer.getByRole(AriaRole.LINK)).hasCount(2);
+        button(page, "Drawer").click();
+        assertThat(page.getByLabel("In which folder")).hasValue(Pattern.compile(".+"));
+        assertThat(page).hasURL(Pattern.compile("folder="));
+        page.reload();
+        assertThat(page.locator("tr:has(a)")).hasCount(2);
+        button(page, "show all").click();
+        assertThat(section(page, "Everyone")).isVisible();
+        // Put back, since others look for them where they were.
+        for (int i = 0; i < 2; i++) {
+            drawer.getByRole(AriaRole.LINK).first().focus();
+            page.keyboard().press("m");
+            choose(page, "Into the folder", "Everyone");
+            button(page, "Move").click();
+            assertThat(drawer.getByRole(AriaRole.LINK)).hasCount(1 - i);
+        }
+    }
+
+    @Test
+    void templatesAreFoundNarrowedAndMarked() {
+        Page page = openAs("Signe", "/templates");
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview of Pick-up")))
+                .isVisible();
+        page.keyboard().press("/");
+        page.keyboard().type("plcaement");
+        assertThat(line(page, "Before placement")).isVisible();
+        assertThat(line(page, "Winter hello")).isHidden();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("gate");
+        assertThat(line(page, "Placement notice").locator("mark")).hasText("gate");
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("ArrowDown");
+        assertThat(page.getByRole(
+                                AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview of After the site visit"))
+                        .getByText("Access as you described it"))
+                .isVisible();
+        page.keyboard().press("f");
+        assertThat(page.getByLabel("Favourite After the site visit")).hasAttribute("aria-pressed", "true");
+        page.navigate(address("/templates?which=favourite"));
+        assertThat(page.locator("tr:has(a)")).hasCount(1);
+        page.getByLabel("Which templates").selectOption("all");
+        page.getByLabel("For what").selectOption("LEAD");
+        assertThat(page).hasURL(Pattern.compile("for=LEAD"));
+        assertThat(line(page, "First word")).isVisible();
+        assertThat(line(page, "Placement notice")).isHidden();
+        button(page, "show all").click();
+        assertThat(line(page, "Placement notice")).isVisible();
+        page.getByLabel("Favourite After the site visit").click();
+    }
+
+    @Test
+    void anAdministratorMakesTeams() {
+        Page page = openAs("Amos", "/team");
+        button(page, "Add a team").click();
+        textbox(page, "Name").fill("south");
+        page.getByLabel("Oriel Tamsin").check();
+        button(page, "Save").click();
+        assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("south")))
+                .containsText("Oriel");
+        button(page, "Change the south team").click();
+        button(page, "Delete team").click();
+        assertThat(button(page, "Change the south team")).isHidden();
+    }
+}

@@ -1,0 +1,79 @@
+package famulus.server.demo;
+
+import famulus.core.sharing.Right;
+import famulus.server.folders.FolderRights;
+import famulus.server.folders.FolderService;
+import famulus.server.folders.FolderService.FolderShare;
+import famulus.server.folders.FolderService.TypedFolder;
+import famulus.server.folders.FolderService.With;
+import famulus.server.library.Draft;
+import famulus.server.team.Colleague;
+import famulus.server.team.Role;
+import famulus.server.team.Teams;
+import famulus.server.team.Teams.TypedTeam;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/** Where the templates of the demo lie: by what they are for among those of everybody, and some with the north team. */
+final class DemoFolders {
+    private static final String NORTH = "Season";
+
+    private final FolderService folders;
+    private final FolderRights rights;
+    private final DemoTeam people;
+    private final Seeded chance;
+    private final UUID north;
+    private final Map<String, UUID> byPurpose = new HashMap<>();
+
+    private DemoFolders(FolderService folders, FolderRights rights, DemoTeam people, Seeded chance) {
+        this.folders = folders;
+        this.rights = rights;
+        this.people = people;
+        this.chance = chance;
+        this.north = chance.id();
+    }
+
+    /** Makes a team and its folder. */
+    static DemoFolders make(FolderService folders, FolderRights rights, Teams teams, DemoTeam people, Seeded chance) {
+        UUID team = chance.id();
+        teams.keep(
+                team,
+                new TypedTeam(
+                        "north",
+                        List.of(
+                                people.signe().id(),
+                                people.dov().id(),
+                                people.petra().id())));
+        DemoFolders made = new DemoFolders(folders, rights, people, chance);
+        folders.keep(
+                made.north,
+                new TypedFolder("North team", null),
+                List.of(
+                        new FolderShare(With.TEAM, null, team, Right.USE),
+                        new FolderShare(With.ROLE, Role.KEEPER, null, Right.CHANGE)),
+                people.signe());
+        return made;
+    }
+
+    /** The folder of a template. */
+    UUID of(Draft draft, Colleague owner) {
+        if (draft.name().equals(DemoTemplates.WITH_A_SLIP)) {
+            return rights.personal(owner.id());
+        }
+        if (draft.purpose().equals(NORTH)) {
+            return north;
+        }
+        return draft.purpose().isBlank()
+                ? FolderRights.EVERYONE
+                : byPurpose.computeIfAbsent(draft.purpose(), this::among);
+    }
+
+    /** A folder among those of everybody. */
+    private UUID among(String name) {
+        UUID id = chance.id();
+        folders.keep(id, new TypedFolder(name, FolderRights.EVERYONE), List.of(), people.oriel());
+        return id;
+    }
+}

@@ -1,0 +1,104 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { ask, sentence, type Schemas } from '../api/client';
+  import { draftOf } from '../desk/draftOf';
+  import { proofOf } from '../desk/proofOf';
+  import type { Way } from '../ui/MessageFrame.svelte';
+  import { day } from '../ui/when';
+  import { aboutLabels, modeLabels } from './about';
+  import DesignPreview from './DesignPreview.svelte';
+
+  /** The chosen template as somebody real would read it, and what else is to be said of it. */
+  let { line }: { line: Schemas['TemplateLine'] } = $props();
+
+  /** While one walks the list quickly nothing is asked for. */
+  const REST = 90;
+  let proof = $state.raw<Schemas['ShownProof'] | null>(null);
+  let failed = $state('');
+  let way = $state<Way>('wide');
+
+  $effect(() => {
+    const { id, about } = line;
+    let there = true;
+    const timer = setTimeout(() => void prove(id, about, () => there), untrack(() => proof) ? REST : 0);
+    return () => {
+      there = false;
+      clearTimeout(timer);
+    };
+  });
+
+  async function prove(id: string, about: Schemas['TemplateLine']['about'], wanted: () => boolean) {
+    try {
+      const [opened, { person }] = await Promise.all([
+        ask('get', '/api/templates/{id}', { params: { id } }),
+        ask('get', '/api/desk/people/step', { query: { about, forward: true } }),
+      ]);
+      const kind = person.kind as 'contact' | 'lead';
+      const made = await proofOf(draftOf(opened.template), id, {
+        kind,
+        id: person.id,
+        deal: person.dealId ?? null,
+      });
+      if (!wanted()) return;
+      proof = made;
+      failed = '';
+    } catch (failure) {
+      if (!wanted()) return;
+      proof = null;
+      failed = sentence(failure);
+    }
+  }
+
+  const stages = { DRAFT: 'not ready', READY: 'ready', CHANGED: 'changed since it was ready' };
+  const told = $derived(
+    [
+      `${modeLabels[line.mode]}, for ${aboutLabels[line.about]}`,
+      stages[line.stage],
+      line.mine ? 'mine' : `owned by ${line.owner}`,
+      `changed ${day(line.changedAt)}`,
+      line.lastUsed ? `you wrote from it ${day(line.lastUsed)}` : '',
+    ]
+      .filter(Boolean)
+      .join(' · '),
+  );
+</script>
+
+<section aria-label="Preview of {line.name}">
+  <h2><a href="/templates/{line.id}">{line.name}</a></h2>
+  <p class="told">{told}</p>
+  {#if proof}
+    <DesignPreview {proof} name="The message" removed={[]} bind:way />
+  {:else if failed}
+    <p class="told">{failed}</p>
+  {/if}
+</section>
+
+<style>
+  section {
+    min-width: 0;
+    padding: 12px 20px 20px;
+    overflow: auto;
+    border-left: 1px solid var(--rule);
+    background: var(--shade);
+  }
+
+  h2 {
+    margin: 0;
+    font: 500 18px/1.3 var(--serif);
+  }
+
+  h2 a {
+    color: var(--ink);
+    text-decoration: none;
+  }
+
+  h2 a:hover {
+    text-decoration: underline;
+  }
+
+  .told {
+    margin: 2px 0 10px;
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+</style>

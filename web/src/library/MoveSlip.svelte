@@ -1,0 +1,123 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence } from '../api/client';
+  import { me } from '../app/session.svelte';
+  import Button from '../ui/Button.svelte';
+  import Choose from '../ui/Choose.svelte';
+  import Field from '../ui/Field.svelte';
+  import Slip from '../ui/Slip.svelte';
+  import { indented, move, open, type Folder } from './folders';
+  import { shareOf, sharers, type Sharer } from './shares';
+
+  /** Moves templates into another folder, or into one that is made and shared on the way. */
+  let {
+    templates,
+    anchor,
+    onclose,
+    onmoved,
+  }: {
+    templates: readonly { id: string; name: string; folder?: string | null }[];
+    anchor: HTMLElement;
+    onclose: () => void;
+    onmoved: () => Promise<void>;
+  } = $props();
+
+  const here = $derived(templates.length === 1 ? (templates[0].folder ?? '') : '');
+  let folders = $state.raw<Folder[]>([]);
+  let wanted = $state('');
+  let failed = $state('');
+  let name = $state(`Shared by ${me().firstName}`);
+  let whom = $state('EVERYBODY');
+  let choices = $state.raw<Sharer[]>([]);
+  let wrong = $state<Record<string, string>>({});
+  const chosen = $derived(folders.find((one) => one.id === wanted));
+
+  ask('get', '/api/folders')
+    .then((all) => {
+      folders = open(all);
+      wanted = folders.find((one) => one.id !== here && !one.personal)?.id ?? '';
+    })
+    .catch((failure) => (failed = sentence(failure)));
+  sharers([])
+    .then((all) => (choices = all))
+    .catch((failure) => (failed = sentence(failure)));
+
+  async function made(): Promise<Folder | undefined> {
+    const added = await ask('post', '/api/folders', {
+      body: { name, parent: null, shares: [shareOf(whom, 'USE')] },
+    });
+    return added.folders.find((one) => one.id === added.id);
+  }
+
+  async function go(event: SubmitEvent) {
+    event.preventDefault();
+    wrong = {};
+    failed = '';
+    try {
+      const folder = wanted ? chosen : await made();
+      if (!folder) return;
+      await move(templates, folder, onmoved);
+      onclose();
+    } catch (failure) {
+      wrong = fieldsOf(failure);
+      if (!Object.keys(wrong).length) failed = sentence(failure);
+    }
+  }
+</script>
+
+<Slip
+  title={templates.length === 1 ? `Move “${templates[0].name}”` : `Move ${templates.length} templates`}
+  {anchor}
+  {onclose}
+>
+  <form onsubmit={go}>
+    <label
+      >Into the folder
+      <select bind:value={wanted}>
+        {#each folders as folder (folder.id)}<option value={folder.id} disabled={folder.id === here}
+            >{indented(folder)}</option
+          >{/each}
+        <option value="">a new folder, shared with others</option>
+      </select></label
+    >
+    {#if chosen}
+      <p class="soft">{chosen.sharing}.</p>
+    {:else}
+      <div class="new">
+        <Field label="Name of the folder" bind:value={name} error={wrong.name} />
+        <Choose label="May use what is in it" bind:value={whom} options={choices} error={wrong.shares} />
+      </div>
+    {/if}
+    {#if failed}<p role="alert">{failed}</p>{/if}
+    <Button main type="submit">{wanted ? 'Move' : 'Make it and move'}</Button>
+  </form>
+</Slip>
+
+<style>
+  label {
+    display: block;
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  select {
+    display: block;
+    width: 100%;
+    margin-top: 3px;
+    padding: 6px;
+    border: 1px solid var(--rule);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 14px/1.2 var(--sans);
+  }
+
+  .new {
+    margin-top: 10px;
+  }
+
+  .soft {
+    margin: 8px 0 12px;
+    color: var(--ink-soft);
+    font-style: italic;
+  }
+</style>

@@ -1,0 +1,174 @@
+<script lang="ts">
+  import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
+  import type { Schemas } from '../api/client';
+  import Button from '../ui/Button.svelte';
+
+  /** A template as a line of the list; whoever may change it can drag it into another folder. */
+  let {
+    line,
+    deep,
+    chosen,
+    looked,
+    onlook,
+    onchoose,
+    onfavour,
+    onmore,
+  }: {
+    line: Schemas['TemplateLine'];
+    deep: number;
+    chosen: boolean;
+    /** Whether its preview is beside the list. */
+    looked: boolean;
+    onlook: () => void;
+    onchoose: () => void;
+    onfavour: () => void;
+    onmore: (anchor: HTMLElement) => void;
+  } = $props();
+
+  const stages = { DRAFT: 'not ready', READY: '', CHANGED: 'changed since it was ready' };
+
+  function dragged(row: HTMLElement) {
+    return draggable({
+      element: row,
+      canDrag: () => line.mayChange,
+      getInitialData: () => ({ template: line.id }),
+    });
+  }
+</script>
+
+<tr class:chosen class:looked {@attach dragged} onclick={onlook} onfocusin={onlook}>
+  <td class="marks">
+    {#if line.mayChange}<input
+        type="checkbox"
+        aria-label="Choose {line.name}"
+        checked={chosen}
+        onchange={onchoose}
+      />{/if}
+    <button
+      type="button"
+      class="star"
+      aria-label="Favourite {line.name}"
+      aria-pressed={line.favourite}
+      onclick={onfavour}>{line.favourite ? '★' : '☆'}</button
+    >
+  </td>
+  <td class="name" style:--deep={deep}>
+    <a href="/templates/{line.id}" data-id={line.id} draggable="false">{line.name}</a>
+    {#if stages[line.stage] || line.languages.length}<small
+        >{[stages[line.stage], line.languages.length ? `also in ${line.languages.join(' and ')}` : '']
+          .filter(Boolean)
+          .join(' · ')}</small
+      >{/if}
+    <span class="subject"
+      >{#if line.hit.length}{#each line.hit as part, i (i)}{#if part.hit}<mark>{part.text}</mark
+            >{:else}{part.text}{/if}{/each}{:else}{#each line.subject as part, i (i)}{#if part.field}<span
+              class="field">{part.text}</span
+            >{:else}{part.text}{/if}{/each}{/if}</span
+    >
+  </td>
+  <td class="figures">{line.used ? `used ${line.used}` : 'not used'}</td>
+  <td class="figures">
+    <Button
+      quiet
+      aria-label="More for {line.name}"
+      onclick={(event: MouseEvent) => onmore(event.currentTarget as HTMLElement)}>more</Button
+    >
+  </td>
+</tr>
+
+<style>
+  td {
+    padding: 6px 9px;
+    border-bottom: 1px solid var(--rule-soft);
+    color: var(--ink-soft);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .marks {
+    padding: 0 0 0 18px;
+    text-align: right;
+  }
+
+  input {
+    margin: 0 2px 0 0;
+    vertical-align: middle;
+    accent-color: var(--ink);
+  }
+
+  .star {
+    min-width: 24px;
+    min-height: 24px;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--ink-soft);
+    font-size: 14px;
+    vertical-align: middle;
+    cursor: pointer;
+  }
+
+  .star[aria-pressed='true'] {
+    color: var(--ink);
+  }
+
+  tr:hover,
+  .chosen {
+    background: var(--chosen);
+  }
+
+  .looked {
+    background: var(--sheet);
+    box-shadow: inset 0 0 0 1px var(--ink);
+  }
+
+  .figures {
+    font-size: 13px;
+    text-align: right;
+  }
+
+  .name {
+    padding-left: calc(2px + var(--deep) * 18px);
+  }
+
+  .name a {
+    color: var(--ink);
+    font-weight: 600;
+    text-decoration: none;
+  }
+
+  .name a:hover {
+    text-decoration: underline;
+  }
+
+  small {
+    margin-left: 6px;
+    color: var(--ink-soft);
+    font-size: 12.5px;
+  }
+
+  .subject {
+    margin-left: 8px;
+    font-size: 13.5px;
+  }
+
+  .field {
+    padding: 0 2px;
+    border-bottom: 1px solid var(--rule);
+  }
+
+  mark {
+    border-bottom: 2px solid var(--ink);
+    background: none;
+    color: var(--ink);
+    font-weight: 600;
+  }
+
+  @media (width <= 700px) {
+    .figures:not(:last-child) {
+      padding: 0;
+      color: transparent;
+    }
+  }
+</style>

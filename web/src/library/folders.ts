@@ -1,0 +1,38 @@
+import { ask, type Schemas } from '../api/client';
+import { notify } from '../ui/notices.svelte';
+
+export type Folder = Schemas['ShownFolder'];
+
+/** The folders one may put something into. */
+export const open = (folders: Folder[]): Folder[] => folders.filter((one) => one.may !== 'USE');
+
+/** A folder in a list of choices, indented by how deep it lies. */
+export const indented = (folder: Folder): string => '  '.repeat(folder.deep) + folder.name;
+
+/** Moves templates into a folder; one step takes it back. */
+export async function move(
+  templates: readonly { id: string; name: string }[],
+  folder: Folder,
+  onmoved: () => Promise<void>,
+): Promise<void> {
+  const before = await ask('post', '/api/templates/move', {
+    body: { templates: templates.map((one) => one.id), folder: folder.id },
+  });
+  await onmoved();
+  const what = templates.length === 1 ? `“${templates[0].name}” is` : `${templates.length} templates are`;
+  notify(`${what} in “${folder.name}” now.`, {
+    undo: async () => {
+      const from = [...new Set(before.map((one) => one.from))];
+      for (const place of from) {
+        if (!place) continue;
+        await ask('post', '/api/templates/move', {
+          body: {
+            templates: before.filter((one) => one.from === place).map((one) => one.template),
+            folder: place,
+          },
+        });
+      }
+      await onmoved();
+    },
+  });
+}
