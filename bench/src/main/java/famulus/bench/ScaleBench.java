@@ -135,6 +135,10 @@ public final class ScaleBench {
         for (String search : List.of("a", "call", "after the", "xyz")) {
             ask("find templates: “" + search + "”", () -> "/api/templates?search=" + search.replace(" ", "%20"));
         }
+        ask("find templates with a slip", () -> "/api/templates?search=plcaement");
+        ask("templates by most used", () -> "/api/templates?order=USED");
+        ask("templates nobody has used", () -> "/api/templates?unused=true");
+        ask("folders of templates", () -> "/api/folders");
         ask("chooser of templates", () -> "/api/templates/fitting?about=CONTACT");
         ask("chooser of templates: “call”", () -> "/api/templates/fitting?about=CONTACT&search=call");
         ask("templates that use a field", () -> "/api/templates/using?kind=contact&field=first_name");
