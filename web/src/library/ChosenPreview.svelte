@@ -64,7 +64,7 @@
 </script>
 
 <section aria-label="Preview of {line.name}">
-  <h2><a href="/templates/{line.id}">{line.name}</a></h2>
+  <h2>{line.name}</h2>
   <p class="told">{told}</p>
   {#if proof}
     <DesignPreview {proof} name="The message" removed={[]} bind:way />
@@ -85,15 +85,6 @@
   h2 {
     margin: 0;
     font: 500 18px/1.3 var(--serif);
-  }
-
-  h2 a {
-    color: var(--ink);
-    text-decoration: none;
-  }
-
-  h2 a:hover {
-    text-decoration: underline;
   }
 
   .told {

@@ -22,23 +22,21 @@
   } = $props();
 
   const here = $derived(templates.length === 1 ? (templates[0].folder ?? '') : '');
-  let folders = $state.raw<Folder[]>([]);
+  let folders = $state.raw<Folder[] | null>(null);
   let wanted = $state('');
   let failed = $state('');
   let name = $state(`Shared by ${me().firstName}`);
   let whom = $state('EVERYBODY');
   let choices = $state.raw<Sharer[]>([]);
   let wrong = $state<Record<string, string>>({});
-  const chosen = $derived(folders.find((one) => one.id === wanted));
+  const chosen = $derived(folders?.find((one) => one.id === wanted));
 
-  ask('get', '/api/folders')
-    .then((all) => {
+  Promise.all([ask('get', '/api/folders'), sharers([])])
+    .then(([all, others]) => {
+      choices = others;
+      wanted = open(all).find((one) => one.id !== here && !one.personal)?.id ?? '';
       folders = open(all);
-      wanted = folders.find((one) => one.id !== here && !one.personal)?.id ?? '';
     })
-    .catch((failure) => (failed = sentence(failure)));
-  sharers([])
-    .then((all) => (choices = all))
     .catch((failure) => (failed = sentence(failure)));
 
   async function made(): Promise<Folder | undefined> {
@@ -69,27 +67,29 @@
   {anchor}
   {onclose}
 >
-  <form onsubmit={go}>
-    <label
-      >Into the folder
-      <select bind:value={wanted}>
-        {#each folders as folder (folder.id)}<option value={folder.id} disabled={folder.id === here}
-            >{indented(folder)}</option
-          >{/each}
-        <option value="">a new folder, shared with others</option>
-      </select></label
-    >
-    {#if chosen}
-      <p class="soft">{chosen.sharing}.</p>
-    {:else}
-      <div class="new">
-        <Field label="Name of the folder" bind:value={name} error={wrong.name} />
-        <Choose label="May use what is in it" bind:value={whom} options={choices} error={wrong.shares} />
-      </div>
-    {/if}
-    {#if failed}<p role="alert">{failed}</p>{/if}
-    <Button main type="submit">{wanted ? 'Move' : 'Make it and move'}</Button>
-  </form>
+  {#if folders}
+    <form onsubmit={go}>
+      <label
+        >Into the folder
+        <select bind:value={wanted} {@attach (choice) => choice.focus()}>
+          {#each folders as folder (folder.id)}<option value={folder.id} disabled={folder.id === here}
+              >{indented(folder)}</option
+            >{/each}
+          <option value="">a new folder, shared with others</option>
+        </select></label
+      >
+      {#if chosen}
+        <p class="soft">{chosen.sharing}.</p>
+      {:else}
+        <div class="new">
+          <Field label="Name of the folder" bind:value={name} error={wrong.name} />
+          <Choose label="May use what is in it" bind:value={whom} options={choices} error={wrong.shares} />
+        </div>
+      {/if}
+      <Button main type="submit">{wanted ? 'Move' : 'Make it and move'}</Button>
+    </form>
+  {/if}
+  {#if failed}<p role="alert">{failed}</p>{/if}
 </Slip>
 
 <style>

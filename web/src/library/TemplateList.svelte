@@ -41,7 +41,9 @@
   const found = $derived(!!wants.search || narrowed(wants));
   const shown = $derived(sections(folders, lines ?? [], { goesOn, found, within: wants.folder }));
   const inOrder = $derived(shown.flatMap((section) => section.lines));
-  const previewed = $derived(inOrder.find((line) => line.id === looked) ?? inOrder.at(0));
+  /** What is shown is deleted, and can only be brought back. */
+  const bin = $derived(wants.which === 'deleted');
+  const previewed = $derived(bin ? undefined : (inOrder.find((line) => line.id === looked) ?? inOrder.at(0)));
 
   const read = async () => {
     await list.read();
@@ -113,6 +115,17 @@
     }
   }
 
+  async function restore(line: Line) {
+    more = null;
+    try {
+      await ask('post', '/api/templates/{id}/restore', { params: { id: line.id } });
+      await read();
+      notify(`“${line.name}” is back.`);
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+
   async function remove(line: Line) {
     more = null;
     try {
@@ -146,7 +159,7 @@
     };
   }
 
-  const links = () => [...document.querySelectorAll<HTMLElement>('.templates .name a')];
+  const links = () => [...document.querySelectorAll<HTMLElement>('.templates .name [data-id]')];
 
   function onkeydown(event: KeyboardEvent) {
     const way = { ArrowDown: 1, ArrowUp: -1 }[event.key];
@@ -155,6 +168,7 @@
     if (at < 0 || event.ctrlKey || event.metaKey || event.altKey) return;
     const line = lines?.find((one) => one.id === all[at].dataset.id);
     if (way) all[at + way]?.focus();
+    else if (bin) return;
     else if (event.key === ' ' && line?.mayChange) choose(line);
     else if (event.key === 'f' && line) void list.favour(line);
     else if (event.key === 'm' && line?.mayChange) moving = { templates: moved(line), anchor: all[at] };
@@ -247,6 +261,7 @@
                     deep={folder?.deep ?? 0}
                     chosen={chosen.includes(line.id)}
                     looked={width >= BOTH && line.id === previewed?.id}
+                    gone={bin}
                     onlook={() => (looked = line.id)}
                     onchoose={() => choose(line)}
                     onfavour={() => void list.favour(line)}
@@ -275,8 +290,12 @@
   {@const { line, anchor } = more}
   <Slip title={line.name} {anchor} placement="bottom-end" onclose={() => (more = null)}>
     <p class="ways">
-      <Button onclick={() => void duplicate(line)}>Duplicate</Button>
-      {#if line.mayChange}
+      {#if bin}
+        <Button main onclick={() => void restore(line)}>Bring back</Button>
+      {:else}
+        <Button onclick={() => void duplicate(line)}>Duplicate</Button>
+      {/if}
+      {#if line.mayChange && !bin}
         <Button
           onclick={() => {
             more = null;
@@ -287,9 +306,11 @@
       {/if}
     </p>
     <p class="remark">
-      {line.mayChange
-        ? 'Deleting can be undone for ten seconds.'
-        : `${line.owner} keeps this template. A duplicate is yours.`}
+      {bin
+        ? 'It is here for thirty days after it was deleted.'
+        : line.mayChange
+          ? 'What is deleted is in the bin for thirty days.'
+          : `${line.owner} keeps this template. A duplicate is yours.`}
     </p>
   </Slip>
 {/if}
@@ -347,7 +368,7 @@
   }
 
   .marks {
-    width: 66px;
+    width: 74px;
   }
 
   .used {

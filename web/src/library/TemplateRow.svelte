@@ -9,6 +9,7 @@
     deep,
     chosen,
     looked,
+    gone = false,
     onlook,
     onchoose,
     onfavour,
@@ -19,6 +20,8 @@
     chosen: boolean;
     /** Whether its preview is beside the list. */
     looked: boolean;
+    /** Whether it lies in the bin, where it can only be brought back. */
+    gone?: boolean;
     onlook: () => void;
     onchoose: () => void;
     onfavour: () => void;
@@ -30,7 +33,7 @@
   function dragged(row: HTMLElement) {
     return draggable({
       element: row,
-      canDrag: () => line.mayChange,
+      canDrag: () => line.mayChange && !gone,
       getInitialData: () => ({ template: line.id }),
     });
   }
@@ -38,7 +41,7 @@
 
 <tr class:chosen class:looked {@attach dragged} onclick={onlook} onfocusin={onlook}>
   <td class="marks">
-    {#if line.mayChange}<input
+    {#if line.mayChange && !gone}<input
         type="checkbox"
         aria-label="Choose {line.name}"
         checked={chosen}
@@ -53,7 +56,16 @@
     >
   </td>
   <td class="name" style:--deep={deep}>
-    <a href="/templates/{line.id}" data-id={line.id} draggable="false">{line.name}</a>
+    {#if gone}
+      <button
+        type="button"
+        class="gone"
+        data-id={line.id}
+        onclick={(event) => onmore(event.currentTarget as HTMLElement)}>{line.name}</button
+      >
+    {:else}
+      <a href="/templates/{line.id}" data-id={line.id} draggable="false">{line.name}</a>
+    {/if}
     {#if stages[line.stage] || line.languages.length}<small
         >{[stages[line.stage], line.languages.length ? `also in ${line.languages.join(' and ')}` : '']
           .filter(Boolean)
@@ -92,7 +104,7 @@
   }
 
   input {
-    margin: 0 2px 0 0;
+    margin: 0 8px 0 0;
     vertical-align: middle;
     accent-color: var(--ink);
   }
@@ -136,6 +148,15 @@
     color: var(--ink);
     font-weight: 600;
     text-decoration: none;
+  }
+
+  .gone {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    font: 600 14px/1.3 var(--sans);
+    cursor: pointer;
   }
 
   .name a:hover {

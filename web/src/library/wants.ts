@@ -5,7 +5,7 @@ export interface Wants {
   search: string;
   folder: string;
   /** Which of them, such as one's own. */
-  which: 'all' | 'mine' | 'favourite' | 'unused';
+  which: 'all' | 'mine' | 'favourite' | 'unused' | 'deleted';
   ready: '' | 'true' | 'false';
   about: '' | Schemas['TemplateLine']['about'];
   mode: '' | Schemas['TemplateLine']['mode'];
@@ -29,6 +29,7 @@ export const words = {
     mine: 'my templates',
     favourite: 'my favourites',
     unused: 'what nobody has used',
+    deleted: 'the bin',
   },
   ready: { '': 'ready or not', true: 'ready', false: 'not ready' },
   about: { '': 'anything', CONTACT: 'a contact', LEAD: 'a lead', DEAL: 'a deal', PERSON: 'anyone' },
@@ -75,6 +76,7 @@ export function queryOf({ search, folder, which, ready, about, mode, order }: Wa
     mine: which === 'mine',
     favourite: which === 'favourite',
     unused: which === 'unused',
+    deleted: which === 'deleted',
     ready: ready ? ready === 'true' : undefined,
     about: about || undefined,
     mode: mode || undefined,

@@ -2,17 +2,22 @@
   import { untrack } from 'svelte';
   import { ask, sentence, type Schemas } from '../api/client';
   import type { TypedAhead } from '../app/typedAhead';
+  import DesignPreview from '../library/DesignPreview.svelte';
+  import type { Way } from '../ui/MessageFrame.svelte';
 
   /** Chooses what to write from: templates that fit this record first, then those used last. */
   let {
     about,
     ahead,
+    look,
     onchoose,
     onclose,
   }: {
     about: Schemas['TemplateLine']['about'];
     /** What was typed before this was there. */
     ahead?: TypedAhead;
+    /** What a template would say to this very person. */
+    look: (template: string) => Promise<Schemas['ShownProof']>;
     /** A template, or none and how the empty message is written. */
     onchoose: (template: string | null, mode: Mode | null) => void;
     onclose: () => void;
@@ -50,6 +55,32 @@
         if (entered) choose(0);
       })
       .catch((failure) => (failed = sentence(failure)));
+  });
+
+  /** While one walks the list quickly nothing is asked for. */
+  const REST = 180;
+  let proof = $state.raw<Schemas['ShownProof'] | null>(null);
+  let way = $state<Way>('wide');
+  const marked = $derived(lines.at(at)?.id ?? '');
+  $effect(() => {
+    const template = marked;
+    if (!template) {
+      proof = null;
+      return;
+    }
+    let there = true;
+    const timer = setTimeout(
+      () =>
+        // Without a preview one chooses by the name.
+        void look(template)
+          .then((read) => there && (proof = read))
+          .catch(() => there && (proof = null)),
+      REST,
+    );
+    return () => {
+      there = false;
+      clearTimeout(timer);
+    };
   });
 
   $effect(() => {
@@ -93,38 +124,46 @@
   {onkeydown}
   {@attach focus}
 />
-<ul id="{id}-list" role="listbox" aria-label="Templates that fit">
-  {#each lines as line, i (line.id)}
-    <li
-      id="{id}-{i}"
-      role="option"
-      aria-selected={i === at}
-      onpointerdown={(event) => {
-        event.preventDefault();
-        choose(i);
-      }}
-    >
-      <span
-        >{line.favourite ? '★ ' : ''}{line.name}
-        <small>{line.purpose ? `· ${line.purpose}` : ''}</small></span
+<div class="both" class:alone={!proof}>
+  <ul id="{id}-list" role="listbox" aria-label="Templates that fit">
+    {#each lines as line, i (line.id)}
+      <li
+        id="{id}-{i}"
+        role="option"
+        aria-selected={i === at}
+        onpointerdown={(event) => {
+          event.preventDefault();
+          choose(i);
+        }}
       >
-      <small>{line.why}</small>
-    </li>
-  {/each}
-  {#each empty as one, i (one.mode)}
-    <li
-      id="{id}-{lines.length + i}"
-      role="option"
-      aria-selected={at === lines.length + i}
-      onpointerdown={(event) => {
-        event.preventDefault();
-        choose(lines.length + i);
-      }}
-    >
-      <span>{typed && !lines.length && i === 0 ? 'No template fits: begin' : 'Begin'} with {one.label}</span>
-    </li>
-  {/each}
-</ul>
+        <span
+          >{line.favourite ? '★ ' : ''}{line.name}
+          <small>{line.purpose ? `· ${line.purpose}` : ''}</small></span
+        >
+        <small>{line.why}</small>
+      </li>
+    {/each}
+    {#each empty as one, i (one.mode)}
+      <li
+        id="{id}-{lines.length + i}"
+        role="option"
+        aria-selected={at === lines.length + i}
+        onpointerdown={(event) => {
+          event.preventDefault();
+          choose(lines.length + i);
+        }}
+      >
+        <span>{typed && !lines.length && i === 0 ? 'No template fits: begin' : 'Begin'} with {one.label}</span
+        >
+      </li>
+    {/each}
+  </ul>
+  {#if proof}
+    <section aria-label="Preview of {lines.at(at)?.name ?? ''}">
+      <DesignPreview {proof} name="The message" removed={[]} bind:way />
+    </section>
+  {/if}
+</div>
 {#if failed}<p role="alert">{failed}</p>{/if}
 
 <style>
@@ -138,8 +177,26 @@
     font: var(--base) / 1.35 var(--sans);
   }
 
+  .both {
+    display: grid;
+    grid-template-columns: minmax(240px, 2fr) minmax(0, 3fr);
+  }
+
+  .alone {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  section {
+    max-height: 380px;
+    padding: 10px 14px;
+    overflow: auto;
+    border: solid var(--rule);
+    border-width: 0 1px 1px 0;
+    background: var(--shade);
+  }
+
   ul {
-    max-height: 320px;
+    max-height: 380px;
     overflow: auto;
     border: 1px solid var(--rule);
     border-top: 0;
@@ -168,5 +225,15 @@
 
   p {
     color: var(--stop);
+  }
+
+  @media (width <= 700px) {
+    .both {
+      grid-template-columns: minmax(0, 1fr);
+    }
+
+    section {
+      display: none;
+    }
   }
 </style>

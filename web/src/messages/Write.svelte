@@ -395,7 +395,13 @@
   {/if}
   {#if !writing}
     {#if !readDraft(key, isKeptMessage) && !wanted}
-      <TemplateChooser {about} {ahead} onchoose={(one, mode) => void begin(one, mode)} {onclose} />
+      <TemplateChooser
+        {about}
+        {ahead}
+        look={(template) => message.look(template)}
+        onchoose={(one, mode) => void begin(one, mode)}
+        {onclose}
+      />
     {/if}
   {:else if message.draft && proof}
     {#if open.length}

@@ -98,7 +98,16 @@ export class MessageState implements Writing {
 
   /** What its template says to the person, by now. */
   private merged(mode: Mode | null = null): Promise<Schemas['BegunMessage']> {
-    const { template, kind, person, deal, sender, wishes } = $state.snapshot(this.envelope);
+    return this.wouldSay(this.envelope.template, mode);
+  }
+
+  /** What a template would say to the person; nothing is begun. */
+  async look(template: string): Promise<Schemas['ShownProof']> {
+    return (await this.wouldSay(template, null)).read.proof;
+  }
+
+  private wouldSay(template: string | null, mode: Mode | null): Promise<Schemas['BegunMessage']> {
+    const { kind, person, deal, sender, wishes } = $state.snapshot(this.envelope);
     return ask('post', '/api/messages/begin', {
       body: { template, kind, id: person, deal, sender, mode, wishes },
     });

@@ -87,6 +87,17 @@ class AccessibilityTest extends BrowserTest {
         page.keyboard().press("4");
         link(page, "After a call").waitFor();
         scan(page, "Templates");
+        button(page, "Share My templates").click();
+        button(page, "Add somebody").click();
+        page.getByLabel("Shared with").waitFor();
+        scan(page, "sharing a folder");
+        page.keyboard().press("Escape");
+        page.getByLabel("Choose Pick-up").check();
+        button(page, "Move…").click();
+        page.getByLabel("Into the folder").selectOption("");
+        scan(page, "moving into a new folder");
+        page.keyboard().press("Escape");
+        button(page, "Choose none").click();
         link(page, "Pick-up").click();
         page.getByText("There is no field").first().waitFor();
         scan(page, "the desk with a note");

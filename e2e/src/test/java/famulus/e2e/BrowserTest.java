@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.SelectOption;
 import famulus.e2e.StartedOnce.Started;
 import java.util.ArrayList;
 import java.util.List;
@@ -135,6 +136,16 @@ abstract class BrowserTest {
         // Once its fields are chips the desk is settled.
         page.locator(".sheet .chip").first().waitFor();
         return page;
+    }
+
+    /** Puts a template of one's own where the north team may use it, and editors may change it. */
+    static void shareWithTheNorth(Page desk) {
+        button(desk, "Share…").click();
+        desk.getByLabel("Into the folder").selectOption(new SelectOption().setLabel("North team"));
+        button(desk, "Move").click();
+        desk.locator(".where")
+                .filter(new Locator.FilterOptions().setHasText("North team"))
+                .waitFor();
     }
 
     /** The message in its frame, as the recipient would see it. */

@@ -54,17 +54,6 @@ class KeptTextsTest extends BrowserTest {
                 .isVisible();
     }
 
-    /** What is one's own is not there for editors until it is shared. */
-    private static void shareWithEditors(Page desk) {
-        button(desk, "Share…").click();
-        desk.getByLabel("Into the folder").selectOption("");
-        desk.getByLabel("May use what is in it").selectOption("ROLE KEEPER");
-        button(desk, "Make it and move").click();
-        assertThat(desk.locator(".where")).containsText("Editors may use");
-        button(desk, "Mark ready").click();
-        assertThat(desk.getByText(Pattern.compile(" · ready")).first()).isVisible();
-    }
-
     @Test
     void aPassageIsWrittenOnceAndChangedForAll() {
         Page page = openAs("Oriel", "/materials/passages");
@@ -91,7 +80,7 @@ class KeptTextsTest extends BrowserTest {
         page.reload();
         assertThat(page.getByText(Pattern.compile("marking it ready changes 1 template that you don’t see")))
                 .isVisible();
-        shareWithEditors(desk);
+        shareWithTheNorth(desk);
         page.reload();
         assertThat(page.getByText(Pattern.compile("marking it ready changes “With ladders”")))
                 .isVisible();
@@ -150,7 +139,7 @@ class KeptTextsTest extends BrowserTest {
         desk.keyboard().press("Escape");
         assertThat(message(desk).getByText("Seven days a week in blossom.")).isVisible();
         assertThat(desk.getByText(Pattern.compile("^saved"))).isVisible();
-        shareWithEditors(desk);
+        shareWithTheNorth(desk);
 
         page.reload();
         assertThat(page.getByText(Pattern.compile("marking it ready changes “With its own foot”")))

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -36,7 +37,7 @@ class LibraryTest extends BrowserTest {
     }
 
     private static void choose(Page page, String label, String option) {
-        page.getByLabel(label).selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(option));
+        page.getByLabel(label).selectOption(new SelectOption().setLabel(option));
     }
 
     @Test
@@ -165,6 +166,42 @@ class LibraryTest extends BrowserTest {
         button(page, "show all").click();
         assertThat(line(page, "Placement notice")).isVisible();
         page.getByLabel("Favourite After the site visit").click();
+    }
+
+    /** Before one chooses, each template is read as this very person would read it. */
+    @Test
+    void whatIsChosenToWriteFromIsReadBefore() {
+        Page page = openAs("Signe", "/people/contacts?find=Okafor-Brandt");
+        page.getByRole(AriaRole.TABLE).getByRole(AriaRole.LINK).first().click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("History"))
+                .waitFor();
+        page.keyboard().press("w");
+        page.keyboard().type("winter");
+        Locator preview =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview of Winter hello"));
+        assertThat(preview).containsText("Ines Okafor-Brandt");
+        assertThat(preview).containsText("Dear Ines");
+        page.keyboard().press("ArrowDown");
+        assertThat(preview).isHidden();
+        page.keyboard().press("ArrowUp");
+        page.keyboard().press("Enter");
+        assertThat(textbox(page, "Subject of this message")).hasText("Before the buds swell");
+    }
+
+    @Test
+    void whatWasDeletedIsBroughtBackFromTheBin() {
+        Page page = begun("Signe", "Withered");
+        link(page, "Templates").click();
+        button(page, "More for Withered").click();
+        button(page, "Delete template").click();
+        assertThat(line(page, "Withered")).isHidden();
+        page.reload();
+        page.getByLabel("Which templates").selectOption("deleted");
+        button(page, "Withered").click();
+        button(page, "Bring back").click();
+        assertThat(page.getByText("No template matches.")).isVisible();
+        page.getByLabel("Which templates").selectOption("all");
+        assertThat(line(page, "Withered")).isVisible();
     }
 
     @Test

@@ -16,6 +16,7 @@ class TogetherTest extends BrowserTest {
     void twoPeopleSeeEachOtherAndTheirChangesGoTogether() {
         Page signe = beginFrom("Signe", "Delivery notice", "Together");
         settled(signe);
+        shareWithTheNorth(signe);
         Page oriel = openAs("Oriel", signe.url().replaceFirst("^https?://[^/]+", ""));
         oriel.locator(".sheet .chip").first().waitFor();
         assertThat(signe.getByText(Pattern.compile("Oriel is here too"))).isVisible();

@@ -50,6 +50,7 @@ class VersionTest extends BrowserTest {
     @Test
     void othersUseWhatWasMarkedReadyUntilItIsMarkedAgain() {
         Page page = beginFrom("Signe", "Delivery notice", "Marked notice");
+        shareWithTheNorth(page);
         Page dov = openAs("Dov", "/people");
         find(dov, "Ines Okafor-Brandt");
         dov.keyboard().press("w");

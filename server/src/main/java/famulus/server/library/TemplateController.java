@@ -83,6 +83,7 @@ class TemplateController {
             @RequestParam(defaultValue = "false") boolean mine,
             @RequestParam(defaultValue = "false") boolean favourite,
             @RequestParam(defaultValue = "false") boolean unused,
+            @RequestParam(defaultValue = "false") boolean deleted,
             @RequestParam(required = false) Boolean ready,
             @RequestParam(required = false) About about,
             @RequestParam(required = false) Mode mode,
@@ -92,7 +93,8 @@ class TemplateController {
                 kind,
                 search,
                 folder,
-                new WantedLines.Narrowed(mine, favourite, unused, ready, about, mode, order),
+                new WantedLines.Narrowed(
+                        mine, favourite, unused, ready, about, mode, deleted ? lines.deletedSince() : null, order),
                 after,
                 asking);
     }

@@ -9,6 +9,7 @@ import famulus.core.merge.Node;
 import famulus.core.message.body.Mode;
 import famulus.core.record.SearchText;
 import famulus.core.search.HitLine;
+import famulus.core.search.WordFit;
 import famulus.server.folders.FolderRights;
 import famulus.server.folders.FolderService;
 import famulus.server.library.TemplateMapper.FoundWords;
@@ -20,6 +21,8 @@ import famulus.server.records.CatalogueService;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -47,6 +50,7 @@ public class TemplateLines {
 
     private static final Pattern FIELD = Pattern.compile("\\{[^{}]*}");
 
+    private static final Duration IN_THE_BIN = Duration.ofDays(30);
     private static final int MOST_LINES = 100;
     private static final int MOST_FITTING = 60;
     private static final int MOST_FOUND = 5_000;
@@ -57,6 +61,7 @@ public class TemplateLines {
     private final FolderService folders;
     private final TemplateRights rights;
     private final TeamService team;
+    private final Clock clock;
 
     TemplateLines(
             TemplateMapper mapper,
@@ -64,7 +69,9 @@ public class TemplateLines {
             TemplateIndex index,
             FolderService folders,
             TemplateRights rights,
-            TeamService team) {
+            TeamService team,
+            Clock clock) {
+        this.clock = clock;
         this.team = team;
         this.folders = folders;
         this.index = index;
@@ -170,6 +177,11 @@ public class TemplateLines {
         return new TemplatePage(total, false, lines, more);
     }
 
+    /** Templates that were deleted since can be brought back. */
+    Instant deletedSince() {
+        return clock.instant().minus(IN_THE_BIN);
+    }
+
     /** A page of templates whose order is known. */
     private TemplatePage page(
             List<UUID> ordered,
@@ -210,7 +222,7 @@ public class TemplateLines {
     }
 
     /**
-     * Templates for writing to a record: what fits best what was typed first; else favourites, then the ones used last by
+     * Templates for writing to a record: those that have what was typed in their name, or something like it, first; then favourites, then the ones used last by
      * whoever asks, those about exactly its kind before those about any person, then the others by name. Those that don't fit the
      * record are left out, and so are all after the first sixty.
      */
@@ -223,10 +235,11 @@ public class TemplateLines {
             Set<UUID> seen = found.isEmpty() ? Set.of() : mapper.some(wanted.among(found), asking);
             List<UUID> ranked =
                     found.stream().filter(seen::contains).limit(MOST_FITTING).toList();
-            Map<UUID, TemplateRow> rows = rows(wanted.among(ranked), ranked, asking);
-            return ranked.stream()
-                    .map(rows::get)
-                    .filter(Objects::nonNull)
+            List<String> typed = SearchText.typed(search);
+            return rows(wanted.among(ranked), ranked, asking).values().stream()
+                    .sorted(Comparator.comparing((TemplateRow line) -> !named(line, typed))
+                            .thenComparing(first(about))
+                            .thenComparing(line -> ranked.indexOf(line.id())))
                     .map(row -> line(row, asking, List.of()))
                     .toList();
         }
@@ -235,13 +248,23 @@ public class TemplateLines {
         add(rows, mapper.lines(wanted.lastUsed(), asking));
         add(rows, mapper.lines(wanted.favourites(), asking));
         return rows.stream()
-                .sorted(Comparator.comparing((TemplateRow line) -> !line.favourite())
-                        .thenComparing(line -> !line.about().equals(about.name()))
-                        .thenComparing(TemplateRow::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()))
-                        .thenComparing(TemplateRow::name))
+                .sorted(first(about).thenComparing(TemplateRow::name))
                 .limit(MOST_FITTING)
                 .map(line -> line(line, asking, List.of()))
                 .toList();
+    }
+
+    /** Favourites first, then those about exactly these records, then those used last. */
+    private static Comparator<TemplateRow> first(About about) {
+        return Comparator.comparing((TemplateRow line) -> !line.favourite())
+                .thenComparing(line -> !line.about().equals(about.name()))
+                .thenComparing(TemplateRow::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()));
+    }
+
+    private static boolean named(TemplateRow line, List<String> typed) {
+        Set<String> words = SearchText.words(List.of(line.name()));
+        return typed.stream().allMatch(one -> words.stream()
+                .anyMatch(word -> WordFit.of(word, one).isPresent()));
     }
 
     private static void add(List<TemplateRow> rows, List<TemplateRow> others) {

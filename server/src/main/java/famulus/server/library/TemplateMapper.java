@@ -65,14 +65,14 @@ interface TemplateMapper {
             UUID folder,
             UUID ownerId) {}
 
-    /** Templates by their identifiers, from one on; deleted ones are left out. */
+    /** Templates by their identifiers, from one on; deleted ones too, which can be brought back. */
     @Select(
             """
             select t.id, t.kind, t.name, coalesce(t.purpose, '') as purpose, t.subject, w.preview_text, w.body,
                    t.folder_id as folder, t.owner_id
             from template t
             join template_words w on w.template_id = t.id
-            where t.id > #{after} and t.deleted_at is null
+            where t.id > #{after}
             order by t.id
             limit #{most}
             """)

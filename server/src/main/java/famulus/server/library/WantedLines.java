@@ -2,6 +2,7 @@ package famulus.server.library;
 
 import famulus.core.field.About;
 import famulus.core.message.body.Mode;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
@@ -42,12 +43,21 @@ record WantedLines(
      * @param ready whether only those that are ready, or only those that are not; null for all
      * @param about only those about these records; null for all
      * @param mode only those that are written so; null for all
+     * @param deletedSince those that were deleted after this moment and that they may bring back, in place of those that are
+     *     there; null for none
      * @param order in which order they come within a folder
      */
     record Narrowed(
-            boolean mine, boolean favourite, boolean unused, Boolean ready, About about, Mode mode, Order order) {
+            boolean mine,
+            boolean favourite,
+            boolean unused,
+            Boolean ready,
+            About about,
+            Mode mode,
+            Instant deletedSince,
+            Order order) {
         /** All there are, by name. */
-        static final Narrowed NOT = new Narrowed(false, false, false, null, null, null, Order.NAME);
+        static final Narrowed NOT = new Narrowed(false, false, false, null, null, null, null, Order.NAME);
     }
 
     /** In which order lines come within a folder. */
@@ -88,7 +98,7 @@ record WantedLines(
 
     /** Those of them that are favourites of whoever asks. */
     WantedLines favourites() {
-        Narrowed favourite = new Narrowed(false, true, false, null, null, null, Order.NAME);
+        Narrowed favourite = new Narrowed(false, true, false, null, null, null, null, Order.NAME);
         return new WantedLines(kind, usable, abouts, ids, recent, folders, favourite, byFolder, after, most);
     }
 

@@ -166,6 +166,25 @@ class FindTemplatesTest extends ServerTest {
     }
 
     @Test
+    void whatWasDeletedIsInTheBinForThirtyDays() throws Exception {
+        UUID id = add("Friday", "Hello", "Is Friday good?");
+        done("DELETE", "/api/templates/" + id, null, signe);
+        assertThat(names("deleted=true", signe)).containsExactly("Friday");
+        assertThat(names("deleted=true", oriel)).as("editors may change it").containsExactly("Friday");
+        assertThat(names("deleted=true", dov)).isEmpty();
+        assertThat(names("deleted=true&search=friday", signe)).containsExactly("Friday");
+        assertThat(names("search=friday", signe)).isEmpty();
+        clock.forward(java.time.Duration.ofDays(29));
+        assertThat(names("deleted=true", signe)).containsExactly("Friday");
+        done("POST", "/api/templates/" + id + "/restore", null, oriel);
+        assertThat(names("", dov)).containsExactly("Friday");
+        assertThat(names("deleted=true", signe)).isEmpty();
+        done("DELETE", "/api/templates/" + id, null, signe);
+        clock.forward(java.time.Duration.ofDays(31));
+        assertThat(names("deleted=true", signe)).isEmpty();
+    }
+
+    @Test
     void itComesInTheOrderThatIsWanted() throws Exception {
         UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
         UUID a = add("A", "About Friday", "Is Friday good?");
