@@ -1,7 +1,5 @@
 package famulus.server.folders;
 
-import famulus.server.folders.FolderService.FolderShare;
-import famulus.server.folders.FolderService.ShownFolder;
 import famulus.server.folders.FolderService.TypedFolder;
 import famulus.server.folders.FolderService.TypedSharing;
 import famulus.server.team.Colleague;
@@ -22,9 +20,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/folders")
 class FolderController {
     private final FolderService folders;
+    private final FolderList list;
 
-    FolderController(FolderService folders) {
+    FolderController(FolderService folders, FolderList list) {
         this.folders = folders;
+        this.list = list;
     }
 
     /** The folders whoever asks sees, and the one that was just made. */
@@ -36,7 +36,7 @@ class FolderController {
 
     @GetMapping
     List<ShownFolder> folders(Colleague asking) {
-        return folders.all(asking);
+        return list.all(asking);
     }
 
     @PostMapping
@@ -45,24 +45,24 @@ class FolderController {
                 new TypedFolder(folder.name(), folder.parent()),
                 folder.shares() == null ? List.of() : folder.shares(),
                 asking);
-        return new AddedFolder(id, folders.all(asking));
+        return new AddedFolder(id, list.all(asking));
     }
 
     @PutMapping("/{id}")
     List<ShownFolder> change(Colleague asking, @PathVariable UUID id, @RequestBody TypedFolder folder) {
         folders.change(id, folder, asking);
-        return folders.all(asking);
+        return list.all(asking);
     }
 
     @PutMapping("/{id}/sharing")
     List<ShownFolder> share(Colleague asking, @PathVariable UUID id, @RequestBody TypedSharing sharing) {
         folders.share(id, sharing, asking);
-        return folders.all(asking);
+        return list.all(asking);
     }
 
     @DeleteMapping("/{id}")
     List<ShownFolder> remove(Colleague asking, @PathVariable UUID id) {
         folders.remove(id, asking);
-        return folders.all(asking);
+        return list.all(asking);
     }
 }

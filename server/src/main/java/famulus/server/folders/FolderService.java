@@ -4,8 +4,6 @@ import famulus.core.record.PlainLine;
 import famulus.core.sharing.Folder;
 import famulus.core.sharing.FolderTree;
 import famulus.core.sharing.Right;
-import famulus.core.sharing.Share;
-import famulus.core.sharing.SharingSentence;
 import famulus.server.folders.FolderMapper.AccessRow;
 import famulus.server.folders.FolderMapper.FolderRow;
 import famulus.server.folders.FolderMapper.ShareRow;
@@ -13,26 +11,22 @@ import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
-import famulus.server.team.Role;
 import famulus.server.team.TeamService;
 import famulus.server.team.Teams;
 import famulus.server.team.Teams.Team;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The folders somebody sees, and changes to them. */
+/** Changes to folders, and which of them somebody may change. */
 @Service
 public class FolderService {
     private static final int MOST_SHARES = 50;
@@ -62,49 +56,6 @@ public class FolderService {
         this.told = told;
     }
 
-    /** Whom a folder is shared with. */
-    public enum With {
-        EVERYBODY,
-        ROLE,
-        TEAM,
-        COLLEAGUE
-    }
-
-    /**
-     * A share of a folder.
-     *
-     * @param role null but for a role
-     * @param id of a team or colleague; null for neither
-     */
-    public record FolderShare(
-            With with, @Schema(nullable = true) Role role, @Schema(nullable = true) UUID id, Right may) {}
-
-    /**
-     * A folder as whoever asks sees it.
-     *
-     * @param parent the folder it lies in, where they see that
-     * @param deep how many folders above it they see
-     * @param personal whether it is where somebody's new templates go
-     * @param mine whether it is theirs
-     * @param fixed whether it keeps its name and place
-     * @param sharing who may do what in it, in a sentence
-     * @param may what they may do
-     * @param own whether it has shares of its own, rather than those of the folder above
-     * @param shares these, to whoever manages it; none for others
-     */
-    public record ShownFolder(
-            UUID id,
-            @Schema(nullable = true) UUID parent,
-            int deep,
-            String name,
-            boolean personal,
-            boolean mine,
-            boolean fixed,
-            String sharing,
-            Right may,
-            boolean own,
-            List<FolderShare> shares) {}
-
     /** A folder as it is typed; {@code parent} is null for one at the top. */
     public record TypedFolder(String name, @Schema(nullable = true) UUID parent) {}
 
@@ -113,95 +64,6 @@ public class FolderService {
 
     /** Told within the transaction that removes a folder: whoever keeps something in it says so by a refusal. */
     public record FolderToRemove(UUID id) {}
-
-    /** The folders somebody sees, their own first, each followed by those in it. */
-    public List<ShownFolder> all(Colleague asking) {
-        FolderTree tree = rights.tree();
-        Map<UUID, FolderRow> rows = mapper.all().stream().collect(Collectors.toMap(FolderRow::id, Function.identity()));
-        Map<UUID, Right> may = mapper.accessOf(asking.id()).stream()
-                .collect(Collectors.toMap(AccessRow::folderId, row -> FolderRights.right(row.may())));
-        Function<Share.With, String> named = named(asking);
-        List<ShownFolder> first = new ArrayList<>();
-        List<ShownFolder> others = new ArrayList<>();
-        List<ShownFolder> last = new ArrayList<>();
-        for (Folder folder : tree.inOrder()) {
-            if (!may.containsKey(folder.id())) {
-                continue;
-            }
-            List<Folder> above = tree.above(folder.id()).stream()
-                    .filter(one -> may.containsKey(one.id()))
-                    .toList();
-            FolderRow row = rows.get(folder.id());
-            ShownFolder shown = shown(folder, row, above, tree, may.get(folder.id()), asking, named);
-            boolean theirs = asking.id().equals(row.whoseId());
-            (row.whoseId() == null ? others : theirs ? first : last).add(shown);
-        }
-        first.addAll(others);
-        first.addAll(last);
-        return first;
-    }
-
-    private ShownFolder shown(
-            Folder folder,
-            FolderRow row,
-            List<Folder> above,
-            FolderTree tree,
-            Right may,
-            Colleague asking,
-            Function<Share.With, String> named) {
-        boolean mine = asking.id().equals(row.ownerId());
-        String owner =
-                folder.owner().map(one -> named.apply(new Share.One(one))).orElse("");
-        return new ShownFolder(
-                folder.id(),
-                above.isEmpty() ? null : above.getFirst().id(),
-                above.size(),
-                row.personal() && !mine ? owner + "’s templates" : folder.name(),
-                row.personal(),
-                mine,
-                row.personal() || folder.id().equals(FolderRights.EVERYONE),
-                SharingSentence.of(tree.sharing(folder), owner, named),
-                may,
-                folder.shares().isPresent(),
-                may == Right.MANAGE
-                        ? tree.shares(folder).stream().map(FolderService::share).toList()
-                        : List.of());
-    }
-
-    private static FolderShare share(Share share) {
-        return switch (share.with()) {
-            case Share.Everybody all -> new FolderShare(With.EVERYBODY, null, null, share.right());
-            case Share.OfRole role -> new FolderShare(With.ROLE, Role.valueOf(role.role()), null, share.right());
-            case Share.OfTeam team -> new FolderShare(With.TEAM, null, team.team(), share.right());
-            case Share.One one -> new FolderShare(With.COLLEAGUE, null, one.colleague(), share.right());
-        };
-    }
-
-    /** What everybody a folder can be shared with is called. */
-    private Function<Share.With, String> named(Colleague asking) {
-        Map<UUID, String> names = team.all().stream()
-                .collect(Collectors.toMap(
-                        Colleague::id,
-                        one -> one.id().equals(asking.id())
-                                ? "you"
-                                : one.active() ? one.firstName() : one.firstName() + " (left)"));
-        Map<UUID, String> groups = teams.all().stream().collect(Collectors.toMap(Team::id, Team::name));
-        return with -> switch (with) {
-            case Share.Everybody all -> "everybody";
-            case Share.OfRole role -> plural(Role.valueOf(role.role()));
-            case Share.OfTeam group -> "the " + groups.getOrDefault(group.team(), "") + " team";
-            case Share.One one -> names.getOrDefault(one.colleague(), "somebody");
-        };
-    }
-
-    private static String plural(Role role) {
-        return switch (role) {
-            case AGENT -> "reps";
-            case ASSISTANT -> "assistants";
-            case KEEPER -> "editors";
-            case ADMINISTRATOR -> "administrators";
-        };
-    }
 
     /** A folder and those in it that somebody sees; refused where the folder is not there for them. */
     public Set<UUID> within(UUID folder, Colleague asking) {
@@ -265,21 +127,30 @@ public class FolderService {
     public void change(UUID id, TypedFolder typed, Colleague by) {
         mapper.lock(FolderRights.EVERYONE);
         FolderRow before = movable(id, by);
-        if (typed.parent() != null && !typed.parent().equals(before.parentId())) {
-            mustMay(Right.CHANGE, typed.parent(), by);
+        FolderTree tree = rights.tree();
+        Folder folder = tree.find(id).orElseThrow();
+        UUID parent = parent(folder, typed, tree, by);
+        if (parent != null && !parent.equals(before.parentId())) {
+            mustMay(Right.CHANGE, parent, by);
         }
-        check(id, typed);
-        if (typed.parent() == null && !before.shared()) {
+        check(id, new TypedFolder(typed.name(), parent));
+        if (parent == null && !before.shared()) {
             // At the top there is no folder to take its shares from: it keeps those it had.
-            FolderTree tree = rights.tree();
-            Folder folder = tree.find(id).orElseThrow();
-            write(
-                    id,
-                    true,
-                    tree.shares(folder).stream().map(FolderService::share).toList());
+            write(id, true, tree.shares(folder).stream().map(FolderShare::of).toList());
         }
-        mapper.change(id, typed.name().strip(), typed.parent());
+        mapper.change(id, typed.name().strip(), parent);
         renewed();
+    }
+
+    /** Where a folder is to lie: where it does, if whoever asks leaves it in the folder they see it in. */
+    private UUID parent(Folder folder, TypedFolder typed, FolderTree tree, Colleague by) {
+        Optional<UUID> shown = tree.above(folder.id()).stream()
+                .map(Folder::id)
+                .filter(above -> rights.right(above, by).isPresent())
+                .findFirst();
+        return Optional.ofNullable(typed.parent()).equals(shown)
+                ? folder.parent().orElse(null)
+                : typed.parent();
     }
 
     /** Shares a folder with others, or as the folder above is. */
@@ -306,9 +177,9 @@ public class FolderService {
                     new ShareRow(
                             id,
                             share.with().name(),
-                            share.with() == With.ROLE ? share.role().name() : null,
-                            share.with() == With.TEAM ? share.id() : null,
-                            share.with() == With.COLLEAGUE ? share.id() : null,
+                            share.with() == FolderShare.With.ROLE ? share.role().name() : null,
+                            share.with() == FolderShare.With.TEAM ? share.id() : null,
+                            share.with() == FolderShare.With.COLLEAGUE ? share.id() : null,
                             share.may()),
                     i + 1);
         }

@@ -200,7 +200,7 @@ public class TemplateLines {
         List<TemplateLine> lines = some.stream()
                 .map(rows::get)
                 .filter(Objects::nonNull)
-                .map(row -> line(row, asking, hit(row, words.get(row.id()), typed)))
+                .map(row -> line(row, asking, hit(words.get(row.id()), typed)))
                 .toList();
         return new TemplatePage(ordered.size(), uncounted, lines, from + some.size() < ordered.size());
     }
@@ -217,14 +217,14 @@ public class TemplateLines {
     }
 
     /** The line of a template that has what was typed; empty where its name, folder or owner has it. */
-    private static List<HitLine.Part> hit(TemplateRow row, FoundWords words, List<String> typed) {
+    private static List<HitLine.Part> hit(FoundWords words, List<String> typed) {
         return words == null ? List.of() : HitLine.of(read(words.previewText() + "\n" + words.body()), typed);
     }
 
     /**
-     * Templates for writing to a record: those that have what was typed in their name, or something like it, first; then favourites, then the ones used last by
-     * whoever asks, those about exactly its kind before those about any person, then the others by name. Those that don't fit the
-     * record are left out, and so are all after the first sixty.
+     * Templates for writing to a record: those that have what was typed in their name, or something like it, first; then
+     * favourites, then those about exactly its kind, then those used last by whoever asks, then the others by name. Those
+     * that don't fit the record are left out, and so are all after the first sixty.
      */
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
         List<About> abouts =

@@ -321,6 +321,24 @@ class FoldersTest extends ServerTest {
         assertThat(names(signe)).as("what lay in hers is Dov's alone now").doesNotContain("Below");
     }
 
+    /** Who sees a folder but not the one it lies in renames it where it is. */
+    @Test
+    void aNewNameMovesNothing() throws Exception {
+        UUID top = add("Top", null, signe);
+        UUID between = add("Between", top, signe);
+        UUID below = add("Below", between, signe);
+        share(top, signe, share("COLLEAGUE", dov.id(), "USE"));
+        share(between, signe, share("COLLEAGUE", oriel.id(), "USE"));
+        share(below, signe, share("COLLEAGUE", dov.id(), "MANAGE"), share("COLLEAGUE", petra.id(), "MANAGE"));
+
+        assertThat(folder(below, dov).get("parent").asString()).isEqualTo(top.toString());
+        done("PUT", "/api/folders/" + below, typed("By Dov", top), dov);
+        assertThat(folder(below, petra).get("parent").isNull()).isTrue();
+        done("PUT", "/api/folders/" + below, typed("By Petra", null), petra);
+        assertThat(folder(below, signe).get("parent").asString()).isEqualTo(between.toString());
+        assertThat(folder(below, signe).get("name").asString()).isEqualTo("By Petra");
+    }
+
     @Test
     void sharesThatNobodyCanHaveAreRefused() throws Exception {
         UUID folder = add("Top", null, signe);

@@ -135,7 +135,8 @@ class KeptPlainTextTest extends ServerTest {
     @Test
     void itsWordsCountLikeThoseOfTheMessage() throws Exception {
         template(keeping(letter("Dear {contact.first_name}"), "As {contact.job_title else \"a reader\"}"));
-        assertThat(done("GET", "/api/templates/using?kind=contact&field=job_title", null, signe))
+        assertThat(done("GET", "/api/templates/using?kind=contact&field=job_title", null, signe)
+                        .get("seen"))
                 .hasSize(1);
         UUID filler = template(keeping(letter("Dear {contact.first_name}"), "The price is TBC"));
         assertThat(done("POST", "/api/messages", message(filler, ines, null), signe)
