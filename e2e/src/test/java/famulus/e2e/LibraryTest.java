@@ -139,7 +139,8 @@ class LibraryTest extends BrowserTest {
     @Test
     void templatesAreFoundNarrowedAndMarked() {
         Page page = openAs("Signe", "/templates");
-        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview of Pick-up")))
+        assertThat(page.getByRole(
+                        AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("^Preview of "))))
                 .isVisible();
         page.keyboard().press("/");
         page.keyboard().type("plcaement");
@@ -180,7 +181,7 @@ class LibraryTest extends BrowserTest {
         Locator preview =
                 page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview of Winter hello"));
         assertThat(preview).containsText("Ines Okafor-Brandt");
-        assertThat(preview).containsText("Dear Ines");
+        assertThat(preview).containsText("The colonies are quiet now");
         page.keyboard().press("ArrowDown");
         assertThat(preview).isHidden();
         page.keyboard().press("ArrowUp");
