@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
   import { ask, sentence, type Schemas } from '../api/client';
   import { draftOf } from '../desk/draftOf';
   import { proofOf } from '../desk/proofOf';
@@ -7,46 +6,35 @@
   import { day } from '../ui/when';
   import { aboutLabels, modeLabels } from './about';
   import DesignPreview from './DesignPreview.svelte';
+  import { Looking } from './looking.svelte';
 
   /** The chosen template as somebody real would read it, and what else is to be said of it. */
   let { line }: { line: Schemas['TemplateLine'] } = $props();
 
-  /** While one walks the list quickly nothing is asked for. */
-  const REST = 90;
-  let proof = $state.raw<Schemas['ShownProof'] | null>(null);
+  const looking = new Looking();
   let failed = $state('');
   let way = $state<Way>('wide');
 
   $effect(() => {
     const { id, about } = line;
-    let there = true;
-    const timer = setTimeout(() => void prove(id, about, () => there), untrack(() => proof) ? REST : 0);
-    return () => {
-      there = false;
-      clearTimeout(timer);
-    };
+    looking.at(
+      () => {
+        failed = '';
+        return prove(id, about);
+      },
+      (failure) => (failed = sentence(failure)),
+    );
   });
+  $effect(() => () => looking.end());
 
-  async function prove(id: string, about: Schemas['TemplateLine']['about'], wanted: () => boolean) {
-    try {
-      const [opened, { person }] = await Promise.all([
-        ask('get', '/api/templates/{id}', { params: { id } }),
-        ask('get', '/api/desk/people/step', { query: { about, forward: true } }),
-      ]);
-      const kind = person.kind as 'contact' | 'lead';
-      const made = await proofOf(draftOf(opened.template), id, {
-        kind,
-        id: person.id,
-        deal: person.dealId ?? null,
-      });
-      if (!wanted()) return;
-      proof = made;
-      failed = '';
-    } catch (failure) {
-      if (!wanted()) return;
-      proof = null;
-      failed = sentence(failure);
-    }
+  /** Merged for the first person it could go to. */
+  async function prove(id: string, about: Schemas['TemplateLine']['about']) {
+    const [opened, { person }] = await Promise.all([
+      ask('get', '/api/templates/{id}', { params: { id } }),
+      ask('get', '/api/desk/people/step', { query: { about, forward: true } }),
+    ]);
+    const kind = person.kind as 'contact' | 'lead';
+    return proofOf(draftOf(opened.template), id, { kind, id: person.id, deal: person.dealId ?? null });
   }
 
   const stages = { DRAFT: 'not ready', READY: 'ready', CHANGED: 'changed since it was ready' };
@@ -66,8 +54,8 @@
 <section aria-label="Preview of {line.name}">
   <h2>{line.name}</h2>
   <p class="told">{told}</p>
-  {#if proof}
-    <DesignPreview {proof} name="The message" removed={[]} bind:way />
+  {#if looking.proof}
+    <DesignPreview proof={looking.proof} name="The message" removed={[]} bind:way />
   {:else if failed}
     <p class="told">{failed}</p>
   {/if}

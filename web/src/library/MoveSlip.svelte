@@ -21,7 +21,6 @@
     onmoved: () => Promise<void>;
   } = $props();
 
-  const here = $derived(templates.length === 1 ? (templates[0].folder ?? '') : '');
   let folders = $state.raw<Folder[] | null>(null);
   let wanted = $state('');
   let failed = $state('');
@@ -31,11 +30,19 @@
   let wrong = $state<Record<string, string>>({});
   const chosen = $derived(folders?.find((one) => one.id === wanted));
 
+  const places = $derived<(readonly [string, string])[]>([
+    ...(folders ?? []).map((one) => [one.id, indented(one)] as const),
+    ['', 'a new folder, shared with others'],
+  ]);
+
+  // It opens once it is known what there is to choose from.
   Promise.all([ask('get', '/api/folders'), sharers([])])
     .then(([all, others]) => {
+      const here = templates.length === 1 ? templates[0].folder : null;
+      const there = open(all).filter((one) => one.id !== here);
       choices = others;
-      wanted = open(all).find((one) => one.id !== here && !one.personal)?.id ?? '';
-      folders = open(all);
+      wanted = there.find((one) => !one.personal)?.id ?? '';
+      folders = there;
     })
     .catch((failure) => (failed = sentence(failure)));
 
@@ -62,61 +69,31 @@
   }
 </script>
 
-<Slip
-  title={templates.length === 1 ? `Move “${templates[0].name}”` : `Move ${templates.length} templates`}
-  {anchor}
-  {onclose}
->
-  {#if folders}
-    <form onsubmit={go}>
-      <label
-        >Into the folder
-        <select bind:value={wanted} {@attach (choice) => choice.focus()}>
-          {#each folders as folder (folder.id)}<option value={folder.id} disabled={folder.id === here}
-              >{indented(folder)}</option
-            >{/each}
-          <option value="">a new folder, shared with others</option>
-        </select></label
-      >
-      {#if chosen}
-        <p class="soft">{chosen.sharing}.</p>
-      {:else}
-        <div class="new">
+{#if folders || failed}
+  <Slip
+    title={templates.length === 1 ? `Move “${templates[0].name}”` : `Move ${templates.length} templates`}
+    {anchor}
+    {onclose}
+  >
+    {#if folders}
+      <form onsubmit={go}>
+        <Choose label="Into the folder" bind:value={wanted} options={places} />
+        {#if chosen}
+          <p class="soft">{chosen.sharing}.</p>
+        {:else}
           <Field label="Name of the folder" bind:value={name} error={wrong.name} />
           <Choose label="May use what is in it" bind:value={whom} options={choices} error={wrong.shares} />
-        </div>
-      {/if}
-      <Button main type="submit">{wanted ? 'Move' : 'Make it and move'}</Button>
-    </form>
-  {/if}
-  {#if failed}<p role="alert">{failed}</p>{/if}
-</Slip>
+        {/if}
+        <Button main type="submit">{wanted ? 'Move' : 'Make it and move'}</Button>
+      </form>
+    {/if}
+    {#if failed}<p role="alert">{failed}</p>{/if}
+  </Slip>
+{/if}
 
 <style>
-  label {
-    display: block;
-    color: var(--ink-soft);
-    font-size: 13px;
-  }
-
-  select {
-    display: block;
-    width: 100%;
-    margin-top: 3px;
-    padding: 6px;
-    border: 1px solid var(--rule);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: 14px/1.2 var(--sans);
-  }
-
-  .new {
-    margin-top: 10px;
-  }
-
   .soft {
-    margin: 8px 0 12px;
+    margin: 0 0 12px;
     color: var(--ink-soft);
     font-style: italic;
   }

@@ -3,6 +3,7 @@
   import Button from '../ui/Button.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
   import Slip from '../ui/Slip.svelte';
+  import SmallSelect from '../ui/SmallSelect.svelte';
   import type { Folder } from './folders';
   import { codeOf, rights, shareOf, sharers, type Share, type Sharer } from './shares';
 
@@ -59,17 +60,23 @@
     {#if own}
       {#each shares as share, i (i)}
         <div class="share">
-          <select
+          <SmallSelect
+            whole
             aria-label="Shared with"
             value={codeOf(share)}
             onchange={(event) => (shares[i] = shareOf(event.currentTarget.value, share.may))}
           >
             {#each choices as [one, name] (one)}<option value={one}>{name}</option>{/each}
-          </select>
-          <select aria-label="What they may do" bind:value={share.may}>
+          </SmallSelect>
+          <SmallSelect
+            whole
+            aria-label="What they may do"
+            value={share.may}
+            onchange={(event) => (share.may = event.currentTarget.value as Share['may'])}
+          >
             {#each Object.entries(rights) as [right, name] (right)}<option value={right}>{name}</option
               >{/each}
-          </select>
+          </SmallSelect>
           <InlineButton soft aria-label="Remove this line" onclick={() => shares.splice(i, 1)}
             >remove</InlineButton
           >
@@ -100,16 +107,6 @@
     gap: 8px;
     align-items: center;
     margin: 6px 0;
-  }
-
-  select {
-    min-width: 0;
-    padding: 5px;
-    border: 1px solid var(--rule);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: 14px/1.2 var(--sans);
   }
 
   .soft {

@@ -379,14 +379,6 @@
     width: 66px;
   }
 
-  .unseen {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
-
   .folder th {
     padding: 14px 16px 4px 20px;
     border-bottom: 1px solid var(--rule-soft);

@@ -3,6 +3,7 @@
   import { ask, sentence, type Schemas } from '../api/client';
   import type { TypedAhead } from '../app/typedAhead';
   import DesignPreview from '../library/DesignPreview.svelte';
+  import { Looking } from '../library/looking.svelte';
   import type { Way } from '../ui/MessageFrame.svelte';
 
   /** Chooses what to write from: templates that fit this record first, then those used last. */
@@ -57,31 +58,14 @@
       .catch((failure) => (failed = sentence(failure)));
   });
 
-  /** While one walks the list quickly nothing is asked for. */
-  const REST = 180;
-  let proof = $state.raw<Schemas['ShownProof'] | null>(null);
+  const looking = new Looking();
   let way = $state<Way>('wide');
   const marked = $derived(lines.at(at)?.id ?? '');
   $effect(() => {
     const template = marked;
-    if (!template) {
-      proof = null;
-      return;
-    }
-    let there = true;
-    const timer = setTimeout(
-      () =>
-        // Without a preview one chooses by the name.
-        void look(template)
-          .then((read) => there && (proof = read))
-          .catch(() => there && (proof = null)),
-      REST,
-    );
-    return () => {
-      there = false;
-      clearTimeout(timer);
-    };
+    looking.at(template ? () => look(template) : null);
   });
+  $effect(() => () => looking.end());
 
   $effect(() => {
     document.getElementById(`${id}-${at}`)?.scrollIntoView({ block: 'nearest' });
@@ -124,7 +108,7 @@
   {onkeydown}
   {@attach focus}
 />
-<div class="both" class:alone={!proof}>
+<div class="both" class:alone={!looking.proof}>
   <ul id="{id}-list" role="listbox" aria-label="Templates that fit">
     {#each lines as line, i (line.id)}
       <li
@@ -158,9 +142,9 @@
       </li>
     {/each}
   </ul>
-  {#if proof}
+  {#if looking.proof}
     <section aria-label="Preview of {lines.at(at)?.name ?? ''}">
-      <DesignPreview {proof} name="The message" removed={[]} bind:way />
+      <DesignPreview proof={looking.proof} name="The message" removed={[]} bind:way />
     </section>
   {/if}
 </div>

@@ -4,8 +4,7 @@
   import { shortcuts } from '../app/keys.svelte';
   import type { TypedAhead } from '../app/typedAhead';
   import { Composing } from '../desk/body/composing.svelte';
-  import Draft from '../desk/Draft.svelte';
-  import Gutter from '../desk/Gutter.svelte';
+  import type Draft from '../desk/Draft.svelte';
   import { draftKey, readDraft } from '../desk/keptDrafts';
   import type { Chip } from '../desk/draftText';
   import Button from '../ui/Button.svelte';
@@ -15,10 +14,10 @@
   import ChangeSlip from './ChangeSlip.svelte';
   import EnvelopeLine from './Envelope.svelte';
   import GapSlip from './GapSlip.svelte';
-  import { filesOf, takeFiles } from './brought';
   import { isKeptMessage } from './keptMessage';
   import { MessageState, type Envelope } from './messageState.svelte';
   import { openKept } from './opening';
+  import MessageSheet from './MessageSheet.svelte';
   import NewerValues from './NewerValues.svelte';
   import SendRow from './SendRow.svelte';
   import StopsList from './StopsList.svelte';
@@ -93,7 +92,6 @@
 
   const proof = $derived(message.preview.proof);
   const open = $derived((proof?.blanks ?? []).filter((one) => !one.answer).map((one) => one.hint));
-  const plain = $derived(message.draft?.mode === 'PLAIN');
   const notes = $derived((proof?.notes ?? []).filter((one) => !one.waved));
   /** Changes when lines of the message may have moved. */
   let layout = $state(0);
@@ -115,12 +113,6 @@
   };
 
   $effect(() => () => message.close());
-
-  $effect(() => {
-    const moved = () => layout++;
-    window.addEventListener('resize', moved);
-    return () => window.removeEventListener('resize', moved);
-  });
 
   /** Goes on with what is kept here, or with the draft that is wanted, or asks for a template. */
   async function goOn() {
@@ -205,21 +197,6 @@
     if (!notes.length) return;
     noteAt = (noteAt + way + notes.length) % notes.length;
     goTo(notes[noteAt]);
-  }
-
-  /** Ignores a check of this message for a reason, or has it asked again. */
-  async function ignore({ code, words, title }: Schemas['ShownNote'], reason: string | null) {
-    try {
-      // The draft is what the server knows it by.
-      await message.flush();
-      await ask('post', '/api/message-drafts/{id}/ignored', {
-        params: { id: message.draftId },
-        body: { code, words, title, reason },
-      });
-      message.preview.ask();
-    } catch (failure) {
-      notify(sentence(failure), { stop: true });
-    }
   }
 
   /** Goes to what a note is about. */
@@ -440,39 +417,19 @@
     {#if looking && proof.rendering}
       <div class="seen"><MessageFrame html={proof.rendering.html} title="The message" /></div>
     {/if}
-    <div class="beside" class:hidden={looking}>
-      <div
-        class="mail"
-        lang={proof.person.language}
-        ondragovercapture={(event) => {
-          if (filesOf(event.dataTransfer, plain).length) event.preventDefault();
-        }}
-        ondropcapture={(event) => draft?.attach(takeFiles(event, event.dataTransfer, plain))}
-        onpastecapture={(event) => draft?.attach(takeFiles(event, event.clipboardData, plain))}
-      >
-        <Draft
-          bind:this={draft}
-          desk={message}
-          {composing}
-          {notes}
-          labels={{ subject: 'Subject of this message', text: 'Text of this message' }}
-          onmoved={() => layout++}
-          onchip={openField}
-          attached={envelope?.files}
-          {documents}
-          onhand={(one, anchor) => (change = { change: one, anchor })}
-        />
-      </div>
-      <Gutter
-        notes={proof.notes}
-        {layout}
-        topOf={(note) => draft?.topOf(note) ?? 0}
-        onopen={goTo}
-        onremedy={(note, words) => draft?.replace(note.part, note.start, note.end, words)}
-        onfix={(note, fix) => draft?.replace(note.part, fix.start, fix.end, fix.text)}
-        onwave={(note, reason) => void ignore(note, reason)}
-      />
-    </div>
+    <MessageSheet
+      bind:draft
+      bind:layout
+      {message}
+      {composing}
+      {proof}
+      hidden={looking}
+      files={envelope?.files}
+      {documents}
+      onchip={openField}
+      onhand={(one, anchor) => (change = { change: one, anchor })}
+      ongoto={goTo}
+    />
     <SendRow
       {message}
       {proof}
@@ -532,18 +489,6 @@
     color: var(--ink-soft);
   }
 
-  .beside {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 178px;
-    column-gap: 8px;
-
-    --gutter-rule: transparent;
-  }
-
-  .hidden {
-    display: none;
-  }
-
   .seen {
     border: 1px solid var(--rule);
     background: #fff;
@@ -552,11 +497,5 @@
   .wrong {
     margin-top: 8px;
     color: var(--stop);
-  }
-
-  @media (width <= 700px) {
-    .beside:not(.hidden) {
-      display: block;
-    }
   }
 </style>

@@ -1,7 +1,6 @@
 package famulus.core.proof;
 
 import famulus.core.message.MessagePart;
-import famulus.core.syntax.Span;
 import java.util.List;
 
 /** {@code hour}: a message that reaches its reader on a holiday, at the weekend, or outside office hours where they are. */
@@ -11,19 +10,8 @@ final class HourCheck implements Check {
         return subject.around().arrival().stream()
                 .flatMap(arrival -> arrival.hours().against(arrival.at(), subject.personName() + " is").stream())
                 .limit(1)
-                .map(against -> note(subject, against))
+                .map(against ->
+                        subject.query("hour", against, "“Send later” has hours that suit them.", MessagePart.SUBJECT))
                 .toList();
-    }
-
-    private static Note note(ProofSubject subject, String against) {
-        Span whole = new Span(0, subject.source().text(MessagePart.SUBJECT).length());
-        return new Note(
-                "hour",
-                Note.Level.QUERY,
-                against,
-                "“Send later” has hours that suit them.",
-                MessagePart.SUBJECT,
-                whole,
-                List.of());
     }
 }

@@ -1,7 +1,6 @@
 package famulus.core.proof;
 
 import famulus.core.message.MessagePart;
-import famulus.core.syntax.Span;
 import java.util.List;
 import java.util.Locale;
 
@@ -30,14 +29,10 @@ final class LanguageCheck implements Check {
     }
 
     private static Note note(ProofSubject subject, String written, String wanted) {
-        Span whole = new Span(0, subject.source().text(MessagePart.BODY).length());
-        return new Note(
+        return subject.query(
                 "language",
-                Note.Level.QUERY,
                 "This is written in " + written + ", and its reader’s language is " + wanted,
                 "The template has a variant in " + wanted + ". Begin again with it, or translate this.",
-                MessagePart.BODY,
-                whole,
-                List.of());
+                MessagePart.BODY);
     }
 }

@@ -2,7 +2,6 @@ package famulus.core.proof;
 
 import famulus.core.message.MessagePart;
 import famulus.core.proof.Correspondence.Written;
-import famulus.core.syntax.Span;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
@@ -79,7 +78,6 @@ final class PressureCheck implements Check {
     }
 
     private static Note note(ProofSubject subject, String code, String title, String remedy) {
-        Span whole = new Span(0, subject.source().text(MessagePart.SUBJECT).length());
-        return new Note(code, Note.Level.QUERY, title, remedy, MessagePart.SUBJECT, whole, List.of());
+        return subject.query(code, title, remedy, MessagePart.SUBJECT);
     }
 }

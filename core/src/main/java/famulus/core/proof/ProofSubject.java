@@ -5,6 +5,7 @@ import famulus.core.message.MergedMessage;
 import famulus.core.message.MessagePart;
 import famulus.core.message.MessageSource;
 import famulus.core.syntax.Problem;
+import famulus.core.syntax.Span;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -28,6 +29,12 @@ public record ProofSubject(
         Function<Path, String> label,
         boolean sending,
         Circumstances around) {
+    /** A question about a text as a whole, which stands beside those about places in it. */
+    Note query(String code, String title, String remedy, MessagePart part) {
+        Span whole = new Span(0, source.text(part).length());
+        return new Note(code, Note.Level.QUERY, title, remedy, part, whole, List.of());
+    }
+
     /** The same with something else known around it. */
     public ProofSubject around(Circumstances other) {
         return new ProofSubject(source, problems, merged, personName, label, sending, other);

@@ -1,7 +1,6 @@
 package famulus.core.proof;
 
 import famulus.core.message.MessagePart;
-import famulus.core.syntax.Span;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -16,36 +15,28 @@ final class SubjectCheck implements Check {
         String line = subject.merged().subject().text().strip();
         int length = line.codePointCount(0, line.length());
         if (length > LONGEST) {
-            notes.add(note(
+            notes.add(subject.query(
                     "subject-long",
                     "The subject is " + length + " characters long for " + subject.personName(),
                     "Inboxes show about " + LONGEST + ". Put what matters first, or shorten it.",
-                    MessagePart.SUBJECT,
-                    subject));
+                    MessagePart.SUBJECT));
         }
         if (subject.source().layout().isPresent()) {
             String preview = subject.merged().previewText().text().strip();
             if (preview.isEmpty()) {
-                notes.add(note(
+                notes.add(subject.query(
                         "preview-missing",
                         "There is no preview text",
                         "An inbox shows it after the subject; without one it shows whatever comes first.",
-                        MessagePart.PREVIEW_TEXT,
-                        subject));
+                        MessagePart.PREVIEW_TEXT));
             } else if (preview.toLowerCase(Locale.ROOT).equals(line.toLowerCase(Locale.ROOT))) {
-                notes.add(note(
+                notes.add(subject.query(
                         "preview-missing",
                         "The preview text repeats the subject",
                         "Write the next thing the reader should know.",
-                        MessagePart.PREVIEW_TEXT,
-                        subject));
+                        MessagePart.PREVIEW_TEXT));
             }
         }
         return notes;
-    }
-
-    private static Note note(String code, String title, String remedy, MessagePart part, ProofSubject subject) {
-        Span whole = new Span(0, subject.source().text(part).length());
-        return new Note(code, Note.Level.QUERY, title, remedy, part, whole, List.of());
     }
 }

@@ -22,6 +22,8 @@ public enum WordFit {
     public static final int SHORTEST_COMPOUND = 8;
 
     private static final int LONG = 8;
+    /** Of fewer letters a beginning that is a slip away says little: “gate” is no slip for “gather”. */
+    private static final int SHORTEST_BEGINNING = 6;
 
     /** How a word fits what was typed; empty where it does not. */
     public static Optional<WordFit> of(String word, String typed) {
@@ -46,6 +48,11 @@ public enum WordFit {
             return 0;
         }
         return typed.length() < LONG ? 1 : 2;
+    }
+
+    /** Whether what was typed may be the beginning of a word although it has a slip. */
+    public static boolean slipsInBeginnings(String typed) {
+        return typed.length() >= SHORTEST_BEGINNING;
     }
 
     /** Keys left out, added, changed or swapped between what was typed and a word or its beginning; the first letter is right. */
@@ -78,8 +85,8 @@ public enum WordFit {
             last = now;
             now = spare;
         }
-        int least = Integer.MAX_VALUE;
-        for (int j = 0; j <= word.length(); j++) {
+        int least = last[word.length()];
+        for (int j = 0; slipsInBeginnings(typed) && j < word.length(); j++) {
             least = Math.min(least, last[j]);
         }
         return least;

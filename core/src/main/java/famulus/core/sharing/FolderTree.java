@@ -6,8 +6,8 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -56,28 +56,23 @@ public final class FolderTree {
 
     /** All folders, each followed by those in it; by name where they lie side by side. Those in a ring are left out. */
     public List<Folder> inOrder() {
-        List<Folder> order = new ArrayList<>();
-        add(null, order);
-        return order;
+        return add(null, new LinkedHashSet<>()).stream().map(folders::get).toList();
     }
 
-    private void add(UUID parent, List<Folder> order) {
+    /** Adds what lies in a folder, each followed by what lies in it. */
+    private Set<UUID> add(UUID parent, Set<UUID> order) {
         for (Folder folder : within.getOrDefault(parent, List.of())) {
             // Damaged data may have a ring.
-            if (!order.contains(folder)) {
-                order.add(folder);
+            if (order.add(folder.id())) {
                 add(folder.id(), order);
             }
         }
+        return order;
     }
 
     /** A folder and all that lie in it, at any depth. */
     public Set<UUID> within(UUID folder) {
-        Set<UUID> all = new HashSet<>(Set.of(folder));
-        List<Folder> inside = new ArrayList<>();
-        add(folder, inside);
-        inside.forEach(one -> all.add(one.id()));
-        return all;
+        return add(folder, new LinkedHashSet<>(Set.of(folder)));
     }
 
     /** The folders that a folder lies in, the nearest first; not the folder itself. */

@@ -25,6 +25,8 @@ class WordFitTest {
         "gate, gaet, SLIP",
         "gate, gat, BEGINNING",
         "gate, gta, ",
+        "gather, gate, ",
+        "calmly, call, ",
         "placement, xlacement, ",
         "agate, gate, ",
         "termin, liefertermin, ",

@@ -81,8 +81,11 @@ public class FolderRights {
     @EventListener
     @Transactional
     public void changed(ColleagueChanged colleague) {
-        personal(colleague.id());
-        renew();
+        if (mapper.byId(colleague.id()).isEmpty()) {
+            personal(colleague.id());
+        } else {
+            renew();
+        }
     }
 
     @EventListener

@@ -25,12 +25,12 @@ import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.index.Term;
+import org.apache.lucene.search.AutomatonQuery;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.BoostQuery;
 import org.apache.lucene.search.ConstantScoreQuery;
 import org.apache.lucene.search.DisjunctionMaxQuery;
-import org.apache.lucene.search.FuzzyQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.PrefixQuery;
 import org.apache.lucene.search.Query;
@@ -40,6 +40,10 @@ import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.store.ByteBuffersDirectory;
 import org.apache.lucene.util.BytesRef;
+import org.apache.lucene.util.automaton.Automata;
+import org.apache.lucene.util.automaton.Automaton;
+import org.apache.lucene.util.automaton.LevenshteinAutomata;
+import org.apache.lucene.util.automaton.Operations;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -201,10 +205,12 @@ class TemplateIndex {
             Term term = new Term(field, word);
             ways.add(worth(new TermQuery(term), counts * 2));
             ways.add(worth(new PrefixQuery(term), counts));
-            if (WordFit.slips(word) > 0) {
-                ways.add(worth(new FuzzyQuery(term, WordFit.slips(word), 1), counts / 4));
-            }
         });
+        if (WordFit.slips(word) > 0) {
+            Automaton slip = slip(word);
+            TEXTS.forEach(
+                    (field, counts) -> ways.add(worth(new AutomatonQuery(new Term(field, word), slip), counts / 4)));
+        }
         if (word.length() >= WordFit.SHORTEST) {
             ways.add(worth(new PrefixQuery(new Term(PARTS, word)), 1f / 2));
         }
@@ -218,6 +224,17 @@ class TemplateIndex {
                 BY_OWNER,
                 ways);
         return new DisjunctionMaxQuery(ways, 1f / 8);
+    }
+
+    /** Words, and for a longer one beginnings of words, that are a slip of the keys away; the first letter is right. */
+    private static Automaton slip(String word) {
+        int first = word.offsetByCodePoints(0, 1);
+        Automaton near = new LevenshteinAutomata(word.substring(first), true)
+                .toAutomaton(WordFit.slips(word), word.substring(0, first));
+        Automaton all = WordFit.slipsInBeginnings(word)
+                ? Operations.concatenate(List.of(near, Automata.makeAnyString()))
+                : near;
+        return Operations.determinize(all, Operations.DEFAULT_DETERMINIZE_WORK_LIMIT);
     }
 
     private static boolean fits(String name, String typed) {

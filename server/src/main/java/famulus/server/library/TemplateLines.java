@@ -1,11 +1,6 @@
 package famulus.server.library;
 
 import famulus.core.field.About;
-import famulus.core.field.FieldCatalogue;
-import famulus.core.field.FieldDefinition;
-import famulus.core.field.Path;
-import famulus.core.merge.MergeParser;
-import famulus.core.merge.Node;
 import famulus.core.message.body.Mode;
 import famulus.core.record.SearchText;
 import famulus.core.search.HitLine;
@@ -36,7 +31,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -45,11 +39,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The templates as a list: what a person looks one up in. */
 @Service
 public class TemplateLines {
-    /** A field or choice in its written form that has words in it, and one that has none. */
-    private static final Pattern SAYING = Pattern.compile("\\{[^{}\"]*\"([^{}\"]*)\"[^{}]*}");
-
-    private static final Pattern FIELD = Pattern.compile("\\{[^{}]*}");
-
     private static final Duration IN_THE_BIN = Duration.ofDays(30);
     private static final int MOST_LINES = 100;
     private static final int MOST_FITTING = 60;
@@ -200,7 +189,7 @@ public class TemplateLines {
         List<TemplateLine> lines = some.stream()
                 .map(rows::get)
                 .filter(Objects::nonNull)
-                .map(row -> line(row, asking, hit(words.get(row.id()), typed)))
+                .map(row -> line(row, asking, hit(row, words.get(row.id()), typed)))
                 .toList();
         return new TemplatePage(ordered.size(), uncounted, lines, from + some.size() < ordered.size());
     }
@@ -211,14 +200,15 @@ public class TemplateLines {
                 : mapper.lines(wanted, asking).stream().collect(Collectors.toMap(TemplateRow::id, Function.identity()));
     }
 
-    /** A text as it is read in a list: of a field only what it says in words, such as its default. */
-    private static String read(String text) {
-        return FIELD.matcher(SAYING.matcher(text).replaceAll("$1")).replaceAll("…");
-    }
-
     /** The line of a template that has what was typed; empty where its name, folder or owner has it. */
-    private static List<HitLine.Part> hit(FoundWords words, List<String> typed) {
-        return words == null ? List.of() : HitLine.of(read(words.previewText() + "\n" + words.body()), typed);
+    private List<HitLine.Part> hit(TemplateRow row, FoundWords words, List<String> typed) {
+        if (words == null) {
+            return List.of();
+        }
+        String read = Stream.of(words.previewText(), words.body())
+                .map(text -> ListWords.all(text, catalogues.catalogue(), About.valueOf(row.about())))
+                .collect(Collectors.joining("\n"));
+        return HitLine.of(read, typed);
     }
 
     /**
@@ -305,7 +295,7 @@ public class TemplateLines {
                 line.name(),
                 line.purpose(),
                 About.valueOf(line.about()),
-                subject(line),
+                ListWords.subject(line.subject(), catalogues.catalogue(), About.valueOf(line.about())),
                 line.ownerName(),
                 line.changedAt(),
                 Mode.valueOf(line.mode()),
@@ -324,38 +314,5 @@ public class TemplateLines {
                 line.lastUsedByMe(),
                 hit,
                 why(line));
-    }
-
-    private List<SubjectPart> subject(TemplateRow line) {
-        List<SubjectPart> parts = new ArrayList<>();
-        subject(MergeParser.parse(line.subject()).nodes(), catalogues.catalogue(), About.valueOf(line.about()), parts);
-        return parts;
-    }
-
-    /** Of a choice every branch is shown, one after another, since a list knows nobody to choose for. */
-    private static void subject(List<Node> nodes, FieldCatalogue fields, About about, List<SubjectPart> parts) {
-        for (Node node : nodes) {
-            switch (node) {
-                case Node.Literal literal -> parts.add(new SubjectPart(literal.text(), false));
-                case Node.Broken broken -> parts.add(new SubjectPart(broken.source(), false));
-                case Node.Field field -> parts.add(new SubjectPart(label(field, fields, about), true));
-                case Node.Choice choice -> {
-                    for (int turn = 0; turn < choice.branches().size(); turn++) {
-                        if (turn > 0) {
-                            parts.add(new SubjectPart(" ⁄ ", false));
-                        }
-                        subject(choice.branches().get(turn).nodes(), fields, about, parts);
-                    }
-                }
-            }
-        }
-    }
-
-    private static String label(Node.Field field, FieldCatalogue fields, About about) {
-        Optional<Path> path = field.expression().leadingPath();
-        return path.flatMap(one -> fields.resolve(one, about))
-                .map(FieldDefinition::label)
-                .or(() -> path.map(Path::toString))
-                .orElse("…");
     }
 }

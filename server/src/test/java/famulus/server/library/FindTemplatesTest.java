@@ -63,6 +63,7 @@ class FindTemplatesTest extends ServerTest {
         assertThat(found("plac")).containsExactly("Placement notice");
         assertThat(found("NOTICE gate")).containsExactly("Placement notice");
         assertThat(found("plcaement")).containsExactly("Placement notice");
+        assertThat(found("plasem")).as("while it is typed").containsExactly("Placement notice");
         assertThat(found("ete")).containsExactly("Été");
         assertThat(found("strasse")).containsExactly("Liefertermin");
         assertThat(found("termin")).containsExactly("Liefertermin");
@@ -90,7 +91,7 @@ class FindTemplatesTest extends ServerTest {
                                 ? "[" + one.get("text").asString() + "]"
                                 : one.get("text").asString())
                         .collect(Collectors.joining()))
-                .isEqualTo("Leave the side [gate] open…, please….");
+                .isEqualTo("Leave Title ⁄ the side [gate] open, please.");
         assertThat(page("search=gate", signe).at("/lines/0/hit")).isEmpty();
     }
 
