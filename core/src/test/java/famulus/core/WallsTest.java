@@ -50,7 +50,8 @@ class WallsTest {
                             "com.rometools..",
                             // Reads and writes tables and cards.
                             "de.siegmar.fastcsv..",
-                            "ezvcard..")
+                            "ezvcard..",
+                            "org.commonmark..")
                     // An address is looked at, never opened; what is handed over is read, never a file.
                     .or(belongToAnyOf(
                             URI.class,

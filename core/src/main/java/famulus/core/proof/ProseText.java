@@ -67,6 +67,22 @@ final class ProseText {
         AROUND
     }
 
+    /** A text that is in no message yet. */
+    static ProseText of(String text, WrittenLanguage language) {
+        Places places = new Places() {
+            @Override
+            public Span span(int start, int end) {
+                return new Span(start, end);
+            }
+
+            @Override
+            public boolean literal(int start, int end) {
+                return true;
+            }
+        };
+        return new ProseText(MessagePart.BODY, "", text, language, places, Kind.WORDS);
+    }
+
     /** The texts of a message; none for one in a language that is not known. */
     static List<ProseText> of(ProofSubject subject) {
         MergedPlaces body = words(subject, MessagePart.BODY, false);

@@ -1,6 +1,7 @@
 package famulus.core.proof;
 
 import famulus.core.prose.Prose.Stretch;
+import famulus.core.prose.WrittenLanguage;
 import famulus.core.record.NameKey;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -53,6 +54,11 @@ public final class SaidNames {
     /** Those of a message. */
     public static SaidNames of(ProofSubject subject) {
         return new SaidNames(ProseText.of(subject));
+    }
+
+    /** Those of a text that is in no message yet. */
+    public static SaidNames of(String text, WrittenLanguage language) {
+        return new SaidNames(List.of(ProseText.of(text, language)));
     }
 
     static SaidNames of(List<ProseText> texts) {

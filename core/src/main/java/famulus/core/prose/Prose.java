@@ -11,7 +11,9 @@ import java.util.regex.Pattern;
  */
 public final class Prose {
     private static final Pattern QUOTED = Pattern.compile(
-            "^(?:>.*|-{2,} ?(?:Original|Ursprüngliche|Message).*|(?:On|Am|Le) .{4,120}(?:wrote|schrieb.{0,60}|a écrit)\\s?:\\s*)$",
+            "^(?:>.*|-{2,} ?(?:Original|Ursprüngliche|Message|Forwarded|Weitergeleitete).*"
+                    + "|(?:On|Am|Le) .{4,120}(?:wrote|schrieb.{0,60}|a écrit)\\s?:\\s*"
+                    + "|\\*?(?:From|Von|De)\\s?:.{3,200}\\n\\*?(?:Sent|Gesendet|Envoyé|Date|Datum|To|An|À)\\s?:.*)$",
             Pattern.MULTILINE);
     private static final Pattern END =
             Pattern.compile("[.!?…]+[\"”“’»)\\]]*(?=\\s+[\"“„«(¿]?[\\p{Lu}\\p{N}]|\\s*$)|\\n", Pattern.MULTILINE);
@@ -37,14 +39,19 @@ public final class Prose {
     }
 
     private Prose(String text) {
-        Matcher quoted = QUOTED.matcher(text);
-        this.text = quoted.find() ? text.substring(0, quoted.start()) : text;
+        this.text = text.substring(0, quoted(text));
         read();
     }
 
     /** Reads a text. */
     public static Prose of(String text) {
         return new Prose(text);
+    }
+
+    /** Where the message begins that is quoted below a text; the end of the text where none is. */
+    public static int quoted(String text) {
+        Matcher quoted = QUOTED.matcher(text);
+        return quoted.find() ? quoted.start() : text.length();
     }
 
     private void read() {

@@ -1,9 +1,20 @@
 package famulus.core.message.personal;
 
+import famulus.core.message.body.Band;
+import famulus.core.message.body.Block;
+import famulus.core.message.body.Body;
+import famulus.core.message.body.Column;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Keys;
 import famulus.core.message.body.RichText;
+import famulus.core.message.body.RichText.Marks;
+import famulus.core.message.body.RichText.Paragraph;
+import famulus.core.message.body.RichText.Run;
+import famulus.core.message.personal.Refilling.Refill;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -20,7 +31,62 @@ abstract class Rewriting {
     abstract RichText rich(String id, RichText text);
 
     /** The lines of a record card. */
-    abstract List<String> facts(String id, List<String> facts);
+    List<String> facts(String id, List<String> facts) {
+        return IntStream.range(0, facts.size())
+                .mapToObj(at -> words(Keys.fact(id, at), facts.get(at)))
+                .toList();
+    }
+
+    /** A body with its strings written anew. */
+    final Body body(Body body) {
+        return body.with(body.bands().stream().map(this::band).toList());
+    }
+
+    private Band band(Band band) {
+        List<Column> columns = band.columns().stream()
+                .map(column -> new Column(
+                        column.share(),
+                        column.upright(),
+                        column.blocks().stream().map(this::block).toList()))
+                .toList();
+        return new Band(band.id(), columns, band.look(), band.shownWhen(), band.hiddenOnSmall());
+    }
+
+    private Block block(Block block) {
+        return new Block(
+                block.id(),
+                content(block.id(), block.content()),
+                block.look(),
+                block.shownWhen(),
+                block.hiddenOnSmall());
+    }
+
+    /** A formatted text as one: a line for each paragraph. */
+    static String source(RichText text) {
+        return text.paragraphs().stream()
+                .map(paragraph -> paragraph.runs().stream().map(Run::text).collect(Collectors.joining()))
+                .collect(Collectors.joining("\n"));
+    }
+
+    /**
+     * A formatted text with fields put into it; none reaches from one run into another.
+     *
+     * @param refills counted in its {@link #source}, in order
+     */
+    static RichText refilled(RichText text, List<Refill> refills, UnaryOperator<Marks> marks) {
+        List<Paragraph> paragraphs = new ArrayList<>();
+        int at = 0;
+        for (Paragraph paragraph : text.paragraphs()) {
+            List<Run> runs = new ArrayList<>();
+            for (Run run : paragraph.runs()) {
+                runs.add(new Run(Refill.into(run.text(), at, refills), marks.apply(run.marks())));
+                at += run.text().length();
+            }
+            at++;
+            paragraphs.add(new Paragraph(paragraph.kind(), paragraph.align(), paragraph.level(), runs));
+        }
+        return new RichText(paragraphs);
+    }
 
     /** What a block holds, with its strings written anew. */
     final Content content(String id, Content content) {

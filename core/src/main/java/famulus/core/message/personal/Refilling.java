@@ -1,0 +1,166 @@
+package famulus.core.message.personal;
+
+import famulus.core.merge.MergeParser;
+import famulus.core.merge.Node;
+import famulus.core.message.body.Body;
+import famulus.core.message.body.RichText;
+import famulus.core.message.body.RichText.Paragraph;
+import famulus.core.message.body.RichText.Run;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * Puts fields in the places of words, throughout a message. Each of its texts is shown to somebody who says what to put where;
+ * fields that stand there already are not shown, and stay. HTML and addresses are left as they are.
+ */
+public final class Refilling extends Rewriting {
+    /** Stands for each character of a field in what is shown. */
+    public static final char HIDDEN = '\uFFFC';
+
+    /** Parts paragraphs in what is shown. */
+    public static final char PARAGRAPH = '\u2029';
+
+    private final Function<Said, List<Refill>> refills;
+
+    /**
+     * What a message is made of.
+     *
+     * @param words those of a plain message; empty for one that has a body
+     */
+    public record Texts(String subject, String previewText, String words, Optional<Body> body) {}
+
+    /**
+     * One text of a message.
+     *
+     * @param key as {@link MergedText} has it, or of {@link famulus.core.message.body.Keys}
+     * @param words what it says, with {@link #HIDDEN} for fields; paragraphs are parted by {@link #PARAGRAPH}
+     * @param source the same as it is written, with its fields
+     * @param breaks where its words begin to look otherwise, or another paragraph begins: no field reaches over one
+     */
+    public record Said(String key, String words, String source, List<Integer> breaks) {
+        public Said {
+            breaks = List.copyOf(breaks);
+        }
+
+        /** Whether a field can take the place of a stretch. */
+        public boolean whole(int start, int end) {
+            return breaks.stream().noneMatch(at -> start < at && at < end);
+        }
+    }
+
+    /**
+     * What is put into a text.
+     *
+     * @param start the first character it takes the place of
+     * @param end where what follows begins
+     * @param written a field in its written form
+     */
+    public record Refill(int start, int end, String written) {
+        /**
+         * A stretch of a text with some of these put in; those that don't lie in it whole are left out.
+         *
+         * @param from where it begins in the text that the places are counted in
+         * @param refills in order; of two that reach into each other the first is taken
+         */
+        static String into(String stretch, int from, List<Refill> refills) {
+            StringBuilder written = new StringBuilder();
+            int done = 0;
+            for (Refill refill : refills) {
+                int start = refill.start() - from;
+                int end = refill.end() - from;
+                if (start < done || end > stretch.length() || refill.written().isEmpty()) {
+                    continue;
+                }
+                written.append(stretch, done, start);
+                written.repeat('\\', backslashes(written)).append(refill.written());
+                done = end;
+            }
+            return written.append(stretch, done, stretch.length()).toString();
+        }
+
+        /** How many stand at the end: before a brace each of them has to be written twice. */
+        private static int backslashes(CharSequence written) {
+            int count = 0;
+            while (count < written.length() && written.charAt(written.length() - 1 - count) == '\\') {
+                count++;
+            }
+            return count;
+        }
+    }
+
+    private Refilling(Function<Said, List<Refill>> refills) {
+        this.refills = refills;
+    }
+
+    /**
+     * A message with fields put into it.
+     *
+     * @param refills what to put into a text, in any order; nothing that reaches into another or into a field, or from bold into
+     *     plain words, is put in
+     */
+    public static Texts of(Texts message, Function<Said, List<Refill>> refills) {
+        Refilling filling = new Refilling(refills);
+        return new Texts(
+                filling.words(MergedText.SUBJECT, message.subject()),
+                filling.words(MergedText.PREVIEW_TEXT, message.previewText()),
+                message.body().isPresent() ? "" : filling.words(MergedText.BODY, message.words()),
+                message.body().map(filling::body));
+    }
+
+    @Override
+    String address(String key, String written) {
+        return written;
+    }
+
+    @Override
+    String words(String key, String written) {
+        return written.isBlank() ? written : Refill.into(written, 0, asked(key, written, List.of()));
+    }
+
+    @Override
+    RichText rich(String id, RichText text) {
+        String all = source(text);
+        if (all.isBlank()) {
+            return text;
+        }
+        StringBuilder source = new StringBuilder(all);
+        List<Integer> breaks = new ArrayList<>();
+        int at = 0;
+        for (Paragraph paragraph : text.paragraphs()) {
+            for (Run run : paragraph.runs()) {
+                at += run.text().length();
+                breaks.add(at);
+            }
+            if (at < source.length()) {
+                source.setCharAt(at++, PARAGRAPH);
+            }
+        }
+        return refilled(text, asked(MergedText.rich(id), source.toString(), breaks), marks -> marks);
+    }
+
+    private List<Refill> asked(String key, String source, List<Integer> breaks) {
+        return refills.apply(new Said(key, shown(source), source, breaks)).stream()
+                .sorted(Comparator.comparingInt(Refill::start))
+                .toList();
+    }
+
+    /** A text without its fields. */
+    private static String shown(String source) {
+        char[] shown = new char[source.length()];
+        Arrays.fill(shown, HIDDEN);
+        for (Node node : MergeParser.parse(source).all()) {
+            if (node instanceof Node.Literal literal) {
+                source.getChars(
+                        literal.span().start(),
+                        literal.span().end(),
+                        shown,
+                        literal.span().start());
+            }
+        }
+        return new String(shown);
+    }
+}
