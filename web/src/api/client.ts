@@ -101,6 +101,10 @@ export async function bring<A>(path: string, file: Blob): Promise<A> {
   return (await (await sent(path, file)).json()) as A;
 }
 
+/** Sends a file after a line that says what is to be done with it, and returns what was made of it. */
+export const bringWith = <A>(path: string, file: Blob, wanted: unknown): Promise<A> =>
+  bring<A>(path, new Blob([JSON.stringify(wanted), '\n', file]));
+
 async function sent(path: string, file: Blob): Promise<Response> {
   let response: Response;
   try {

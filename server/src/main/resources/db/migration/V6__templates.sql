@@ -69,6 +69,8 @@ create table template (
   created_at     timestamp(3) with time zone not null,
   changed_at     timestamp(3) with time zone not null,
   changed_by     uuid not null references colleague (id),
+  -- Archived ones stay where they are used, and are offered to nobody.
+  archived_at    timestamp(3) with time zone,
   deleted_at     timestamp(3) with time zone
 );
 create index template_kind on template (kind, name, id);
@@ -76,6 +78,15 @@ create index template_kind on template (kind, name, id);
 create index template_owner on template (owner_id);
 alter table template add foreign key (owner_id) references colleague (id);
 create index template_house_style on template (house_style_id);
+
+-- Words that templates are kept together by, whoever's they are; tag_key is without case and accents.
+create table template_tag (
+  template_id uuid not null references template (id) on delete cascade,
+  tag         varchar(40) not null,
+  tag_key     varchar(80) not null,
+  primary key (template_id, tag_key)
+);
+create index template_tag_key on template_tag (tag_key);
 alter table template add foreign key (house_style_id) references house_style (id);
 
 -- The design is versioned JSON, see docs/body.schema.json; the body keeps its words.

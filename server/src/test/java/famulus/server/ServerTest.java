@@ -146,6 +146,7 @@ public abstract class ServerTest {
                 "template_words",
                 "template_use",
                 "template_favourite",
+                "template_tag",
                 "template_test",
                 "message_draft",
                 "message_ignored",
@@ -309,6 +310,16 @@ public abstract class ServerTest {
                         body),
                 signe);
         return UUID.fromString(made.get("template").get("id").asString());
+    }
+
+    /** Adds a template of Signe's own that nobody else sees. */
+    protected UUID ownTemplate(String name, String purpose) throws Exception {
+        Map<String, Object> draft = Map.of(
+                "name", name, "purpose", purpose, "about", "CONTACT", "subject", "s", "previewText", "", "body", "b");
+        return UUID.fromString(done("POST", "/api/templates", draft, signe)
+                .get("template")
+                .get("id")
+                .asString());
     }
 
     /** Proves a plain draft about a contact for somebody, as Signe. */

@@ -17,6 +17,7 @@ import famulus.server.library.SignatureService;
 import famulus.server.library.StarterService;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
+import famulus.server.library.TemplateTags;
 import famulus.server.library.VariantService;
 import famulus.server.materials.FeedService;
 import famulus.server.materials.HouseStyleService;
@@ -110,6 +111,7 @@ class DemoData implements ApplicationRunner {
     private final FolderService folders;
     private final FolderRights folderRights;
     private final Teams teams;
+    private final TemplateTags tags;
     private final Clock clock;
     private final FamulusProperties properties;
 
@@ -139,8 +141,10 @@ class DemoData implements ApplicationRunner {
             FolderService folders,
             FolderRights folderRights,
             Teams teams,
+            TemplateTags tags,
             Clock clock,
             FamulusProperties properties) {
+        this.tags = tags;
         this.team = team;
         this.catalogue = catalogue;
         this.pipeline = pipeline;
@@ -213,6 +217,11 @@ class DemoData implements ApplicationRunner {
             templates.keep(id, drafts.get(i), shelves.of(drafts.get(i), owner), owner.id(), made.ago(20 + 13 * i));
             kept.add(id);
         }
+        DemoFolders.TAGGED.forEach((tag, names) -> tags.tag(
+                names.stream().map(name -> named(name, drafts, kept)).toList(),
+                List.of(tag),
+                List.of(),
+                people.oriel()));
         Seeded own = new Seeded(SEED + 2);
         UUID payment = own.id();
         UUID frost = own.id();

@@ -19,6 +19,10 @@ import java.util.UUID;
 /** Where the templates of the demo lie: by what they are for among those of everybody, and some with the north team. */
 final class DemoFolders {
     private static final String NORTH = "Season";
+    /** Words that templates of different folders share. */
+    static final Map<String, List<String>> TAGGED = Map.of(
+            "once a year", List.of("Winter hello", "Season opener", "Thank you for the season"),
+            "money", List.of("Quote cover", "Quote reminder", "What we agreed"));
 
     private final FolderService folders;
     private final FolderRights rights;

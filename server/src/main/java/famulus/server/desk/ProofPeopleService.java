@@ -38,13 +38,23 @@ class ProofPeopleService {
      * @param from a person, or for templates about deals a deal; null for the first
      */
     Stepped step(About about, UUID from, boolean forward) {
+        return new Stepped(person(about, from, forward), walk.count(kinds(about), true));
+    }
+
+    /** The first of them, as somebody to write to. */
+    For first(About about) {
+        ProofPerson first = person(about, null, true);
+        return new For(
+                CrmKind.LEAD.word().equals(first.kind()) ? CrmKind.LEAD : CrmKind.CONTACT, first.id(), first.dealId());
+    }
+
+    private ProofPerson person(About about, UUID from, boolean forward) {
         List<CrmKind> kinds = kinds(about);
         Optional<String> here = Optional.ofNullable(from).flatMap(walk::place);
-        ProofPerson person = walk.next(kinds, here, forward, true)
+        return walk.next(kinds, here, forward, true)
                 .or(() -> walk.next(kinds, Optional.empty(), forward, true))
                 .flatMap(step -> people(List.of(step)).stream().findFirst())
                 .orElseGet(() -> madeUp(about));
-        return new Stepped(person, walk.count(kinds, true));
     }
 
     private static ProofPerson madeUp(About about) {

@@ -17,7 +17,7 @@ import java.util.stream.Collectors;
  * A text in the merge language as it is read in a list, which knows nobody to merge it for: a field by its label, of a choice every
  * branch, one after another. E.g. {@code Dear {person.first_name else "neighbour"}} reads “Dear First name ⁄ neighbour”.
  */
-final class ListWords {
+public final class ListWords {
     private static final String OR = " ⁄ ";
 
     private final FieldCatalogue fields;
@@ -33,7 +33,7 @@ final class ListWords {
     }
 
     /** A subject, its fields told from its words. */
-    static List<SubjectPart> subject(String text, FieldCatalogue fields, About about) {
+    public static List<SubjectPart> subject(String text, FieldCatalogue fields, About about) {
         return read(text, new ListWords(fields, about, false));
     }
 

@@ -87,6 +87,9 @@ class TemplateController {
             @RequestParam(required = false) Boolean ready,
             @RequestParam(required = false) About about,
             @RequestParam(required = false) Mode mode,
+            @RequestParam(required = false) String purpose,
+            @RequestParam(required = false) String tag,
+            @RequestParam(defaultValue = "false") boolean archived,
             @RequestParam(defaultValue = "NAME") WantedLines.Order order,
             @RequestParam(required = false) UUID after) {
         return lines.lines(
@@ -94,7 +97,17 @@ class TemplateController {
                 search,
                 folder,
                 new WantedLines.Narrowed(
-                        mine, favourite, unused, ready, about, mode, deleted ? lines.deletedSince() : null, order),
+                        mine,
+                        favourite,
+                        unused,
+                        ready,
+                        about,
+                        mode,
+                        purpose,
+                        tag == null ? null : TemplateTags.key(tag),
+                        archived,
+                        deleted ? lines.deletedSince() : null,
+                        order),
                 after,
                 asking);
     }

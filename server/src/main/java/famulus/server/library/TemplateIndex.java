@@ -51,7 +51,7 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
- * Finds templates by words in their names, subjects and texts, in the names of their folders and of whose they are: whole words,
+ * Finds templates by words in their names, tags, subjects and texts, in the names of their folders and of whose they are: whole words,
  * beginnings, parts of compounds and what is a slip of the keys away, the better fit first. It is made anew from the database
  * when the application starts, and follows each change once that is committed. Who may see what it finds is asked of the database.
  */
@@ -65,7 +65,7 @@ class TemplateIndex {
     private static final String PARTS = "parts";
     /** What is read, and how much a word counts there. */
     private static final Map<String, Float> TEXTS =
-            Map.of("name", 8f, "purpose", 4f, "subject", 4f, "preview", 2f, "body", 1f);
+            Map.of("name", 8f, "purpose", 4f, "tags", 4f, "subject", 4f, "preview", 2f, "body", 1f);
 
     private static final float IN_FOLDER = 3f;
     private static final float BY_OWNER = 2f;
@@ -147,6 +147,7 @@ class TemplateIndex {
         Map<String, String> texts = Map.of(
                 "name", template.name(),
                 "purpose", template.purpose(),
+                "tags", template.tags() == null ? "" : template.tags(),
                 "subject", template.subject(),
                 "preview", template.previewText(),
                 "body", template.body());

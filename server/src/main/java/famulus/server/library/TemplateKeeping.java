@@ -10,16 +10,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Keeps a template with its words apart, what it is found by and what it names. */
 @Component
 class TemplateKeeping {
-    private static final Pattern IDENTIFIER = Pattern.compile("[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}");
-
     private final TemplateMapper mapper;
     private final TemplateIndex index;
 
@@ -71,7 +67,8 @@ class TemplateKeeping {
                 template.previewText(),
                 template.body() + "\n" + plainText(template),
                 template.folder(),
-                template.ownerId()));
+                template.ownerId(),
+                String.join(" ", mapper.tagsOf(template.id()))));
     }
 
     private static String plainText(Template template) {
@@ -84,10 +81,7 @@ class TemplateKeeping {
                 .flatMap(part -> MergeParser.parse(part).paths().stream())
                 .forEach(path -> field(path).ifPresent(fields::add));
         Set<String> parts = new TreeSet<>();
-        Matcher identifiers = IDENTIFIER.matcher(template.design());
-        while (identifiers.find()) {
-            parts.add(identifiers.group());
-        }
+        Mentioned.in(template.design()).forEach(part -> parts.add(part.toString()));
         Set<String> files = new TreeSet<>();
         template.files().forEach(file -> files.add(file.toString()));
         return Map.of(What.FIELD.name(), fields, What.PART.name(), parts, What.FILE.name(), files);

@@ -78,6 +78,7 @@ public class TemplateLines {
      * @param mayChange whether whoever asks may change it
      * @param folder where it lies, if whoever asks sees that; their own template may lie where they see nothing else
      * @param favourite whether whoever asks has marked it to find it again
+     * @param tags the words it is kept together with others by
      * @param lastUsed when they wrote from it last; null for never
      * @param hit where something was looked for: the line of its text that has it
      * @param why what speaks for it where somebody chooses what to write from
@@ -98,6 +99,7 @@ public class TemplateLines {
             boolean mine,
             @Schema(nullable = true) UUID folder,
             boolean favourite,
+            List<String> tags,
             @Schema(nullable = true) Instant lastUsed,
             List<HitLine.Part> hit,
             String why) {}
@@ -282,7 +284,7 @@ public class TemplateLines {
 
     private String why(TemplateRow line) {
         if (line.lastUsedByMe() != null) {
-            return "you wrote from it on "
+            return "used by you on "
                     + LocalDate.ofInstant(line.lastUsedByMe(), team.house().zone())
                             .format(DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH));
         }
@@ -311,6 +313,7 @@ public class TemplateLines {
                 line.ownerId().equals(asking.id()),
                 line.may() == null ? null : line.folder(),
                 line.favourite(),
+                line.tags() == null ? List.of() : List.of(line.tags().split(",")),
                 line.lastUsedByMe(),
                 hit,
                 why(line));

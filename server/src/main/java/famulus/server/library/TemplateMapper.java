@@ -35,7 +35,8 @@ interface TemplateMapper {
             Instant lastUsedByMe,
             UUID folder,
             Integer may,
-            boolean favourite) {}
+            boolean favourite,
+            String tags) {}
 
     /** The lines of those wanted that somebody may see, by name. */
     List<TemplateRow> lines(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
@@ -63,13 +64,15 @@ interface TemplateMapper {
             String previewText,
             String body,
             UUID folder,
-            UUID ownerId) {}
+            UUID ownerId,
+            String tags) {}
 
     /** Templates by their identifiers, from one on; deleted ones too, which can be brought back. */
     @Select(
             """
             select t.id, t.kind, t.name, coalesce(t.purpose, '') as purpose, t.subject, w.preview_text, w.body,
-                   t.folder_id as folder, t.owner_id
+                   t.folder_id as folder, t.owner_id,
+                   (select listagg(g.tag, ' ') from template_tag g where g.template_id = t.id) as tags
             from template t
             join template_words w on w.template_id = t.id
             where t.id > #{after}
@@ -221,6 +224,27 @@ interface TemplateMapper {
             where id = #{t.id} and version = #{t.version} and deleted_at is null
             """)
     int update(@Param("t") Template template, @Param("by") UUID by);
+
+    /** The tags of the templates that somebody may see, by name. */
+    List<String> tags(@Param("asking") Colleague asking);
+
+    /** What the templates that somebody may see are for, by name. */
+    List<String> purposes(@Param("asking") Colleague asking);
+
+    @Select("select tag from template_tag where template_id = #{id} order by tag")
+    List<String> tagsOf(UUID id);
+
+    @Delete("delete from template_tag where template_id = #{id}")
+    void clearTags(UUID id);
+
+    @Insert("insert into template_tag (template_id, tag, tag_key) values (#{id}, #{tag}, #{key})")
+    void insertTag(@Param("id") UUID id, @Param("tag") String tag, @Param("key") String key);
+
+    @Update("update template set archived_at = #{at} where id = #{id}")
+    void archive(@Param("id") UUID id, @Param("at") Instant at);
+
+    @Update("update template set owner_id = #{owner}, folder_id = #{folder} where id = #{id}")
+    void handOver(@Param("id") UUID id, @Param("owner") UUID owner, @Param("folder") UUID folder);
 
     @Update("update template set deleted_at = #{at} where id = #{id}")
     void delete(@Param("id") UUID id, @Param("at") Instant at);

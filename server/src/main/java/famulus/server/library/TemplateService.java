@@ -136,11 +136,15 @@ public class TemplateService {
     }
 
     private Template add(Draft draft, UUID folder, Colleague by) {
+        return add(ids.next(), draft, folder, by);
+    }
+
+    /** Adds a template under an identifier that nothing has, in a folder that whoever asks may change. */
+    Template add(UUID id, Draft draft, UUID folder, Colleague by) {
         check.mustBeSound(draft);
         if (draft.kind().wraps()) {
             inStyle.mustFit(draft, by);
         }
-        UUID id = ids.next();
         keeping.insert(template(id, draft.kind(), draft, 1, folder, by.id(), clock.instant()));
         events.changed(id);
         return any(id);
@@ -267,11 +271,19 @@ public class TemplateService {
     public void keep(UUID id, Draft draft, UUID folder, UUID owner, Instant at) {
         Template kept = template(id, draft.kind(), draft, 1, folder, owner, at);
         keeping.insert(kept);
-        if (!sendable.stops(kept).isEmpty()) {
-            return;
+        readyIfSound(kept, at);
+    }
+
+    /** Marks a template ready for everybody, where nothing stops it. */
+    void readyIfSound(Template template, Instant at) {
+        if (sendable.stops(template).isEmpty()) {
+            mapper.keepVersion(template.id(), template.version(), TemplateVersionService.Reason.READY.name(), at);
+            mapper.reason(template.id(), template.version(), TemplateVersionService.Reason.READY.name());
+            mapper.ready(template.id(), template.version());
+            if (template.kind() != TemplateKind.TEMPLATE) {
+                texts.changed();
+            }
         }
-        mapper.keepVersion(id, 1, TemplateVersionService.Reason.READY.name(), at);
-        mapper.ready(id, 1);
     }
 
     private Template template(

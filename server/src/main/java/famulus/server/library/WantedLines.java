@@ -43,6 +43,9 @@ record WantedLines(
      * @param ready whether only those that are ready, or only those that are not; null for all
      * @param about only those about these records; null for all
      * @param mode only those that are written so; null for all
+     * @param purpose only those for this; null for all
+     * @param tag only those that have it, as {@link TemplateTags#key} says; null for all
+     * @param archived those that were archived, in place of those that are not
      * @param deletedSince those that were deleted after this moment and that they may bring back, in place of those that are
      *     there; null for none
      * @param order in which order they come within a folder
@@ -54,10 +57,14 @@ record WantedLines(
             Boolean ready,
             About about,
             Mode mode,
+            String purpose,
+            String tag,
+            boolean archived,
             Instant deletedSince,
             Order order) {
         /** All there are, by name. */
-        static final Narrowed NOT = new Narrowed(false, false, false, null, null, null, null, Order.NAME);
+        static final Narrowed NOT =
+                new Narrowed(false, false, false, null, null, null, null, null, false, null, Order.NAME);
     }
 
     /** In which order lines come within a folder. */
@@ -98,7 +105,7 @@ record WantedLines(
 
     /** Those of them that are favourites of whoever asks. */
     WantedLines favourites() {
-        Narrowed favourite = new Narrowed(false, true, false, null, null, null, null, Order.NAME);
+        Narrowed favourite = new Narrowed(false, true, false, null, null, null, null, null, false, null, Order.NAME);
         return new WantedLines(kind, usable, abouts, ids, recent, folders, favourite, byFolder, after, most);
     }
 

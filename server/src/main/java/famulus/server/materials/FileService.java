@@ -94,22 +94,21 @@ public class FileService {
         return add(name, content, false, by);
     }
 
+    /** Adds a file to Materials under an identifier that nothing has; refused as any other. */
+    @Transactional
+    public KeptFile keep(UUID id, String name, byte[] content, Colleague by) {
+        return add(id, name, content, true, by);
+    }
+
     private KeptFile add(String name, byte[] content, boolean shared, Colleague by) {
-        PlainLine.refusal(name, LONGEST_NAME, true).ifPresent(sentence -> {
-            throw Refusal.field("name", sentence);
+        return add(ids.next(), name, content, shared, by);
+    }
+
+    private KeptFile add(UUID id, String name, byte[] content, boolean shared, Colleague by) {
+        fault(name, content).ifPresent(wrong -> {
+            throw wrong;
         });
-        if (content.length == 0) {
-            throw Refusal.field("file", "This file is empty.");
-        }
-        if (content.length > LARGEST) {
-            throw Refusal.field("file", "This file is larger than 25 MB, and mail servers take no more.");
-        }
         String cleaned = FileName.cleaned(name);
-        if (Programs.is(cleaned, content)) {
-            throw Refusal.field(
-                    "file", "This is a program or has macros. Mail servers turn messages with such files away.");
-        }
-        UUID id = ids.next();
         mapper.insert(
                 id,
                 cleaned,
@@ -123,6 +122,23 @@ public class FileService {
             events.tell("file", id.toString());
         }
         return some(List.of(id)).getFirst();
+    }
+
+    /** Why a file can't be kept; empty where it can. */
+    public static Optional<Refusal> fault(String name, byte[] content) {
+        Optional<String> unnamed = PlainLine.refusal(name, LONGEST_NAME, true);
+        if (unnamed.isPresent()) {
+            return Optional.of(Refusal.field("name", unnamed.get()));
+        }
+        String wrong = "";
+        if (content.length == 0) {
+            wrong = "This file is empty.";
+        } else if (content.length > LARGEST) {
+            wrong = "This file is larger than 25 MB, and mail servers take no more.";
+        } else if (Programs.is(FileName.cleaned(name), content)) {
+            wrong = "This is a program or has macros. Mail servers turn messages with such files away.";
+        }
+        return wrong.isEmpty() ? Optional.empty() : Optional.of(Refusal.field("file", wrong));
     }
 
     private static String mediaType(String name) {

@@ -192,9 +192,30 @@ public class PictureService {
         copies.forget(id.toString());
     }
 
-    /** Puts a picture in place with its own identifier; for the demo's data. */
+    /** Why a file is no picture that can be kept; empty where it is one. */
+    public Optional<String> fault(byte[] file) {
+        try {
+            PictureFile.read(file);
+            return Optional.empty();
+        } catch (Refusal refused) {
+            return refused.fields().values().stream().findFirst();
+        }
+    }
+
+    /** Whether there is a picture. */
+    public boolean has(UUID id) {
+        return mapper.has(id);
+    }
+
+    /** The bytes of a picture as it was brought in. */
+    public Optional<byte[]> original(UUID id) {
+        return mapper.content(id).map(row -> contents.read(row.content()).orElseThrow());
+    }
+
+    /** Puts a picture in place under an identifier that nothing has; refused when it is none, too large or damaged. */
     public void keep(UUID id, String name, String description, String category, byte[] file, UUID by, Instant at) {
         keep(id, name, description, category, PictureFile.read(file), by, at, true);
+        events.tell("picture", id.toString());
     }
 
     private void keep(

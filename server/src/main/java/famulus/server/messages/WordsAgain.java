@@ -129,16 +129,22 @@ public class WordsAgain {
     }
 
     /**
-     * Adds a template that says what a message said, with fields in the places of its values; it belongs to whoever asks, and
-     * is not ready.
+     * What a message said, and to whom.
+     *
+     * @param words with fields in the places of its values, and the files that its template had
+     * @param sender who it went out as; null for whoever wrote it
      */
-    public UUID asTemplate(UUID message, String name, Colleague asking) {
+    public record ToldWords(Draft words, For to, UUID sender) {}
+
+    /** What a message said, as a template would begin with it. */
+    public ToldWords told(UUID message) {
         LeavingPlan plan = plan(message);
         Draft words = written(plan);
         Set<UUID> ofTemplate =
                 template(plan).stream().flatMap(then -> then.files().stream()).collect(Collectors.toSet());
         List<UUID> files = words.files().stream().filter(ofTemplate::contains).toList();
-        return templates.add(words.named(name).carrying(files), asking).id();
+        MessageToSend sent = plan.message();
+        return new ToldWords(words.carrying(files), new For(sent.kind(), sent.person(), sent.deal()), sent.sender());
     }
 
     /** What a message said, with fields in the places of its values. */

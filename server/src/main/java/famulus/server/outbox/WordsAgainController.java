@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What a message that was sent is good for afterwards: another one to somebody else, and a template. */
+/** What a message that was sent is good for afterwards: another one to somebody else. */
 @RestController
 class WordsAgainController {
     private final OutboxService outbox;
@@ -34,15 +34,5 @@ class WordsAgainController {
             throw Refusal.field("person", "Choose the person to write to.");
         }
         return new MadeOfMessage(again.toSomebody(outbox.get(id, asking).id(), to.kind(), to.person(), asking));
-    }
-
-    /** What the new template is called. */
-    record NameOfTemplate(String name) {}
-
-    /** Adds a template that says what a message said. */
-    @PostMapping("/api/messages/{id}/template")
-    MadeOfMessage asTemplate(Colleague asking, @PathVariable UUID id, @RequestBody NameOfTemplate wanted) {
-        return new MadeOfMessage(
-                again.asTemplate(outbox.get(id, asking).id(), wanted.name().strip(), asking));
     }
 }

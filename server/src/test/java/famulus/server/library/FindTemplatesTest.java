@@ -204,7 +204,7 @@ class FindTemplatesTest extends ServerTest {
                         .valueStream()
                         .map(one -> one.get("name").asString() + ": "
                                 + one.get("why").asString()))
-                .containsExactly("A: not used yet", "B: you wrote from it on 4 May", "C: not used yet");
+                .containsExactly("A: not used yet", "B: used by you on 4 May", "C: not used yet");
     }
 
     @Test

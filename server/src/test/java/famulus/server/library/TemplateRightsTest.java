@@ -84,6 +84,7 @@ class TemplateRightsTest extends ServerTest {
                 "POST /api/templates/{id}/merge",
                         Map.of("base", draft("Other", "Hello"), "mine", draft("Other", "Hello you")),
                 "PUT /api/templates/{id}/favourite", Map.of("favourite", true),
+                "PUT /api/templates/{id}/name", Map.of("name", "Other"),
                 "POST /api/templates/{id}/waved", Map.of("code", "subject-long", "words", "x", "reason", "because"));
         List<Ask> asks = new ArrayList<>();
         for (RequestMappingInfo info :
@@ -119,7 +120,14 @@ class TemplateRightsTest extends ServerTest {
                 new Ask("POST", "/api/messages/proof", message),
                 new Ask("POST", "/api/messages", message),
                 new Ask("PUT", "/api/message-drafts/" + new UUID(7, 8), Map.of("version", 0, "message", message)),
-                new Ask("PUT", "/api/templates/signatures", Map.of("template", template, "team", false)));
+                new Ask("PUT", "/api/templates/signatures", Map.of("template", template, "team", false)),
+                new Ask(
+                        "POST",
+                        "/api/templates/tags",
+                        Map.of("templates", List.of(template), "add", List.of("x"), "remove", List.of())),
+                new Ask("POST", "/api/templates/archive", Map.of("templates", List.of(template), "archived", true)),
+                new Ask("POST", "/api/templates/owner", Map.of("templates", List.of(template), "owner", dov.id())),
+                new Ask("GET", "/api/library/export?template=" + template, null));
     }
 
     private MockHttpServletResponse answer(Ask ask, Colleague as) throws Exception {

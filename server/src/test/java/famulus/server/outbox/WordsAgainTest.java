@@ -53,7 +53,17 @@ class WordsAgainTest extends ServerTest {
     }
 
     private JsonNode asTemplate(UUID message, String name) throws Exception {
-        return done("POST", "/api/messages/" + message + "/template", Map.of("name", name), signe);
+        return done(
+                "POST",
+                "/api/templates/from-message",
+                Map.of(
+                        "words",
+                        Map.of("message", message, "withoutSignature", false, "withoutThread", false),
+                        "name",
+                        name,
+                        "accepted",
+                        List.of()),
+                signe);
     }
 
     @Test
@@ -125,10 +135,7 @@ class WordsAgainTest extends ServerTest {
                         .get("code")
                         .asString())
                 .isEqualTo("missing");
-        assertThat(done("POST", "/api/messages/" + UUID.randomUUID() + "/template", Map.of("name", "x"), signe)
-                        .get("code")
-                        .asString())
-                .isEqualTo("missing");
+        assertThat(asTemplate(UUID.randomUUID(), "x").get("code").asString()).isEqualTo("missing");
         sql.execute("delete from message_plan");
         assertThat(asTemplate(message, "x").get("code").asString()).isEqualTo("not-kept");
         assertThat(sql.queryForObject("select count(*) from template", Integer.class))

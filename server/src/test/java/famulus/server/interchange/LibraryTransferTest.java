@@ -1,0 +1,403 @@
+package famulus.server.interchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.server.ServerTest;
+import famulus.server.folders.FolderRights;
+import famulus.server.team.Colleague;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Templates go out as one file, and come in again. */
+class LibraryTransferTest extends ServerTest {
+    private byte[] exported(String query, Colleague as) throws Exception {
+        return mvc.perform(request("GET", "/api/library/export" + query, null, as))
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+    }
+
+    private JsonNode look(byte[] file, Colleague as) throws Exception {
+        return upload("/api/library/look", Map.of(), file, as);
+    }
+
+    private JsonNode run(byte[] file, Map<String, ?> wanted, Colleague as) throws Exception {
+        ByteArrayOutputStream all = new ByteArrayOutputStream();
+        all.writeBytes(json.writeValueAsBytes(wanted));
+        all.write('\n');
+        all.writeBytes(file);
+        return upload("/api/library/import", Map.of(), all.toByteArray(), as);
+    }
+
+    private static Map<String, byte[]> entries(byte[] file) throws Exception {
+        Map<String, byte[]> entries = new HashMap<>();
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                entries.put(entry.getName(), zip.readAllBytes());
+            }
+        }
+        return entries;
+    }
+
+    private static byte[] zip(Map<String, byte[]> entries) throws Exception {
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(file)) {
+            for (Map.Entry<String, byte[]> one : entries.entrySet()) {
+                zip.putNextEntry(new ZipEntry(one.getKey()));
+                zip.write(one.getValue());
+                zip.closeEntry();
+            }
+        }
+        return file.toByteArray();
+    }
+
+    private ObjectNode library(byte[] file) throws Exception {
+        return (ObjectNode) json.readTree(entries(file).get("library.json"));
+    }
+
+    private byte[] with(byte[] file, ObjectNode library) throws Exception {
+        Map<String, byte[]> entries = entries(file);
+        entries.put("library.json", json.writeValueAsBytes(library));
+        return zip(entries);
+    }
+
+    /** Empties the library, as another installation would be empty. */
+    private void elsewhere() {
+        startFromNothing();
+    }
+
+    private void designs() throws Exception {
+        for (JsonNode starter : done("GET", "/api/templates/starters", null, signe)) {
+            done("POST", "/api/templates?folder=" + FolderRights.EVERYONE, starter.get("draft"), oriel);
+        }
+    }
+
+    /** Every design that there is comes back as it was. */
+    @Test
+    void whatWasTakenOutComesBackIdentical() throws Exception {
+        designs();
+        String picture = upload("/api/materials/pictures", Map.of("name", "dot.png"), png(), signe)
+                .get("id")
+                .asString();
+        String file = upload("/api/materials/files", Map.of("name", "terms.txt"), new byte[] {65, 66}, signe)
+                .get("id")
+                .asString();
+        JsonNode first = done("GET", "/api/templates?search=", null, oriel).at("/lines/0");
+        UUID id = UUID.fromString(first.get("id").asString());
+        JsonNode open = done("GET", "/api/templates/" + id, null, oriel);
+        ObjectNode draft = (ObjectNode) open.get("template");
+        draft.set("files", json.valueToTree(List.of(file)));
+        done("PUT", "/api/templates/" + id, Map.of("version", 1, "draft", draft), oriel);
+        JsonNode passage = done(
+                "POST",
+                "/api/templates",
+                Map.of(
+                        "name",
+                        "How it goes",
+                        "purpose",
+                        "",
+                        "about",
+                        "CONTACT",
+                        "subject",
+                        "",
+                        "previewText",
+                        "",
+                        "body",
+                        "",
+                        "mode",
+                        "LETTER",
+                        "kind",
+                        "PASSAGE",
+                        "design",
+                        picture(picture)),
+                signe);
+        assertThat(passage.has("template")).as("%s", passage).isTrue();
+        String text = passage.at("/template/id").asString();
+        done("POST", "/api/templates/" + text + "/ready", Map.of("version", 1), signe);
+        done(
+                "POST",
+                "/api/templates?folder=" + FolderRights.EVERYONE,
+                Map.of(
+                        "name",
+                        "With it",
+                        "purpose",
+                        "",
+                        "about",
+                        "CONTACT",
+                        "subject",
+                        "s",
+                        "previewText",
+                        "",
+                        "body",
+                        "",
+                        "mode",
+                        "LETTER",
+                        "design",
+                        passage(text)),
+                oriel);
+        done(
+                "POST",
+                "/api/templates/tags",
+                Map.of("templates", List.of(id), "add", List.of("north"), "remove", List.of()),
+                oriel);
+        byte[] before = exported("", oriel);
+        assertThat(library(before).get("texts").size()).isGreaterThan(10);
+        assertThat(entries(before).keySet()).contains("pictures/" + picture, "files/" + file);
+
+        elsewhere();
+        assertThat(look(before, oriel).get("things").findValuesAsString("state"))
+                .doesNotContain("LEFT", "OTHER");
+        JsonNode done = run(before, Map.of("folder", FolderRights.EVERYONE, "others", "SKIP"), oriel);
+        assertThat(done.get("left").asInt()).as("%s", done).isZero();
+
+        // Below the folder they were brought into, which stands for everybody’s here as it did there.
+        byte[] after = exported("", oriel);
+        assertThat(entries(after).keySet()).isEqualTo(entries(before).keySet());
+        assertThat(texts(after)).isEqualTo(texts(before));
+        assertThat(look(after, oriel).get("things").findValuesAsString("state")).containsOnly("SAME");
+    }
+
+    /** All that texts say, by name; in which folder they lie is for whoever brings them in to say. */
+    private Map<String, JsonNode> texts(byte[] file) throws Exception {
+        Map<String, JsonNode> texts = new HashMap<>();
+        for (JsonNode text : library(file).get("texts")) {
+            ((ObjectNode) text).remove("folder");
+            texts.put(text.get("id").asString(), text);
+        }
+        return texts;
+    }
+
+    private static byte[] png() throws Exception {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        javax.imageio.ImageIO.write(
+                new java.awt.image.BufferedImage(4, 4, java.awt.image.BufferedImage.TYPE_INT_RGB), "png", bytes);
+        return bytes.toByteArray();
+    }
+
+    private static String body(String content) {
+        return """
+                {"version": 1, "bands": [{"id": "r1", "columns": [{"blocks": [{"id": "b1", %s}]}]}]}"""
+                .formatted(content);
+    }
+
+    private static String picture(String id) {
+        return body("\"kind\": \"picture\", \"picture\": \"" + id + "\", \"description\": \"A dot\"");
+    }
+
+    private static String passage(String id) {
+        return body("\"kind\": \"passage\", \"passage\": \"" + id + "\"");
+    }
+
+    @Test
+    void whatSaysSomethingElseHereIsAskedAbout() throws Exception {
+        UUID id = template("CONTACT", "Old", "Old words");
+        byte[] old = exported("?template=" + id, signe);
+        JsonNode open = done("GET", "/api/templates/" + id, null, signe);
+        ObjectNode draft = (ObjectNode) open.get("template");
+        draft.put("subject", "New");
+        done("PUT", "/api/templates/" + id, Map.of("version", 1, "draft", draft), signe);
+
+        JsonNode thing = look(old, signe)
+                .get("things")
+                .valueStream()
+                .filter(one -> one.get("what").asString().equals("TEMPLATE"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(thing.get("state").asString()).as("%s", thing).isEqualTo("OTHER");
+
+        assertThat(run(old, Map.of("others", "SKIP"), signe).get("skipped").asInt())
+                .isEqualTo(1);
+        assertThat(run(old, Map.of("others", "KEEP_BOTH"), signe).get("added").asInt())
+                .isEqualTo(1);
+        List<Map<String, Object>> single = List.of(Map.of("id", id, "answer", "REPLACE"));
+        assertThat(run(old, Map.of("others", "SKIP", "single", single), signe)
+                        .get("replaced")
+                        .asInt())
+                .isEqualTo(1);
+        assertThat(done("GET", "/api/templates/" + id, null, signe)
+                        .at("/template/subject")
+                        .asString())
+                .isEqualTo("Old");
+        assertThat(done("GET", "/api/templates/" + id + "/versions", null, signe)
+                        .size())
+                .as("what it said before is kept")
+                .isPositive();
+        assertThat(run(old, Map.of("others", "REPLACE"), dov).get("code"))
+                .as("nobody replaces what they don’t see")
+                .isNull();
+    }
+
+    @Test
+    void nobodyTakesOutWhatTheyDoNotSeeNorLearnsOfIt() throws Exception {
+        UUID id = ownTemplate("Own", "");
+        assertThat(new String(exported("?template=" + id, dov), StandardCharsets.UTF_8))
+                .contains("\"missing\"");
+        assertThat(library(exported("", dov)).get("texts")).isEmpty();
+        // The same identifier, which dov may not see, is free to him: his copy has another one.
+        byte[] mine = exported("?template=" + id, signe);
+        assertThat(look(mine, dov).get("things").findValuesAsString("state"))
+                .contains("NEW")
+                .doesNotContain("OTHER");
+        assertThat(run(mine, Map.of("others", "REPLACE"), dov).get("added").asInt())
+                .isEqualTo(1);
+        assertThat(sql.queryForObject("select count(*) from template where name = 'Own'", Integer.class))
+                .isEqualTo(2);
+    }
+
+    @Test
+    void foldersComeAlongAndAreFoundAgain() throws Exception {
+        designs();
+        byte[] file = exported("", oriel);
+        ObjectNode library = library(file);
+        UUID outer = UUID.randomUUID();
+        UUID inner = UUID.randomUUID();
+        List<Map<String, Object>> folders = new ArrayList<>();
+        folders.add(folder(outer, null, "Quotes"));
+        folders.add(folder(inner, outer, "Spring"));
+        library.set("folders", json.valueToTree(folders));
+        library.get("texts").forEach(text -> ((ObjectNode) text).put("folder", inner.toString()));
+        byte[] nested = with(file, library);
+        elsewhere();
+
+        assertThat(look(nested, signe).get("things").toString()).contains("[\"Quotes\",\"Spring\"]");
+        run(nested, Map.of("others", "SKIP"), signe);
+        assertThat(done("GET", "/api/folders", null, signe).findValuesAsString("name"))
+                .contains("Quotes", "Spring");
+        int before = sql.queryForObject("select count(*) from folder", Integer.class);
+        run(nested, Map.of("others", "KEEP_BOTH"), signe);
+        assertThat(sql.queryForObject("select count(*) from folder", Integer.class))
+                .isEqualTo(before);
+
+        // In a ring there is no outside: what lies there goes as far as it can be followed.
+        library.set("folders", json.valueToTree(List.of(folder(outer, inner, "A"), folder(inner, outer, "B"))));
+        assertThat(look(with(file, library), signe).has("things")).isTrue();
+    }
+
+    private static Map<String, Object> folder(UUID id, UUID parent, String name) {
+        Map<String, Object> folder = new HashMap<>();
+        folder.put("id", id);
+        folder.put("parent", parent);
+        folder.put("name", name);
+        return folder;
+    }
+
+    @Test
+    void fieldsThatAreNotHereAreListed() throws Exception {
+        UUID id = template("CONTACT", "Hello {contact.first_name}", "About {contact.favourite_colour}");
+        JsonNode report = look(exported("?template=" + id, signe), signe);
+        assertThat(report.get("missing").toString())
+                .isEqualTo("[{\"path\":\"contact.favourite_colour\",\"templates\":1}]");
+    }
+
+    @Test
+    void damagedFilesAreRefusedAndNothingIsKept() throws Exception {
+        UUID id = template("CONTACT", "s", "b");
+        byte[] sound = exported("?template=" + id, signe);
+        Map<String, byte[]> bomb = new HashMap<>(entries(sound));
+        bomb.put("pictures/" + UUID.randomUUID(), new byte[200 << 20]);
+        Map<String, byte[]> tricks = new HashMap<>(entries(sound));
+        tricks.put("../../etc/passwd", new byte[] {1});
+        tricks.put("pictures/../../x", new byte[] {1});
+        ObjectNode later = library(sound);
+        later.put("version", 99);
+        ObjectNode empty = json.createObjectNode();
+        byte[] cut = java.util.Arrays.copyOf(sound, sound.length / 2);
+        for (byte[] wrong : List.of(
+                new byte[0],
+                "no zip".getBytes(StandardCharsets.UTF_8),
+                cut,
+                zip(bomb),
+                zip(Map.of("library.json", "{\"format\": ".getBytes(StandardCharsets.UTF_8))),
+                zip(Map.of("other.json", new byte[] {1})),
+                with(sound, empty),
+                with(sound, later))) {
+            assertThat(look(wrong, signe).at("/fields/file").asString())
+                    .as("%d bytes", wrong.length)
+                    .isNotEmpty();
+            assertThat(run(wrong, Map.of("others", "KEEP_BOTH"), signe)
+                            .at("/fields/file")
+                            .asString())
+                    .isNotEmpty();
+        }
+        assertThat(look(zip(tricks), signe).has("things")).isTrue();
+        ObjectNode withPicture = library(sound);
+        UUID picture = UUID.randomUUID();
+        withPicture.set("pictures", json.valueToTree(List.of(Map.of("id", picture, "name", "dot.png"))));
+        Map<String, byte[]> damaged = new HashMap<>(entries(with(sound, withPicture)));
+        damaged.put("pictures/" + picture, new byte[] {1, 2, 3});
+        assertThat(look(zip(damaged), signe).get("things").findValuesAsString("state"))
+                .contains("LEFT");
+        assertThat(run(zip(damaged), Map.of("others", "SKIP"), signe)
+                        .get("skipped")
+                        .asInt())
+                .isEqualTo(1);
+        assertThat(sql.queryForObject("select count(*) from template", Integer.class))
+                .isEqualTo(1);
+    }
+
+    /** A folder that can't be made stops it after others have come: none of them is there then. */
+    @Test
+    void whereOneThingFailsNothingIsImported() throws Exception {
+        designs();
+        byte[] file = exported("", oriel);
+        ObjectNode library = library(file);
+        UUID wrong = UUID.randomUUID();
+        library.set("folders", json.valueToTree(List.of(folder(wrong, null, "x".repeat(300)))));
+        ((ObjectNode) library.get("texts").get(library.get("texts").size() - 1)).put("folder", wrong.toString());
+        elsewhere();
+
+        JsonNode refused = run(with(file, library), Map.of("others", "SKIP"), signe);
+
+        assertThat(refused.get("code").asString()).as("%s", refused).isEqualTo("fields");
+        assertThat(sql.queryForObject("select count(*) from template", Integer.class))
+                .isZero();
+        assertThat(done("GET", "/api/templates?search=thank", null, signe).get("lines"))
+                .isEmpty();
+    }
+
+    /** What can't be kept is left out and said; the rest comes. */
+    @Test
+    void unsoundTextsAreLeftOut() throws Exception {
+        UUID id = template("CONTACT", "s", "b");
+        byte[] sound = exported("?template=" + id, signe);
+        ObjectNode library = library(sound);
+        ObjectNode text = (ObjectNode) library.get("texts").get(0);
+        text.put("id", UUID.randomUUID().toString());
+        text.put("subject", "two\nlines");
+        JsonNode report = look(with(sound, library), signe);
+        assertThat(report.get("things").findValuesAsString("state")).contains("LEFT");
+        assertThat(run(with(sound, library), Map.of("others", "SKIP"), signe)
+                        .get("left")
+                        .asInt())
+                .isEqualTo(1);
+        text.put("kind", "HEADER");
+        assertThat(look(with(sound, library), signe).get("things").toString()).contains("come with their style");
+        text.put("kind", "TEMPLATE");
+        library.set("pictures", json.valueToTree(List.of(Map.of("id", UUID.randomUUID()))));
+        assertThat(look(with(sound, library), signe).get("things").findValuesAsString("what"))
+                .contains("PICTURE");
+        Map<String, Object> unsaid = new HashMap<>(Map.of("id", id));
+        unsaid.put("answer", null);
+        assertThat(run(with(sound, library), Map.of("others", "SKIP", "single", List.of(unsaid)), signe)
+                        .get("left")
+                        .asInt())
+                .isEqualTo(1);
+        text.put("subject", "one line");
+        text.put("mode", "LETTER");
+        text.set("design", json.valueToTree(Map.of("bands", "none")));
+        assertThat(look(with(sound, library), signe).get("things").findValuesAsString("state"))
+                .contains("LEFT");
+    }
+}
