@@ -1,5 +1,6 @@
 <script lang="ts">
   import InlineButton from '../ui/InlineButton.svelte';
+  import type { Schemas } from '../api/client';
   import type { Folder } from './folders';
   import SmallSelect from '../ui/SmallSelect.svelte';
   import { indented } from './folders';
@@ -9,10 +10,13 @@
   let {
     wants,
     folders,
+    sorts,
     onwant,
   }: {
     wants: Wants;
     folders: Folder[];
+    /** What templates can be told apart by besides. */
+    sorts: Schemas['Sorts'];
     onwant: (part: Partial<Wants>) => void;
   } = $props();
 
@@ -33,6 +37,20 @@
   </SmallSelect>
 {/snippet}
 
+{#snippet sort(key: 'purpose' | 'tag', label: string, any: string, all: string[])}
+  <SmallSelect
+    word
+    aria-label={label}
+    style={wants[key] ? set : undefined}
+    value={wants[key]}
+    onchange={(event) => onwant({ [key]: event.currentTarget.value })}
+  >
+    <option value="">{any}</option>
+    {#each all as one (one)}<option value={one}>{one}</option>{/each}
+    {#if wants[key] && !all.includes(wants[key])}<option value={wants[key]}>{wants[key]}</option>{/if}
+  </SmallSelect>
+{/snippet}
+
 <p>
   {@render choice('which', 'Which templates')} in
   <SmallSelect
@@ -45,10 +63,24 @@
     <option value="">every folder</option>
     {#each folders as folder (folder.id)}<option value={folder.id}>{indented(folder)}</option>{/each}
     {#if hidden}<option value={wants.folder}>a folder you don’t see</option>{/if}
-  </SmallSelect>, for {@render choice('about', 'For what')}, {@render choice('ready', 'Ready or not')},
-  written
-  {@render choice('mode', 'How they are written')}{#if wants.search}, best fit first{:else}; within a folder
-    by {@render choice('order', 'In which order')}{/if}
+  </SmallSelect>, for {@render choice(
+    'about',
+    'For what',
+  )}{#if sorts.purposes.length || wants.purpose}&nbsp;and {@render sort(
+      'purpose',
+      'For which purpose',
+      'any purpose',
+      sorts.purposes,
+    )}{/if}, {@render choice('ready', 'Ready or not')}, written
+  {@render choice('mode', 'How they are written')}{#if sorts.tags.length || wants.tag}, tagged {@render sort(
+      'tag',
+      'Which tag',
+      'anything',
+      sorts.tags,
+    )}{/if}{#if wants.search}, best fit first{:else}; within a folder by {@render choice(
+      'order',
+      'In which order',
+    )}{/if}
   {#if narrowed(wants) || wants.folder}<InlineButton
       soft
       onclick={() => onwant({ ...everything, search: wants.search, order: wants.order })}

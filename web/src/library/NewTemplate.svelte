@@ -78,11 +78,10 @@
       draft: {
         ...none,
         ...bare,
-        header: 'none',
-        footer: 'none',
-        name: file || 'Imported HTML',
+        ...(clean.mode === 'SOURCE' ? { header: 'none', footer: 'none' } : {}),
+        name: file || 'Imported',
         subject: clean.title.replace(/[\r\n]+/g, ' ').slice(0, 200),
-        mode: 'SOURCE',
+        mode: clean.mode,
         design: clean.design,
       },
     };
@@ -169,8 +168,9 @@
       names={modeLabels}
       bind:way={mode}
     />
+    <Button onclick={() => go('/templates/from-message')}>From a message</Button>
     <Button bind:element={bringer} aria-expanded={bringing} onclick={() => (bringing = !bringing)}
-      >Import HTML</Button
+      >Import</Button
     >
     <Find label="Find a design" bind:value={words} onfind={() => undefined} oninto={() => goTo(found[0])} />
     <Button main bind:element={opener} disabled={!chosen} onclick={begin}>Start with this one</Button>

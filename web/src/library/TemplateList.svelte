@@ -1,15 +1,15 @@
 <script lang="ts">
   import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
   import { searchParams } from 'sv-router';
-  import { untrack } from 'svelte';
-  import { ask, sentence, type Schemas } from '../api/client';
+  import { tick, untrack } from 'svelte';
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { gathered, onChange } from '../app/changes';
   import { shortcuts } from '../app/keys.svelte';
   import { go } from '../app/router';
   import Button from '../ui/Button.svelte';
   import Find from '../ui/Find.svelte';
   import Page from '../ui/Page.svelte';
-  import Slip from '../ui/Slip.svelte';
+  import ViewSwitch from '../ui/ViewSwitch.svelte';
   import { notify } from '../ui/notices.svelte';
   import ChosenPreview from './ChosenPreview.svelte';
   import FilterSentence from './FilterSentence.svelte';
@@ -17,10 +17,16 @@
   import FolderSlip from './FolderSlip.svelte';
   import { move, type Folder } from './folders';
   import { ListState } from './listState.svelte';
+  import LibraryFoot from './LibraryFoot.svelte';
+  import HandOverSlip from './HandOverSlip.svelte';
+  import MoreSlip from './MoreSlip.svelte';
   import MoveSlip from './MoveSlip.svelte';
   import ShareSlip from './ShareSlip.svelte';
+  import TagSlip from './TagSlip.svelte';
+  import TemplateGallery from './TemplateGallery.svelte';
   import TemplateRow from './TemplateRow.svelte';
   import { sections } from './sections';
+  import { archive } from './sorting';
   import { inAddress, narrowed, wantsOf, type Wants } from './wants';
 
   type Line = Schemas['TemplateLine'];
@@ -32,23 +38,35 @@
   let more = $state<{ line: Line; anchor: HTMLElement } | null>(null);
   let chosen = $state<string[]>([]);
   let looked = $state('');
-  let moving = $state<{ templates: Line[]; anchor: HTMLElement } | null>(null);
+  type Several = { templates: Line[]; anchor: HTMLElement } | null;
+  let moving = $state<Several>(null);
+  let tagging = $state<Several>(null);
+  let handing = $state<Several>(null);
+  let renaming = $state('');
   let sharing = $state<{ folder: Folder; anchor: HTMLElement } | null>(null);
   let editing = $state<{ folder: Folder | null; anchor: HTMLElement } | null>(null);
   let width = $state(innerWidth);
   /** Narrower pages show the list alone. */
   const BOTH = 1000;
+  const NARROW = 700;
   const found = $derived(!!wants.search || narrowed(wants));
   const shown = $derived(sections(folders, lines ?? [], { goesOn, found, within: wants.folder }));
   const inOrder = $derived(shown.flatMap((section) => section.lines));
   /** What is shown is deleted, and can only be brought back. */
   const bin = $derived(wants.which === 'deleted');
-  const previewed = $derived(bin ? undefined : (inOrder.find((line) => line.id === looked) ?? inOrder.at(0)));
+  const archived = $derived(wants.which === 'archived');
+  /** How it is looked at: as a table of contents, or by how templates look. */
+  const VIEWS = ['list', 'gallery'] as const;
+  const view = $derived(!bin && searchParams.get('view') === 'gallery' ? 'gallery' : 'list');
+  const previewed = $derived(
+    bin || view === 'gallery' ? undefined : (inOrder.find((line) => line.id === looked) ?? inOrder.at(0)),
+  );
 
-  const read = async () => {
-    await list.read();
+  const keepChosen = () => {
     chosen = chosen.filter((id) => list.lines?.some((line) => line.id === id));
   };
+  const read = () => list.read().then(keepChosen);
+  const find = () => list.find().then(keepChosen);
 
   /** Reads on before the end of what is there comes into sight. */
   function atEnd(mark: HTMLElement) {
@@ -65,7 +83,7 @@
   const changed = gathered(read);
   $effect(() => {
     void wants;
-    untrack(() => void read());
+    untrack(() => void find());
   });
   $effect(() => onChange((change) => ['template', 'folder'].includes(change.what) && changed()));
   $effect(() => shortcuts([{ key: 'n', label: 'New template', run: () => go('/templates/new') }]));
@@ -78,15 +96,35 @@
     }
   }
 
-  function find() {
+  function typing() {
     clearTimeout(timer);
     timer = setTimeout(() => want({ search: typed }), 120);
+  }
+
+  /** Goes to the first line of what is looked for, which may have to be found yet. */
+  async function into() {
+    clearTimeout(timer);
+    want({ search: typed });
+    await tick();
+    await list.settled();
+    await tick();
+    links()[0]?.focus();
+  }
+
+  function look(as: (typeof VIEWS)[number]) {
+    if (as === 'gallery') searchParams.set('view', as);
+    else searchParams.delete('view');
   }
 
   /** What is moved when a line is: all that are chosen, if it is one of them. */
   function moved(line: Line): Line[] {
     return chosen.includes(line.id) ? (lines ?? []).filter((one) => chosen.includes(one.id)) : [line];
   }
+
+  const several = (event: MouseEvent) => ({
+    templates: (lines ?? []).filter((one) => chosen.includes(one.id)),
+    anchor: event.currentTarget as HTMLElement,
+  });
 
   function choose(line: Line) {
     chosen = chosen.includes(line.id) ? chosen.filter((id) => id !== line.id) : [...chosen, line.id];
@@ -105,42 +143,71 @@
     }
   }
 
-  async function duplicate(line: Line) {
-    more = null;
+  /** Does something; where that fails, it is said and nothing has changed. */
+  async function attempt(work: () => Promise<void>) {
     try {
-      const made = await ask('post', '/api/templates/{id}/duplicate', { params: { id: line.id } });
-      go(`/templates/${made.template.id}`);
+      await work();
     } catch (failure) {
-      notify(sentence(failure), { stop: true });
+      notify(Object.values(fieldsOf(failure))[0] ?? sentence(failure), { stop: true });
     }
+  }
+
+  async function changedSome() {
+    chosen = [];
+    await read();
+  }
+
+  async function duplicate(line: Line) {
+    const made = await ask('post', '/api/templates/{id}/duplicate', { params: { id: line.id } });
+    go(`/templates/${made.template.id}`);
   }
 
   async function restore(line: Line) {
-    more = null;
-    try {
-      await ask('post', '/api/templates/{id}/restore', { params: { id: line.id } });
-      await read();
-      notify(`“${line.name}” is back.`);
-    } catch (failure) {
-      notify(sentence(failure), { stop: true });
-    }
+    await ask('post', '/api/templates/{id}/restore', { params: { id: line.id } });
+    await read();
   }
 
   async function remove(line: Line) {
-    more = null;
-    try {
-      await ask('delete', '/api/templates/{id}', { params: { id: line.id } });
-      await read();
-      notify(`“${line.name}” is deleted.`, {
-        undo: async () => {
-          await ask('post', '/api/templates/{id}/restore', { params: { id: line.id } });
-          await read();
-        },
-      });
-    } catch (failure) {
-      notify(sentence(failure), { stop: true });
-    }
+    await ask('delete', '/api/templates/{id}', { params: { id: line.id } });
+    await read();
+    notify(`“${line.name}” is deleted.`, { undo: () => restore(line) });
   }
+
+  async function rename(line: Line, name: string | null) {
+    // Leaving the field after Enter says it again.
+    if (renaming !== line.id) return;
+    renaming = '';
+    if (name?.trim() && name.trim() !== line.name) {
+      await attempt(async () => {
+        await ask('put', '/api/templates/{id}/name', { params: { id: line.id }, body: { name } });
+        await read();
+      });
+    }
+    await tick();
+    links()
+      .find((one) => one.dataset.id === line.id)
+      ?.focus();
+  }
+
+  /** What can be done with a line. */
+  const ways = {
+    restore: (line: Line) =>
+      void attempt(async () => {
+        await restore(line);
+        notify(`“${line.name}” is back.`);
+      }),
+    duplicate: (line: Line) => void attempt(() => duplicate(line)),
+    rename: (line: Line) => {
+      look('list');
+      renaming = line.id;
+    },
+    move: (line: Line, anchor: HTMLElement) => (moving = { templates: [line], anchor }),
+    tag: (line: Line, anchor: HTMLElement) => (tagging = { templates: [line], anchor }),
+    handOver: (line: Line, anchor: HTMLElement) => (handing = { templates: [line], anchor }),
+    archive: (line: Line) => void attempt(() => archive([line], true, changedSome)),
+    unarchive: (line: Line) => void attempt(() => archive([line], false, changedSome)),
+    delete: (line: Line) => void attempt(() => remove(line)),
+  };
 
   /** Where templates that are dragged can be let go. */
   function landing(folder: Folder | null) {
@@ -159,7 +226,9 @@
     };
   }
 
-  const links = () => [...document.querySelectorAll<HTMLElement>('.templates .name [data-id]')];
+  const links = () => [
+    ...document.querySelectorAll<HTMLElement>('.templates .name [data-id], .gallery [data-id]'),
+  ];
 
   function onkeydown(event: KeyboardEvent) {
     const way = { ArrowDown: 1, ArrowUp: -1 }[event.key];
@@ -172,6 +241,8 @@
     else if (event.key === ' ' && line?.mayChange) choose(line);
     else if (event.key === 'f' && line) void list.favour(line);
     else if (event.key === 'm' && line?.mayChange) moving = { templates: moved(line), anchor: all[at] };
+    else if (event.key === 't' && line?.mayChange) tagging = { templates: moved(line), anchor: all[at] };
+    else if ((event.key === 'r' || event.key === 'F2') && line?.mayChange) renaming = line.id;
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -181,50 +252,62 @@
 <svelte:window bind:innerWidth={width} />
 <Page title="Templates">
   {#snippet actions()}
-    <Find
-      label="Find in names and texts"
-      bind:value={typed}
-      onfind={find}
-      oninto={() => links()[0]?.focus()}
-    />
-    <Button
-      onclick={(event: MouseEvent) =>
-        (editing = { folder: null, anchor: event.currentTarget as HTMLElement })}>New folder</Button
-    >
+    {#if !bin}<ViewSwitch label="How to look at it" ways={VIEWS} bind:way={() => view, look} />{/if}
+    <Find label="Find in names and texts" bind:value={typed} onfind={typing} oninto={() => void into()} />
+    {#if width > NARROW}
+      <Button
+        onclick={(event: MouseEvent) =>
+          (editing = { folder: null, anchor: event.currentTarget as HTMLElement })}>New folder</Button
+      >
+    {/if}
     <Button main onclick={() => go('/templates/new')}>New template</Button>
   {/snippet}
   {#snippet foot()}
-    {#if chosen.length}
-      <span role="status">{chosen.length} chosen</span>
-      <Button
-        quiet
-        onclick={(event: MouseEvent) =>
-          (moving = {
-            templates: (lines ?? []).filter((one) => chosen.includes(one.id)),
-            anchor: event.currentTarget as HTMLElement,
-          })}>Move…</Button
-      >
-      <Button quiet onclick={() => (chosen = [])}>Choose none</Button>
-    {:else}
-      <span aria-live="polite"
-        >{lines
-          ? `${list.uncounted ? 'more than ' : ''}${list.total.toLocaleString('en')} template${list.total === 1 ? '' : 's'}`
-          : ''}{found ? ' found' : ''}</span
-      >
-    {/if}
-    <span class="keys">↑ ↓ walk · space choose · f favourite · m move · n new · ? keys</span>
+    <LibraryFoot
+      {list}
+      {wants}
+      {chosen}
+      {found}
+      gallery={view === 'gallery'}
+      onmove={(event) => (moving = several(event))}
+      ontag={(event) => (tagging = several(event))}
+      onhand={(event) => (handing = several(event))}
+      onarchive={(event) => void attempt(() => archive(several(event).templates, !archived, changedSome))}
+      onnone={() => (chosen = [])}
+    />
   {/snippet}
   {#if list.failed}
     <p class="said" role="alert">
       {list.failed}
-      <Button quiet onclick={() => void read()}>Try again</Button>
+      {#if wants.folder}
+        <Button quiet onclick={() => want({ folder: '' })}>Show every folder</Button>
+      {:else}
+        <Button quiet onclick={() => void read()}>Try again</Button>
+      {/if}
     </p>
   {:else if lines}
     <div class="both" class:alone={width < BOTH || !previewed}>
       <div class="list">
-        <FilterSentence {wants} {folders} onwant={want} />
+        <FilterSentence {wants} {folders} sorts={list.sorts} onwant={want} />
         {#if !lines.length && (found || !shown.length)}
-          <p class="said">No template matches.</p>
+          <p class="said">
+            {#if bin && !wants.search}
+              The bin is empty. A template that is deleted lies here for thirty days and can be brought back.
+            {:else if archived && !wants.search}
+              Nothing is archived. What is no longer offered, but may be wanted again, goes here.
+            {:else}
+              No template matches.
+            {/if}
+          </p>
+        {:else if view === 'gallery'}
+          <TemplateGallery
+            {shown}
+            onopen={(folder) => want({ folder: folder.id })}
+            onshare={(folder, anchor) => (sharing = { folder, anchor })}
+            onedit={(folder, anchor) => (editing = { folder, anchor })}
+            onfavour={(line) => void list.favour(line)}
+            onmore={(line, anchor) => (more = { line, anchor })}
+          />
         {:else}
           <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
           <table class="templates" {onkeydown}>
@@ -262,10 +345,13 @@
                     chosen={chosen.includes(line.id)}
                     looked={width >= BOTH && line.id === previewed?.id}
                     gone={bin}
+                    renaming={renaming === line.id}
                     onlook={() => (looked = line.id)}
                     onchoose={() => choose(line)}
                     onfavour={() => void list.favour(line)}
                     onmore={(anchor) => (more = { line, anchor })}
+                    onrename={(name) => void rename(line, name)}
+                    ontag={(tag) => want({ tag })}
                   />
                 {/each}
               </tbody>
@@ -288,41 +374,27 @@
 </Page>
 {#if more}
   {@const { line, anchor } = more}
-  <Slip title={line.name} {anchor} placement="bottom-end" onclose={() => (more = null)}>
-    <p class="ways">
-      {#if bin}
-        <Button main onclick={() => void restore(line)}>Bring back</Button>
-      {:else}
-        <Button onclick={() => void duplicate(line)}>Duplicate</Button>
-      {/if}
-      {#if line.mayChange && !bin}
-        <Button
-          onclick={() => {
-            more = null;
-            moving = { templates: [line], anchor };
-          }}>Move…</Button
-        >
-        <Button onclick={() => void remove(line)}>Delete template</Button>
-      {/if}
-    </p>
-    <p class="remark">
-      {bin
-        ? 'It is here for thirty days after it was deleted.'
-        : line.mayChange
-          ? 'What is deleted is in the bin for thirty days.'
-          : `${line.owner} keeps this template. A duplicate is yours.`}
-    </p>
-  </Slip>
+  <MoreSlip
+    {line}
+    {anchor}
+    shown={bin ? 'deleted' : archived ? 'archived' : 'all'}
+    ondo={(what) => {
+      const at = { line, anchor };
+      more = null;
+      // The slip gives the focus back first, so that nothing that opens next loses it.
+      void tick().then(() => ways[what](at.line, at.anchor));
+    }}
+    onclose={() => (more = null)}
+  />
+{/if}
+{#if tagging}
+  <TagSlip {...tagging} known={list.sorts.tags} onclose={() => (tagging = null)} onchanged={changedSome} />
+{/if}
+{#if handing}
+  <HandOverSlip {...handing} onclose={() => (handing = null)} onchanged={changedSome} />
 {/if}
 {#if moving}
-  <MoveSlip
-    {...moving}
-    onclose={() => (moving = null)}
-    onmoved={async () => {
-      chosen = [];
-      await read();
-    }}
-  />
+  <MoveSlip {...moving} onclose={() => (moving = null)} onmoved={changedSome} />
 {/if}
 {#if sharing}
   <ShareSlip {...sharing} onclose={() => (sharing = null)} onsaved={(all) => (list.folders = all)} />
@@ -337,10 +409,6 @@
 {/if}
 
 <style>
-  .keys {
-    margin-left: auto;
-  }
-
   .said {
     padding: 24px 20px;
     color: var(--ink-soft);
@@ -395,16 +463,6 @@
   tbody:global(.landing) {
     background: var(--shade);
     box-shadow: inset 0 2px 0 var(--ink);
-  }
-
-  .ways {
-    display: flex;
-    gap: 8px;
-  }
-
-  .remark {
-    margin-top: 10px;
-    color: var(--ink-soft);
   }
 
   @media (width <= 700px) {

@@ -10,10 +10,13 @@
     chosen,
     looked,
     gone = false,
+    renaming = false,
     onlook,
     onchoose,
     onfavour,
     onmore,
+    onrename,
+    ontag,
   }: {
     line: Schemas['TemplateLine'];
     deep: number;
@@ -22,11 +25,32 @@
     looked: boolean;
     /** Whether it lies in the bin, where it can only be brought back. */
     gone?: boolean;
+    /** Whether its name is typed anew in its place. */
+    renaming?: boolean;
     onlook: () => void;
     onchoose: () => void;
     onfavour: () => void;
     onmore: (anchor: HTMLElement) => void;
+    /** Another name for it; null to leave it. */
+    onrename: (name: string | null) => void;
+    /** Shows what has a tag. */
+    ontag: (tag: string) => void;
   } = $props();
+
+  function typed(event: KeyboardEvent) {
+    const input = event.currentTarget as HTMLInputElement;
+    event.stopPropagation();
+    if (event.key === 'Enter') onrename(input.value);
+    else if (event.key === 'Escape') onrename(null);
+    else return;
+    event.preventDefault();
+  }
+
+  /** Begins with the whole name, so that one can type over it. */
+  function whole(input: HTMLInputElement) {
+    input.focus();
+    input.select();
+  }
 
   const stages = { DRAFT: 'not ready', READY: '', CHANGED: 'changed since it was ready' };
 
@@ -56,7 +80,17 @@
     >
   </td>
   <td class="name" style:--deep={deep}>
-    {#if gone}
+    {#if renaming}
+      <input
+        type="text"
+        aria-label="Name of {line.name}"
+        value={line.name}
+        maxlength="120"
+        onkeydown={typed}
+        onblur={(event) => onrename(event.currentTarget.value)}
+        {@attach whole}
+      />
+    {:else if gone}
       <button
         type="button"
         class="gone"
@@ -71,6 +105,15 @@
           .filter(Boolean)
           .join(' · ')}</small
       >{/if}
+    {#each line.tags as tag (tag)}<button
+        type="button"
+        class="tag"
+        aria-label="Tagged {tag}: show all of these"
+        onclick={(event) => {
+          event.stopPropagation();
+          ontag(tag);
+        }}>{tag}</button
+      >{/each}
     <span class="subject"
       >{#if line.hit.length}{#each line.hit as part, i (i)}{#if part.hit}<mark>{part.text}</mark
             >{:else}{part.text}{/if}{/each}{:else}{#each line.subject as part, i (i)}{#if part.field}<span
@@ -103,7 +146,28 @@
     text-align: right;
   }
 
-  input {
+  .name input {
+    width: min(320px, 100%);
+    padding: 2px 6px;
+    border: 1px solid var(--ink);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: 600 14px/1.3 var(--sans);
+  }
+
+  .tag {
+    margin-left: 6px;
+    padding: 0 5px;
+    border: 1px solid var(--rule);
+    border-radius: var(--corner);
+    background: none;
+    color: var(--ink-soft);
+    font: 12.5px/1.4 var(--sans);
+    cursor: pointer;
+  }
+
+  .marks input {
     margin: 0 8px 0 0;
     vertical-align: middle;
     accent-color: var(--ink);

@@ -5,10 +5,12 @@ export interface Wants {
   search: string;
   folder: string;
   /** Which of them, such as one's own. */
-  which: 'all' | 'mine' | 'favourite' | 'unused' | 'deleted';
+  which: 'all' | 'mine' | 'favourite' | 'unused' | 'archived' | 'deleted';
   ready: '' | 'true' | 'false';
   about: '' | Schemas['TemplateLine']['about'];
   mode: '' | Schemas['TemplateLine']['mode'];
+  purpose: string;
+  tag: string;
   order: 'NAME' | 'USED' | 'CHANGED' | 'LAST_USED';
 }
 
@@ -19,6 +21,8 @@ export const everything: Wants = {
   ready: '',
   about: '',
   mode: '',
+  purpose: '',
+  tag: '',
   order: 'NAME',
 };
 
@@ -29,6 +33,7 @@ export const words = {
     mine: 'my templates',
     favourite: 'my favourites',
     unused: 'what nobody has used',
+    archived: 'the archive',
     deleted: 'the bin',
   },
   ready: { '': 'ready or not', true: 'ready', false: 'not ready' },
@@ -36,6 +41,9 @@ export const words = {
   mode: { '': 'in any way', PLAIN: 'plain', LETTER: 'as a letter', DESIGNED: 'designed', SOURCE: 'as HTML' },
   order: { NAME: 'name', LAST_USED: 'what I used last', USED: 'most used', CHANGED: 'last changed' },
 } as const;
+
+/** What anything may stand for. */
+const FREE = new Set<keyof Wants>(['search', 'folder', 'purpose', 'tag']);
 
 /** How each is called in the address. */
 const names: Record<keyof Wants, string> = {
@@ -45,6 +53,8 @@ const names: Record<keyof Wants, string> = {
   ready: 'ready',
   about: 'for',
   mode: 'written',
+  purpose: 'purpose',
+  tag: 'tag',
   order: 'by',
 };
 
@@ -53,7 +63,7 @@ export function wantsOf(get: (name: string) => string): Wants {
   const wants = { ...everything };
   for (const key of Object.keys(names) as (keyof Wants)[]) {
     const value = get(names[key]);
-    const known = key === 'search' || key === 'folder' || Object.hasOwn(words[key], value);
+    const known = FREE.has(key) || Object.hasOwn(words[key as keyof typeof words], value);
     if (value && known) Object.assign(wants, { [key]: value });
   }
   return wants;
@@ -65,21 +75,25 @@ export function inAddress<K extends keyof Wants>(key: K, value: Wants[K]): [name
 }
 
 /** Whether lines are left out for what they are, rather than for what was looked for or where they lie. */
-export const narrowed = ({ which, ready, about, mode }: Wants): boolean =>
-  which !== 'all' || !!ready || !!about || !!mode;
+export const narrowed = ({ which, ready, about, mode, purpose, tag }: Wants): boolean =>
+  which !== 'all' || !!ready || !!about || !!mode || !!purpose || !!tag;
 
 /** The same as the server is asked for it. */
-export function queryOf({ search, folder, which, ready, about, mode, order }: Wants, after?: string) {
+export function queryOf(wants: Wants, after?: string) {
+  const { search, folder, which, ready, about, mode, purpose, tag, order } = wants;
   return {
     search,
     folder: folder || undefined,
     mine: which === 'mine',
     favourite: which === 'favourite',
     unused: which === 'unused',
+    archived: which === 'archived',
     deleted: which === 'deleted',
     ready: ready ? ready === 'true' : undefined,
     about: about || undefined,
     mode: mode || undefined,
+    purpose: purpose || undefined,
+    tag: tag || undefined,
     order,
     after,
   };

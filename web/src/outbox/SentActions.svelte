@@ -2,14 +2,13 @@
   import type { Schemas } from '../api/client';
   import Button from '../ui/Button.svelte';
   import AgainSlip from './AgainSlip.svelte';
-  import AsTemplateSlip from './AsTemplateSlip.svelte';
   import WebLinksSlip from './WebLinksSlip.svelte';
 
   /** What can be done with a message afterwards. */
   let { message, onfollow }: { message: Schemas['SentMessage']; onfollow?: (subject: string) => void } =
     $props();
 
-  type Open = 'again' | 'template' | 'web';
+  type Open = 'again' | 'web';
   let open = $state<{ what: Open; anchor: HTMLElement } | null>(null);
   const goes = $derived(message.state !== 'REFUSED' && message.state !== 'CANCELLED');
   const left = $derived(message.state === 'SENT' || message.state === 'NOT_SURE');
@@ -26,7 +25,7 @@
   {/if}
   {#if message.knownWords}
     <Button quiet onclick={(event: MouseEvent) => toggle('again', event)}>Send again to…</Button>
-    <Button quiet onclick={(event: MouseEvent) => toggle('template', event)}>As a template…</Button>
+    <a href="/templates/from-message?message={message.id}">As a template…</a>
   {/if}
   {#if left}
     <Button quiet onclick={(event: MouseEvent) => toggle('web', event)}>Show on the web…</Button>
@@ -34,8 +33,6 @@
 </p>
 {#if open?.what === 'again'}
   <AgainSlip id={message.id} anchor={open.anchor} onclose={close} />
-{:else if open?.what === 'template'}
-  <AsTemplateSlip id={message.id} subject={message.read.subject} anchor={open.anchor} onclose={close} />
 {:else if open?.what === 'web'}
   <WebLinksSlip id={message.id} anchor={open.anchor} onclose={close} />
 {/if}
@@ -43,5 +40,10 @@
 <style>
   .ways {
     margin-left: -6px;
+  }
+
+  a {
+    padding: 4px 6px;
+    color: var(--ink);
   }
 </style>

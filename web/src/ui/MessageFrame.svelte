@@ -20,6 +20,7 @@
     way = 'wide',
     width = way in STOPS ? STOPS[way as Stop] : STOPS.wide,
     onwidth,
+    small = false,
     title,
     pointed = null,
     onpoint,
@@ -31,6 +32,8 @@
     width?: number;
     /** Makes the edge one that can be dragged. */
     onwidth?: (width: number) => void;
+    /** Whether it is a picture of a message among others, of which nothing is said. */
+    small?: boolean;
     title: string;
     /** The block that is marked, and kept in view. */
     pointed?: string | null;
@@ -158,7 +161,7 @@
       {onwidth}
     />{/if}
 </div>
-{#if scale < 1}<p class="scale">{Math.round(scale * 100)} % of its true size</p>{/if}
+{#if scale < 1 && !small}<p class="scale">{Math.round(scale * 100)} % of its true size</p>{/if}
 
 <style>
   .room {

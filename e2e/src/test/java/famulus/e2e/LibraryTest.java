@@ -2,10 +2,12 @@ package famulus.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -147,6 +149,14 @@ class LibraryTest extends BrowserTest {
         assertThat(line(page, "Before placement")).isVisible();
         assertThat(line(page, "Winter hello")).isHidden();
         page.keyboard().press("Control+a");
+        page.keyboard().type("thank you for the season");
+        page.keyboard().press("Enter");
+        // Others may have been made of it by now, and stand before it.
+        assertThat(page.locator(".templates .name [data-id]").first()).isFocused();
+        assertThat(line(page, "Thank you for the season")).isVisible();
+        assertThat(line(page, "Winter hello")).isHidden();
+        page.keyboard().press("/");
+        page.keyboard().press("Control+a");
         page.keyboard().type("gate");
         assertThat(line(page, "Placement notice").locator("mark")).hasText("gate");
         page.keyboard().press("ArrowDown");
@@ -200,9 +210,89 @@ class LibraryTest extends BrowserTest {
         page.getByLabel("Which templates").selectOption("deleted");
         button(page, "Withered").click();
         button(page, "Bring back").click();
-        assertThat(page.getByText("No template matches.")).isVisible();
+        assertThat(page.getByText("The bin is empty.")).isVisible();
         page.getByLabel("Which templates").selectOption("all");
         assertThat(line(page, "Withered")).isVisible();
+
+        page.navigate(address("/templates?folder=" + new UUID(7, 7)));
+        button(page, "Show every folder").click();
+        assertThat(line(page, "Withered")).isVisible();
+    }
+
+    /** What is tagged, renamed and archived is found so; what is exported comes back. */
+    @Test
+    void templatesArePutInOrderAndTravel() {
+        Page page = begun("Signe", "Foxglove");
+        link(page, "Templates").click();
+        link(page, "Foxglove").focus();
+        page.keyboard().press("t");
+        page.getByLabel("Add a tag").fill("wayside");
+        page.keyboard().press("Enter");
+        button(page, "Tagged wayside: show all of these").click();
+        assertThat(page).hasURL(Pattern.compile("tag=wayside"));
+        assertThat(page.locator("tr:has(a)")).hasCount(1);
+        link(page, "Foxglove").focus();
+        page.keyboard().press("r");
+        assertThat(textbox(page, "Name of Foxglove")).isFocused();
+        page.keyboard().type("Foxgloves");
+        page.keyboard().press("Enter");
+        assertThat(link(page, "Foxgloves")).isFocused();
+
+        page.keyboard().press(" ");
+        button(page, "Archive").click();
+        assertThat(line(page, "Foxgloves")).isHidden();
+        page.getByLabel("Which templates").selectOption("archived");
+        assertThat(line(page, "Foxgloves")).isVisible();
+        button(page, "More for Foxgloves").click();
+        button(page, "Bring back").click();
+        assertThat(page.getByText("Nothing is archived.").or(page.getByText("No template matches.")))
+                .isVisible();
+        page.getByLabel("Which templates").selectOption("all");
+
+        page.getByLabel("Choose Foxgloves").check();
+        Download file = page.waitForDownload(() -> link(page, "Export").click());
+        button(page, "Hand over…").click();
+        page.getByLabel("To", new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new SelectOption().setLabel("Dov Marchbanks"));
+        button(page, "Hand over").click();
+        assertThat(line(page, "Foxgloves")).isHidden();
+        link(page, "Import").click();
+        page.locator("input[type=file]").setInputFiles(file.path());
+        assertThat(page.getByRole(AriaRole.ROW)
+                        .filter(new Locator.FilterOptions().setHasText("Foxgloves"))
+                        .filter(new Locator.FilterOptions().setHasText("new")))
+                .isVisible();
+        button(page, "Import 1 thing").click();
+        assertThat(line(page, "Foxgloves").getByText("wayside")).isVisible();
+        assertThat(page.getByText("1 template added.")).isVisible();
+        Page dov = openAs("Dov", "/templates?tag=wayside");
+        assertThat(line(dov, "Foxgloves")).isVisible();
+    }
+
+    @Test
+    void theGalleryShowsHowTemplatesLook() {
+        Page page = openAs("Signe", "/templates");
+        button(page, "gallery").click();
+        assertThat(page).hasURL(Pattern.compile("view=gallery"));
+        Locator welcome = page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName("Welcome").setExact(true));
+        welcome.scrollIntoViewIfNeeded();
+        assertThat(page.getByRole(AriaRole.LISTITEM)
+                        .filter(new Locator.FilterOptions().setHas(welcome))
+                        .frameLocator("iframe")
+                        .getByText("The first days"))
+                .isVisible();
+        welcome.focus();
+        page.keyboard().press("ArrowLeft");
+        page.keyboard().press("ArrowRight");
+        assertThat(welcome).isFocused();
+        page.keyboard().press("/");
+        page.keyboard().type("plcaement");
+        assertThat(link(page, "Before placement")).isVisible();
+        assertThat(welcome).isHidden();
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Enter");
+        assertThat(textbox(page, "Subject")).isVisible();
     }
 
     @Test

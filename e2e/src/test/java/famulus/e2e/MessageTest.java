@@ -267,9 +267,10 @@ class MessageTest extends BrowserTest {
 
         find(page, "Ines Okafor-Brandt");
         openMessage(page, "Welcome to");
-        button(page, "As a template…").click();
-        textbox(page, "Name of the template").fill("Welcome, as it worked");
-        page.keyboard().press("Enter");
+        link(page, "As a template…").click();
+        button(page, "Create template…").click();
+        textbox(page, "Name for colleagues").fill("Welcome, as it worked");
+        button(page, "Create template").click();
         assertThat(page.locator(".sheet .chip").first()).isVisible();
         assertThat(page.getByText("Welcome, as it worked").first()).isVisible();
 

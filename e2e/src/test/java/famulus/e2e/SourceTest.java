@@ -28,7 +28,7 @@ class SourceTest extends BrowserTest {
     @Test
     void aMessageOfItHasANoteOfItsSendersAboveIt() {
         Page page = openAs("Signe", "/templates/new");
-        button(page, "Import HTML").click();
+        button(page, "Import").click();
         page.locator("input[type=file]")
                 .setInputFiles(
                         new FilePayload("orchard-news.html", "text/html", NEWS.getBytes(StandardCharsets.UTF_8)));
@@ -57,10 +57,37 @@ class SourceTest extends BrowserTest {
                 .isVisible();
     }
 
+    /** Markdown becomes a letter, and an e-mail a page as it looked. */
+    @Test
+    void otherFilesAreImportedToo() {
+        Page page = openAs("Signe", "/templates/new");
+        button(page, "Import").click();
+        page.locator("input[type=file]")
+                .setInputFiles(new FilePayload(
+                        "spring.md",
+                        "text/markdown",
+                        "# Spring **news**\n\nDear {person.first_name},\n\n- one\n- two"
+                                .getBytes(StandardCharsets.UTF_8)));
+        Locator preview = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview of the design"));
+        assertThat(preview).containsText("Spring news");
+        assertThat(preview.frameLocator("iframe").getByRole(AriaRole.LISTITEM)).hasCount(2);
+        assertThat(page.locator("li button[aria-pressed=true]")).containsText("letter · for a contact");
+        button(page, "Import").click();
+        page.locator("input[type=file]")
+                .setInputFiles(new FilePayload(
+                        "old.eml",
+                        "message/rfc822",
+                        ("From: a@ninefold.example\r\nSubject: As it looked\r\nContent-Type: text/html\r\n\r\n"
+                                        + "<p style=\"color:#aa0000\">Red words</p>")
+                                .getBytes(StandardCharsets.UTF_8)));
+        assertThat(preview).containsText("As it looked");
+        assertThat(preview.frameLocator("iframe").getByText("Red words")).hasCSS("color", "rgb(170, 0, 0)");
+    }
+
     @Test
     void isBroughtInCleanChangedByHandAndRebuiltAsALetter() {
         Page page = openAs("Signe", "/templates/new");
-        button(page, "Import HTML").click();
+        button(page, "Import").click();
         page.locator("input[type=file]")
                 .setInputFiles(new FilePayload("spring-news.html", "text/html", NEWS.getBytes(StandardCharsets.UTF_8)));
         assertThat(page.getByText("2 things left out")).isVisible();
