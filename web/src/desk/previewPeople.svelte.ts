@@ -14,6 +14,8 @@ export class PreviewPeople {
   filled = $state.raw<Schemas['Filled'] | null>(null);
   readonly stress = new Stress();
   private stepping: Promise<void> = Promise.resolve();
+  /** How many steps are asked for and not taken yet. */
+  private ahead = 0;
 
   constructor(
     private readonly draft: () => Schemas['Draft'] | null,
@@ -30,33 +32,44 @@ export class PreviewPeople {
     await this.step(true);
   }
 
-  /** Goes on to the next or previous person the template could go to; quick presses are taken one after another. */
+  /**
+   * Goes on to the next or previous person the template could go to; quick presses are taken one after another, and
+   * only the person they end at is read.
+   */
   step(forward: boolean): Promise<void> {
+    this.ahead++;
     this.stepping = this.stepping.then(() => this.stepOnce(forward));
     return this.stepping;
   }
 
   private async stepOnce(forward: boolean): Promise<void> {
     const about = this.draft()?.about;
-    if (!about) return;
     try {
+      if (!about) return;
       const from = about === 'DEAL' ? this.person?.deal : this.person?.id;
       const stepped = await ask('get', '/api/desk/people/step', {
         query: { about, from: from ?? undefined, forward },
       });
       this.total = stepped.total;
-      await this.take(stepped.person);
+      if (this.ahead > 1) this.point(stepped.person);
+      else await this.take(stepped.person);
     } catch (failure) {
       this.preview.failed = sentence(failure);
+    } finally {
+      this.ahead--;
     }
   }
 
   /** Takes somebody who was chosen. */
   async take(person: { kind: string; id: string; dealId: string | null }, stress = false): Promise<void> {
     if (!stress) this.stress.leave();
-    this.person = { kind: person.kind as 'contact' | 'lead', id: person.id, deal: person.dealId };
+    this.point(person);
     await this.readFields();
     this.preview.ask();
+  }
+
+  private point(person: { kind: string; id: string; dealId: string | null }): void {
+    this.person = { kind: person.kind as 'contact' | 'lead', id: person.id, deal: person.dealId };
   }
 
   /** Takes another deal of the same person. */

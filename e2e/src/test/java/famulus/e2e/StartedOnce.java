@@ -3,6 +3,7 @@ package famulus.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import famulus.server.Famulus;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -20,6 +21,9 @@ import org.springframework.context.ConfigurableApplicationContext;
  */
 final class StartedOnce implements TestInstancePostProcessor {
     private static final String TAKE_BACK = "--famulus.take-back-seconds=";
+    /** How long a test looks for what it expects, in milliseconds; the pace of a laden machine is no fault of a page. */
+    private static final double PATIENCE = 20_000;
+
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
 
     @Override
@@ -27,6 +31,7 @@ final class StartedOnce implements TestInstancePostProcessor {
         Started started = context.getRoot()
                 .getStore(Namespace.create(StartedOnce.class))
                 .computeIfAbsent(Started.class, any -> new Started(), Started.class);
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
         ((BrowserTest) test).use(started);
     }
 

@@ -1,10 +1,14 @@
 package famulus.server.folders;
 
 import famulus.core.sharing.Right;
+import famulus.server.folders.FolderNames.NameRow;
+import famulus.server.folders.FolderPlaces.PlaceRow;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Arg;
+import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -53,6 +57,36 @@ interface FolderMapper {
 
     @Select("select folder_id, colleague_id, may from folder_access where colleague_id = #{colleague}")
     List<AccessRow> accessOf(UUID colleague);
+
+    /** The names of the folders a colleague sees, but for personal ones. Leans on folder_access_colleague. */
+    @ConstructorArgs({
+        @Arg(column = "id", javaType = UUID.class, id = true),
+        @Arg(column = "name", javaType = String.class)
+    })
+    @Select(
+            """
+            select f.id, f.name
+            from folder_access a
+            join folder f on f.id = a.folder_id
+            where a.colleague_id = #{colleague} and not f.personal
+            """)
+    List<NameRow> names(UUID colleague);
+
+    /** The folders a colleague sees. Leans on folder_access_colleague. */
+    @ConstructorArgs({
+        @Arg(column = "id", javaType = UUID.class, id = true),
+        @Arg(column = "place", javaType = int.class),
+        @Arg(column = "whose_id", javaType = UUID.class),
+        @Arg(column = "may", javaType = int.class)
+    })
+    @Select(
+            """
+            select f.id, f.place, f.whose_id, a.may
+            from folder_access a
+            join folder f on f.id = a.folder_id
+            where a.colleague_id = #{colleague}
+            """)
+    List<PlaceRow> places(UUID colleague);
 
     @Select("select may from folder_access where folder_id = #{folder} and colleague_id = #{colleague}")
     Optional<Integer> may(@Param("folder") UUID folder, @Param("colleague") UUID colleague);

@@ -1,31 +1,25 @@
 package famulus.server.folders;
 
-import famulus.server.folders.FolderMapper.AccessRow;
-import famulus.server.folders.FolderMapper.FolderRow;
 import famulus.server.team.Colleague;
-import java.util.List;
-import java.util.Set;
+import java.util.Map;
 import java.util.UUID;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Folders by their names. */
 @Component
 public class FolderNames {
+    /** The name of a folder. */
+    record NameRow(UUID id, String name) {}
+
     private final FolderMapper mapper;
 
     FolderNames(FolderMapper mapper) {
         this.mapper = mapper;
     }
 
-    /** Those that somebody sees and whose name fits. What is personal has no name of its own. */
-    public List<UUID> called(Predicate<String> fits, Colleague asking) {
-        Set<UUID> seen =
-                mapper.accessOf(asking.id()).stream().map(AccessRow::folderId).collect(Collectors.toSet());
-        return mapper.all().stream()
-                .filter(row -> !row.personal() && seen.contains(row.id()) && fits.test(row.name()))
-                .map(FolderRow::id)
-                .toList();
+    /** The names of those that somebody sees, by their identifiers. What is personal has no name of its own. */
+    public Map<UUID, String> seen(Colleague asking) {
+        return mapper.names(asking.id()).stream().collect(Collectors.toMap(NameRow::id, NameRow::name));
     }
 }

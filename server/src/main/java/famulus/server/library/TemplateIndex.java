@@ -8,8 +8,11 @@ import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -17,15 +20,20 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.lucene.analysis.standard.StandardAnalyzer;
+import org.apache.lucene.document.BinaryDocValuesField;
 import org.apache.lucene.document.Document;
 import org.apache.lucene.document.Field;
 import org.apache.lucene.document.StringField;
 import org.apache.lucene.document.TextField;
+import org.apache.lucene.index.BinaryDocValues;
+import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
-import org.apache.lucene.index.StoredFields;
+import org.apache.lucene.index.MultiDocValues;
+import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
-import org.apache.lucene.search.AutomatonQuery;
+import org.apache.lucene.index.Terms;
+import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.BoostQuery;
@@ -42,6 +50,7 @@ import org.apache.lucene.store.ByteBuffersDirectory;
 import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.automaton.Automata;
 import org.apache.lucene.util.automaton.Automaton;
+import org.apache.lucene.util.automaton.CompiledAutomaton;
 import org.apache.lucene.util.automaton.LevenshteinAutomata;
 import org.apache.lucene.util.automaton.Operations;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -58,6 +67,9 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 class TemplateIndex {
     private static final int AT_ONCE = 500;
+    /** So many words of a field are taken to be a slip of what was typed. */
+    private static final int MOST_NEAR = 200;
+
     private static final String ID = "id";
     private static final String KIND = "kind";
     private static final String FOLDER = "folder";
@@ -138,7 +150,8 @@ class TemplateIndex {
 
     private static Document document(IndexedTemplate template) {
         Document document = new Document();
-        document.add(new StringField(ID, template.id().toString(), Field.Store.YES));
+        document.add(new StringField(ID, template.id().toString(), Field.Store.NO));
+        document.add(new BinaryDocValuesField(ID, bytes(template.id())));
         document.add(new StringField(KIND, template.kind().name(), Field.Store.NO));
         document.add(new StringField(OWNER, template.ownerId().toString(), Field.Store.NO));
         if (template.folder() != null) {
@@ -180,17 +193,15 @@ class TemplateIndex {
         make();
         BooleanQuery.Builder all = new BooleanQuery.Builder();
         all.add(new TermQuery(new Term(KIND, kind.name())), Occur.FILTER);
-        SearchText.typed(typed).forEach(word -> all.add(word(word, asking), Occur.MUST));
         try {
             searchers.maybeRefreshBlocking();
             IndexSearcher searcher = searchers.acquire();
             try {
-                StoredFields stored = searcher.storedFields();
-                List<UUID> found = new ArrayList<>();
-                for (ScoreDoc one : searcher.search(all.build(), most).scoreDocs) {
-                    found.add(UUID.fromString(stored.document(one.doc).get(ID)));
+                Map<UUID, String> names = folders.seen(asking);
+                for (String word : SearchText.typed(typed)) {
+                    all.add(word(word, searcher.getIndexReader(), names), Occur.MUST);
                 }
-                return found;
+                return ids(searcher.search(all.build(), most).scoreDocs, searcher);
             } finally {
                 searchers.release(searcher);
             }
@@ -199,8 +210,31 @@ class TemplateIndex {
         }
     }
 
+    /** The identifiers of what was found, in its order; they are read in the order they lie in, which is much quicker. */
+    private static List<UUID> ids(ScoreDoc[] found, IndexSearcher searcher) throws IOException {
+        UUID[] ids = new UUID[found.length];
+        Integer[] asTheyLie = new Integer[found.length];
+        Arrays.setAll(asTheyLie, i -> i);
+        Arrays.sort(asTheyLie, Comparator.comparingInt(i -> found[i].doc));
+        BinaryDocValues values = MultiDocValues.getBinaryValues(searcher.getIndexReader(), ID);
+        for (int i : asTheyLie) {
+            values.advanceExact(found[i].doc);
+            BytesRef value = values.binaryValue();
+            ByteBuffer bytes = ByteBuffer.wrap(value.bytes, value.offset, value.length);
+            ids[i] = new UUID(bytes.getLong(), bytes.getLong());
+        }
+        return List.of(ids);
+    }
+
+    private static BytesRef bytes(UUID id) {
+        return new BytesRef(ByteBuffer.allocate(16)
+                .putLong(id.getMostSignificantBits())
+                .putLong(id.getLeastSignificantBits())
+                .array());
+    }
+
     /** The best way in which a word is there. */
-    private Query word(String word, Colleague asking) {
+    private Query word(String word, IndexReader reader, Map<UUID, String> folders) throws IOException {
         List<Query> ways = new ArrayList<>();
         TEXTS.forEach((field, counts) -> {
             Term term = new Term(field, word);
@@ -208,14 +242,25 @@ class TemplateIndex {
             ways.add(worth(new PrefixQuery(term), counts));
         });
         if (WordFit.slips(word) > 0) {
-            Automaton slip = slip(word);
-            TEXTS.forEach(
-                    (field, counts) -> ways.add(worth(new AutomatonQuery(new Term(field, word), slip), counts / 4)));
+            CompiledAutomaton slip = new CompiledAutomaton(slip(word));
+            for (Map.Entry<String, Float> text : TEXTS.entrySet()) {
+                List<BytesRef> near = near(slip, MultiTerms.getTerms(reader, text.getKey()));
+                if (!near.isEmpty()) {
+                    ways.add(worth(new TermInSetQuery(text.getKey(), near), text.getValue() / 4));
+                }
+            }
         }
         if (word.length() >= WordFit.SHORTEST) {
             ways.add(worth(new PrefixQuery(new Term(PARTS, word)), 1f / 2));
         }
-        named(FOLDER, folders.called(name -> fits(name, word), asking), IN_FOLDER, ways);
+        named(
+                FOLDER,
+                folders.entrySet().stream()
+                        .filter(one -> fits(one.getValue(), word))
+                        .map(Map.Entry::getKey)
+                        .toList(),
+                IN_FOLDER,
+                ways);
         named(
                 OWNER,
                 team.all().stream()
@@ -236,6 +281,18 @@ class TemplateIndex {
                 ? Operations.concatenate(List.of(near, Automata.makeAnyString()))
                 : near;
         return Operations.determinize(all, Operations.DEFAULT_DETERMINIZE_WORK_LIMIT);
+    }
+
+    /** The words of a field that are a slip away. They are looked up here, since a query for each field would read the slip anew. */
+    private static List<BytesRef> near(CompiledAutomaton slip, Terms terms) throws IOException {
+        List<BytesRef> near = new ArrayList<>();
+        if (terms != null) {
+            TermsEnum words = slip.getTermsEnum(terms);
+            for (BytesRef one = words.next(); one != null && near.size() < MOST_NEAR; one = words.next()) {
+                near.add(BytesRef.deepCopyOf(one));
+            }
+        }
+        return near;
     }
 
     private static boolean fits(String name, String typed) {

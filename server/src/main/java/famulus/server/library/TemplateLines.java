@@ -5,11 +5,10 @@ import famulus.core.message.body.Mode;
 import famulus.core.record.SearchText;
 import famulus.core.search.HitLine;
 import famulus.core.search.WordFit;
-import famulus.server.folders.FolderRights;
 import famulus.server.folders.FolderService;
 import famulus.server.library.TemplateMapper.FoundWords;
 import famulus.server.library.TemplateMapper.TemplateRow;
-import famulus.server.library.WantedLines.After;
+import famulus.server.library.TemplateShelf.Standing;
 import famulus.server.library.WantedLines.Narrowed;
 import famulus.server.library.WantedLines.Order;
 import famulus.server.records.CatalogueService;
@@ -19,15 +18,11 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -40,11 +35,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TemplateLines {
     private static final Duration IN_THE_BIN = Duration.ofDays(30);
-    private static final int MOST_LINES = 100;
+    private static final int MOST_LINES = 50;
     private static final int MOST_FITTING = 60;
     private static final int MOST_FOUND = 5_000;
 
     private final TemplateMapper mapper;
+    private final TemplateShelf shelf;
     private final CatalogueService catalogues;
     private final TemplateIndex index;
     private final FolderService folders;
@@ -54,6 +50,7 @@ public class TemplateLines {
 
     TemplateLines(
             TemplateMapper mapper,
+            TemplateShelf shelf,
             CatalogueService catalogues,
             TemplateIndex index,
             FolderService folders,
@@ -66,6 +63,7 @@ public class TemplateLines {
         this.index = index;
         this.rights = rights;
         this.mapper = mapper;
+        this.shelf = shelf;
         this.catalogues = catalogues;
     }
 
@@ -114,13 +112,6 @@ public class TemplateLines {
         CHANGED
     }
 
-    private static Stage stage(TemplateRow line) {
-        if (line.readyVersion() == null) {
-            return Stage.DRAFT;
-        }
-        return line.readyVersion() == line.version() ? Stage.READY : Stage.CHANGED;
-    }
-
     /** A stretch of a subject as it is read in a list: words, or a field by its label. */
     public record SubjectPart(String text, boolean field) {}
 
@@ -144,28 +135,31 @@ public class TemplateLines {
      */
     TemplatePage lines(TemplateKind kind, String search, UUID folder, Narrowed narrowed, UUID after, Colleague asking) {
         Set<UUID> within = folder == null ? null : folders.within(folder, asking);
-        WantedLines wanted = WantedLines.of(kind, within, narrowed, MOST_LINES + 1);
+        WantedLines wanted = WantedLines.of(kind, within, narrowed);
         if (!search.isBlank()) {
-            List<UUID> found = index.find(kind, search, asking, MOST_FOUND);
-            Set<UUID> seen = found.isEmpty() ? Set.of() : mapper.some(wanted.among(found), asking);
-            List<UUID> ranked = found.stream().filter(seen::contains).toList();
-            return page(ranked, found.size() == MOST_FOUND, after, wanted, SearchText.typed(search), asking);
+            Found found = found(kind, search, shelf.byName(wanted, asking), asking);
+            return page(found.ids(), found.uncounted(), from(after, found.ids()), SearchText.typed(search), asking);
         }
-        if (narrowed.order() != Order.NAME) {
-            return page(mapper.ordered(wanted.all(), asking), false, after, wanted, List.of(), asking);
-        }
-        int total = mapper.count(wanted.all(), asking);
-        Optional<Template> last = Optional.ofNullable(after).flatMap(id -> mapper.byId(id, true));
-        List<TemplateRow> rows = mapper.lines(
-                last.map(one -> wanted.after(new After(one.name(), mapper.place(one.id(), asking), one.id())))
-                        .orElse(wanted),
-                asking);
-        boolean more = rows.size() > MOST_LINES;
-        List<TemplateLine> lines = rows.stream()
-                .limit(MOST_LINES)
-                .map(line -> line(line, asking, List.of()))
-                .toList();
-        return new TemplatePage(total, false, lines, more);
+        List<Standing> ordered = shelf.inOrder(wanted, asking);
+        List<UUID> ids = ordered.stream().map(Standing::id).toList();
+        int from = after == null
+                ? 0
+                : narrowed.order() == Order.NAME ? shelf.upTo(after, ordered, wanted, asking) : from(after, ids);
+        return page(ids, false, from, List.of(), asking);
+    }
+
+    /** Where a list goes on; at its beginning where what came before is not in it any more. */
+    private static int from(UUID after, List<UUID> ids) {
+        return after == null ? 0 : ids.indexOf(after) + 1;
+    }
+
+    /** Those of some templates that have what was typed, best first; uncounted where there may be more. */
+    private record Found(List<UUID> ids, boolean uncounted) {}
+
+    private Found found(TemplateKind kind, String search, List<Standing> among, Colleague asking) {
+        Set<UUID> seen = among.stream().map(Standing::id).collect(Collectors.toSet());
+        List<UUID> found = index.find(kind, search, asking, MOST_FOUND);
+        return new Found(found.stream().filter(seen::contains).toList(), found.size() == MOST_FOUND);
     }
 
     /** Templates that were deleted since can be brought back. */
@@ -174,43 +168,27 @@ public class TemplateLines {
     }
 
     /** A page of templates whose order is known. */
-    private TemplatePage page(
-            List<UUID> ordered,
-            boolean uncounted,
-            UUID after,
-            WantedLines wanted,
-            List<String> typed,
-            Colleague asking) {
-        int from = after == null ? 0 : ordered.indexOf(after) + 1;
+    private TemplatePage page(List<UUID> ordered, boolean uncounted, int from, List<String> typed, Colleague asking) {
         List<UUID> some = ordered.subList(from, Math.min(ordered.size(), from + MOST_LINES));
-        Map<UUID, TemplateRow> rows = rows(wanted.among(some), some, asking);
         Map<UUID, FoundWords> words = typed.isEmpty() || some.isEmpty()
                 ? Map.of()
                 : mapper.foundWords(some).stream()
                         .collect(Collectors.toMap(FoundWords::templateId, Function.identity()));
-        List<TemplateLine> lines = some.stream()
-                .map(rows::get)
-                .filter(Objects::nonNull)
-                .map(row -> line(row, asking, hit(row, words.get(row.id()), typed)))
+        LineReader reader = reader(asking);
+        List<TemplateLine> lines = rows(some, asking).stream()
+                .map(row -> reader.line(row, words.get(row.id()), typed))
                 .toList();
         return new TemplatePage(ordered.size(), uncounted, lines, from + some.size() < ordered.size());
     }
 
-    private Map<UUID, TemplateRow> rows(WantedLines wanted, List<UUID> some, Colleague asking) {
-        return some.isEmpty()
-                ? Map.of()
-                : mapper.lines(wanted, asking).stream().collect(Collectors.toMap(TemplateRow::id, Function.identity()));
-    }
-
-    /** The line of a template that has what was typed; empty where its name, folder or owner has it. */
-    private List<HitLine.Part> hit(TemplateRow row, FoundWords words, List<String> typed) {
-        if (words == null) {
+    /** The lines of some templates, in their order. */
+    private List<TemplateRow> rows(List<UUID> some, Colleague asking) {
+        if (some.isEmpty()) {
             return List.of();
         }
-        String read = Stream.of(words.previewText(), words.body())
-                .map(text -> ListWords.all(text, catalogues.catalogue(), About.valueOf(row.about())))
-                .collect(Collectors.joining("\n"));
-        return HitLine.of(read, typed);
+        Map<UUID, TemplateRow> rows =
+                mapper.lines(some, asking).stream().collect(Collectors.toMap(TemplateRow::id, Function.identity()));
+        return some.stream().map(rows::get).filter(Objects::nonNull).toList();
     }
 
     /**
@@ -221,47 +199,56 @@ public class TemplateLines {
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
         List<About> abouts =
                 Stream.of(About.values()).filter(one -> fits(one, about)).toList();
-        WantedLines wanted = WantedLines.usable(abouts, MOST_FITTING);
-        if (!search.isBlank()) {
-            List<UUID> found = index.find(TemplateKind.TEMPLATE, search, asking, MOST_FOUND);
-            Set<UUID> seen = found.isEmpty() ? Set.of() : mapper.some(wanted.among(found), asking);
-            List<UUID> ranked =
-                    found.stream().filter(seen::contains).limit(MOST_FITTING).toList();
-            List<String> typed = SearchText.typed(search);
-            return rows(wanted.among(ranked), ranked, asking).values().stream()
-                    .sorted(Comparator.comparing((TemplateRow line) -> !named(line, typed))
-                            .thenComparing(first(about))
-                            .thenComparing(line -> ranked.indexOf(line.id())))
-                    .map(row -> line(row, asking, List.of()))
+        List<Standing> usable = shelf.byName(WantedLines.usable(abouts), asking);
+        Map<UUID, Fit> fits = fits(usable, about, asking);
+        if (search.isBlank()) {
+            List<UUID> ids = fits.values().stream()
+                    .sorted(Fit.BEST)
+                    .limit(MOST_FITTING)
+                    .map(Fit::id)
                     .toList();
+            return lines(rows(ids, asking), asking);
         }
-        List<TemplateRow> rows = new ArrayList<>(mapper.lines(wanted, asking));
-        // These are the first ones by name; what comes before them may stand anywhere.
-        add(rows, mapper.lines(wanted.lastUsed(), asking));
-        add(rows, mapper.lines(wanted.favourites(), asking));
-        return rows.stream()
-                .sorted(first(about).thenComparing(TemplateRow::name))
+        List<UUID> ranked = found(TemplateKind.TEMPLATE, search, usable, asking).ids().stream()
                 .limit(MOST_FITTING)
-                .map(line -> line(line, asking, List.of()))
                 .toList();
+        List<String> typed = SearchText.typed(search);
+        List<TemplateRow> rows = rows(ranked, asking).stream()
+                .sorted(Comparator.comparing((TemplateRow line) -> !named(line, typed))
+                        .thenComparing(line -> fits.get(line.id()), Fit.BEST))
+                .toList();
+        return lines(rows, asking);
     }
 
-    /** Favourites first, then those about exactly these records, then those used last. */
-    private static Comparator<TemplateRow> first(About about) {
-        return Comparator.comparing((TemplateRow line) -> !line.favourite())
-                .thenComparing(line -> !line.about().equals(about.name()))
-                .thenComparing(TemplateRow::lastUsedByMe, Comparator.nullsLast(Comparator.reverseOrder()));
+    /** How well a template fits a record: favourites first, then those about exactly its kind, then those used last. */
+    private record Fit(UUID id, boolean favourite, boolean exact, Instant lastUsed) {
+        static final Comparator<Fit> BEST = Comparator.comparing((Fit one) -> !one.favourite)
+                .thenComparing(one -> !one.exact)
+                .thenComparing(Fit::lastUsed, Comparator.nullsLast(Comparator.reverseOrder()));
+    }
+
+    /** In the order they come in. */
+    private Map<UUID, Fit> fits(List<Standing> some, About about, Colleague asking) {
+        Set<UUID> favourites = mapper.favourites(asking.id());
+        Map<UUID, Instant> used = shelf.lastUsed(asking);
+        Map<UUID, Fit> fits = new LinkedHashMap<>();
+        some.forEach(one -> fits.put(
+                one.id(), new Fit(one.id(), favourites.contains(one.id()), one.about() == about, used.get(one.id()))));
+        return fits;
+    }
+
+    private List<TemplateLine> lines(List<TemplateRow> rows, Colleague asking) {
+        return rows.stream().map(reader(asking)::line).toList();
+    }
+
+    private LineReader reader(Colleague asking) {
+        return new LineReader(catalogues.catalogue(), team.house().zone(), asking);
     }
 
     private static boolean named(TemplateRow line, List<String> typed) {
         Set<String> words = SearchText.words(List.of(line.name()));
         return typed.stream().allMatch(one -> words.stream()
                 .anyMatch(word -> WordFit.of(word, one).isPresent()));
-    }
-
-    private static void add(List<TemplateRow> rows, List<TemplateRow> others) {
-        Set<UUID> there = rows.stream().map(TemplateRow::id).collect(Collectors.toSet());
-        others.stream().filter(row -> !there.contains(row.id())).forEach(rows::add);
     }
 
     /** Marks a template to be found again, or no longer. */
@@ -280,42 +267,5 @@ public class TemplateLines {
                 || template == About.PERSON
                 || (place == About.DEAL && template == About.CONTACT)
                 || (place == About.CONTACT && template == About.DEAL);
-    }
-
-    private String why(TemplateRow line) {
-        if (line.lastUsedByMe() != null) {
-            return "used by you on "
-                    + LocalDate.ofInstant(line.lastUsedByMe(), team.house().zone())
-                            .format(DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH));
-        }
-        return line.used() > 0 ? "used " + line.used() + (line.used() == 1 ? " time" : " times") : "not used yet";
-    }
-
-    private TemplateLine line(TemplateRow line, Colleague asking, List<HitLine.Part> hit) {
-        return new TemplateLine(
-                line.id(),
-                line.name(),
-                line.purpose(),
-                About.valueOf(line.about()),
-                ListWords.subject(line.subject(), catalogues.catalogue(), About.valueOf(line.about())),
-                line.ownerName(),
-                line.changedAt(),
-                Mode.valueOf(line.mode()),
-                stage(line),
-                line.used(),
-                line.languages() == null
-                        ? List.of()
-                        : Stream.of(line.languages().split(","))
-                                .map(code -> Locale.of(code).getDisplayLanguage(Locale.ENGLISH))
-                                .toList(),
-                TemplateRights.mayChange(
-                        line.ownerId(), Optional.ofNullable(line.may()).map(FolderRights::right), asking),
-                line.ownerId().equals(asking.id()),
-                line.may() == null ? null : line.folder(),
-                line.favourite(),
-                line.tags() == null ? List.of() : List.of(line.tags().split(",")),
-                line.lastUsedByMe(),
-                hit,
-                why(line));
     }
 }

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Arg;
+import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -38,11 +40,47 @@ interface TemplateMapper {
             boolean favourite,
             String tags) {}
 
-    /** The lines of those wanted that somebody may see, by name. */
-    List<TemplateRow> lines(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
+    /** The lines of some templates, of which those are left out that somebody may not see; in no order. */
+    List<TemplateRow> lines(@Param("ids") Collection<UUID> ids, @Param("asking") Colleague asking);
 
-    /** The place of the folder of a template, as lines in the order of folders come. */
-    int place(@Param("id") UUID id, @Param("asking") Colleague asking);
+    /** What decides on whether somebody sees them, of all that are wanted whoever sees them, by name or last change. */
+    List<TemplateShelf.Standing> standing(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
+
+    /** Those of a kind whose name comes before another one, whoever sees them. Leans on template_kind. */
+    @Select("select id from template where kind = #{kind} and name <= #{name}")
+    Set<UUID> namedBefore(@Param("kind") TemplateKind kind, @Param("name") String name);
+
+    /** Those that another template stands for in a list. */
+    @Select("select template_id from template_variant where root_id <> template_id")
+    Set<UUID> variantsOfOthers();
+
+    @Select("select template_id from template_favourite where colleague_id = #{whose}")
+    Set<UUID> favourites(UUID whose);
+
+    /** Those that have a tag. Leans on template_tag_key. */
+    @Select("select template_id from template_tag where tag_key = #{key}")
+    Set<UUID> tagged(String key);
+
+    /** How often a template was used. */
+    record Times(UUID templateId, int times) {}
+
+    @ConstructorArgs({
+        @Arg(column = "template_id", javaType = UUID.class, id = true),
+        @Arg(column = "times", javaType = int.class)
+    })
+    @Select("select template_id, cast(sum(times) as integer) as times from template_use group by template_id")
+    List<Times> times();
+
+    /** When somebody wrote last from a template. */
+    record LastUse(UUID templateId, Instant lastAt) {}
+
+    /** Leans on template_use_colleague. */
+    @ConstructorArgs({
+        @Arg(column = "template_id", javaType = UUID.class, id = true),
+        @Arg(column = "last_at", javaType = Instant.class)
+    })
+    @Select("select template_id, last_at from template_use where colleague_id = #{whose}")
+    List<LastUse> lastUses(UUID whose);
 
     /** How many templates lie in a folder. */
     @Select("select count(*) from template where folder_id = #{folder} and deleted_at is null")
@@ -50,9 +88,6 @@ interface TemplateMapper {
 
     /** Moves the deleted ones of a folder where new ones of their owners go. */
     void moveDeleted(UUID folder);
-
-    /** How many there are of those wanted that somebody may see, counted up to the most that are wanted. */
-    int count(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
 
     /** What a template is found by. */
     record IndexedTemplate(
@@ -85,12 +120,6 @@ interface TemplateMapper {
     record FoundWords(UUID templateId, String previewText, String body) {}
 
     List<FoundWords> foundWords(@Param("ids") Collection<UUID> ids);
-
-    /** Those of some templates that are wanted and that somebody may see, in no order. */
-    Set<UUID> some(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
-
-    /** All that are wanted and that somebody may see, in an order of their own within each folder. */
-    List<UUID> ordered(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
 
     @Insert("insert into template_favourite (template_id, colleague_id) values (#{id}, #{whose})")
     void favour(@Param("id") UUID id, @Param("whose") UUID whose);

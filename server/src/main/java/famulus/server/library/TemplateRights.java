@@ -11,12 +11,13 @@ import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
- * Who may do what with a template, passage, signature, header or footer. Every way to one asks here; lists ask the same of the
- * database, by the fragment {@code visible} of the mapper.
+ * Who may do what with a template, passage, signature, header or footer. Every way to one asks here, and so do lists, of a
+ * few columns of each; what is counted by other things asks the same of the database, by the fragment {@code visible} of the mapper.
  *
  * <ul>
  *   <li><b>see</b>: whoever may use the folder it lies in, once it has been marked ready. Before, whose it is, whoever may change
@@ -49,12 +50,28 @@ public class TemplateRights {
         if (template.kind().wraps()) {
             return template.readyVersion() != null;
         }
-        return folders.may(Right.USE, template.folder(), who)
-                && (template.readyVersion() != null || who.is(Role.ASSISTANT) && writesForOthers(template.ownerId()));
+        return maySee(
+                template.ownerId(),
+                template.readyVersion() != null,
+                folders.right(template.folder(), who),
+                who,
+                this::writesForOthers);
+    }
+
+    /**
+     * The same of a line of a list.
+     *
+     * @param ready whether it has been marked ready
+     * @param inFolder what whoever asks may do in its folder
+     * @param writer whether somebody is one that assistants write for
+     */
+    static boolean maySee(UUID owner, boolean ready, Optional<Right> inFolder, Colleague who, Predicate<UUID> writer) {
+        return mayChange(owner, inFolder, who)
+                || inFolder.isPresent() && (ready || who.is(Role.ASSISTANT) && writer.test(owner));
     }
 
     /** Assistants write for reps and editors. */
-    private boolean writesForOthers(UUID owner) {
+    boolean writesForOthers(UUID owner) {
         return team.find(owner).filter(one -> one.is(Role.AGENT, Role.KEEPER)).isPresent();
     }
 

@@ -1,6 +1,7 @@
 package famulus.server.library;
 
 import famulus.server.folders.FolderService;
+import famulus.server.library.TemplateShelf.Standing;
 import famulus.server.library.VariantMapper.VariantRow;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -18,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TemplateTransfer {
     private final TemplateMapper mapper;
+    private final TemplateShelf shelf;
     private final VariantMapper variants;
     private final TemplateService templates;
     private final TemplateRights rights;
@@ -28,6 +30,7 @@ public class TemplateTransfer {
 
     TemplateTransfer(
             TemplateMapper mapper,
+            TemplateShelf shelf,
             VariantMapper variants,
             TemplateService templates,
             TemplateRights rights,
@@ -36,6 +39,7 @@ public class TemplateTransfer {
             FolderService folders,
             Clock clock) {
         this.mapper = mapper;
+        this.shelf = shelf;
         this.variants = variants;
         this.templates = templates;
         this.rights = rights;
@@ -50,9 +54,9 @@ public class TemplateTransfer {
         WantedLines wanted = WantedLines.of(
                 TemplateKind.TEMPLATE,
                 folder == null ? null : folders.within(folder, asking),
-                WantedLines.Narrowed.NOT,
-                Integer.MAX_VALUE);
-        return withVariants(mapper.ordered(wanted, asking), asking);
+                WantedLines.Narrowed.NOT);
+        return withVariants(
+                shelf.inOrder(wanted, asking).stream().map(Standing::id).toList(), asking);
     }
 
     /** Templates, each followed by its variants; refused where one of them is not there for whoever asks. */

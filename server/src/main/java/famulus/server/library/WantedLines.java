@@ -12,27 +12,10 @@ import java.util.UUID;
  *
  * @param usable whether only those that somebody may write from
  * @param abouts only templates about these; empty for all
- * @param ids only these, variants too; null for all but variants
- * @param recent whether only those that whoever asks has written from, the last one first
  * @param folders only those in one of these; null for all
  * @param narrowed what else they have to be
- * @param byFolder whether they come in the order of their folders, by name in each
- * @param after the line before, where they come in the order of folders; null for the first
  */
-record WantedLines(
-        TemplateKind kind,
-        boolean usable,
-        List<About> abouts,
-        Collection<UUID> ids,
-        boolean recent,
-        Collection<UUID> folders,
-        Narrowed narrowed,
-        boolean byFolder,
-        After after,
-        int most) {
-
-    /** A line that others follow on: its name, its folder's place, and which it is. */
-    record After(String name, int place, UUID id) {}
+record WantedLines(TemplateKind kind, boolean usable, List<About> abouts, Collection<UUID> folders, Narrowed narrowed) {
 
     /**
      * What templates have to be.
@@ -78,39 +61,13 @@ record WantedLines(
         LAST_USED
     }
 
-    /** All of a kind that somebody may see, in the order of folders. */
-    static WantedLines of(TemplateKind kind, Collection<UUID> folders, Narrowed narrowed, int most) {
-        return new WantedLines(kind, false, List.of(), null, false, folders, narrowed, true, null, most);
+    /** All of a kind that somebody may see. */
+    static WantedLines of(TemplateKind kind, Collection<UUID> folders, Narrowed narrowed) {
+        return new WantedLines(kind, false, List.of(), folders, narrowed);
     }
 
-    /** Templates about any of these that somebody may write from, by name. */
-    static WantedLines usable(List<About> abouts, int most) {
-        return new WantedLines(TemplateKind.TEMPLATE, true, abouts, null, false, null, Narrowed.NOT, false, null, most);
-    }
-
-    /** Those of some. */
-    WantedLines among(Collection<UUID> some) {
-        return new WantedLines(kind, usable, abouts, some, false, folders, narrowed, byFolder, null, Integer.MAX_VALUE);
-    }
-
-    /** Those that follow on a line. */
-    WantedLines after(After line) {
-        return new WantedLines(kind, usable, abouts, ids, recent, folders, narrowed, byFolder, line, most);
-    }
-
-    /** Those of them that whoever asks has written from, the last ones. */
-    WantedLines lastUsed() {
-        return new WantedLines(kind, usable, abouts, ids, true, folders, narrowed, byFolder, after, most);
-    }
-
-    /** Those of them that are favourites of whoever asks. */
-    WantedLines favourites() {
-        Narrowed favourite = new Narrowed(false, true, false, null, null, null, null, null, false, null, Order.NAME);
-        return new WantedLines(kind, usable, abouts, ids, recent, folders, favourite, byFolder, after, most);
-    }
-
-    /** However many there are. */
-    WantedLines all() {
-        return new WantedLines(kind, usable, abouts, ids, recent, folders, narrowed, byFolder, null, Integer.MAX_VALUE);
+    /** Templates about any of these that somebody may write from. */
+    static WantedLines usable(List<About> abouts) {
+        return new WantedLines(TemplateKind.TEMPLATE, true, abouts, null, Narrowed.NOT);
     }
 }

@@ -54,9 +54,27 @@ class TemplatePagesTest extends ServerTest {
     void pageAfterPageEachTemplateIsThereOnce() throws Exception {
         JsonNode first = done("GET", "/api/templates", null, signe);
 
-        assertThat(first.get("lines")).hasSize(100);
+        assertThat(first.get("lines")).hasSize(50);
         assertThat(first.get("total").asInt()).isEqualTo(230);
         assertThat(pages("")).hasSize(230).doesNotHaveDuplicates();
+    }
+
+    /** The last line of a page may be deleted, or renamed, before the next one is asked for. */
+    @Test
+    void aPageFollowsOnALineThatHasGone() throws Exception {
+        List<String> all = pages("");
+        UUID last = UUID.fromString(all.get(49));
+        done("DELETE", "/api/templates/" + last, Map.of(), signe);
+
+        JsonNode next = done("GET", "/api/templates?after=" + last, null, signe);
+
+        assertThat(next.get("lines")
+                        .valueStream()
+                        .map(line -> line.get("id").asString())
+                        .toList())
+                .isEqualTo(all.subList(50, 100));
+        JsonNode nowhere = done("GET", "/api/templates?after=" + new UUID(0, 7), null, signe);
+        assertThat(nowhere.get("lines")).isEmpty();
     }
 
     @Test
