@@ -202,6 +202,7 @@
       </span>
       {#if desk.template?.folder}<Where
           template={desk.template}
+          archived={desk.archived}
           mayChange={desk.mayChange}
           onmoved={() => desk.reread()}
         />{/if}

@@ -281,20 +281,25 @@
   }
 
   function mount(element: HTMLElement) {
+    const doc = read(source, chips);
+    // Made an editor before it is in the page: within it, a browser styles the page anew for each attribute it is given.
+    const place = element.parentElement!;
+    element.remove();
     view = new EditorView(
       { mount: element },
       {
         state: EditorState.create({
-          doc: read(source, chips),
+          doc,
           plugins: [
             ...(oneLine ? [oneLineOnly] : []),
             ...(onback ? [] : [history({ newGroupDelay: 400 })]),
             keymap({ 'Mod-z': goBack(-1), 'Mod-y': goBack(1), 'Mod-Shift-z': goBack(1) }),
             ...(rich ? [typingRules(), keymap(richKeys), keymap(barKeys)] : []),
             keymap(baseKeymap),
-            drawn(choicesKey),
-            drawn(notesKey),
-            drawn(handKey),
+            // Drawn with it: to draw them afterwards takes as long again.
+            drawn(choicesKey, choiceDecorations(doc, chips)),
+            drawn(notesKey, noteDecorations(doc, notes)),
+            drawn(handKey, hand ? handDecorations(doc, hand) : []),
           ],
         }),
         editable: () => editable,
@@ -363,8 +368,7 @@
         },
       },
     );
-    showChoices(chips);
-    if (hand) show(handKey, handDecorations(view.state.doc, hand));
+    place.append(element);
     blank = isBlank(view.state);
     return () => {
       view?.destroy();

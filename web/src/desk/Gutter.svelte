@@ -10,6 +10,7 @@
     onremedy,
     onfix,
     onwave,
+    onread,
   }: {
     notes: Schemas['ShownNote'][];
     topOf: (note: Schemas['ShownNote']) => number;
@@ -21,6 +22,8 @@
     onfix: (note: Schemas['ShownNote'], fix: Schemas['ShownFix']) => void;
     /** Lets a query pass for a reason, or has it asked again; nothing for those who may not. */
     onwave?: (note: Schemas['ShownNote'], reason: string | null) => void;
+    /** Shows the message that was sent before and that a note is about. */
+    onread?: (message: string, anchor: HTMLElement) => void;
   } = $props();
 
   /** The query that is being let pass. */
@@ -75,6 +78,12 @@
       {#if note.fix}
         {@const fix = note.fix}
         <span class="nearest"><button onclick={() => onfix(note, fix)}>{fix.label}</button></span>
+      {/if}
+      {#if note.message && onread}
+        {@const message = note.message}
+        <span class="nearest"
+          ><button onclick={(event) => onread(message, event.currentTarget)}>Read that message</button></span
+        >
       {/if}
       {#if note.nearest.length}
         <span class="nearest">

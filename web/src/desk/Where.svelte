@@ -1,17 +1,25 @@
 <script lang="ts">
-  import { ask, type Schemas } from '../api/client';
+  import { ask, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
   import InlineButton from '../ui/InlineButton.svelte';
   import type { Folder } from '../library/folders';
   import MoveSlip from '../library/MoveSlip.svelte';
   import ShareSlip from '../library/ShareSlip.svelte';
+  import { archive } from '../library/sorting';
+  import { notify } from '../ui/notices.svelte';
 
   /** Where a template lies and who may use it, which can be changed in place. */
   let {
     template,
+    archived,
     mayChange,
     onmoved,
-  }: { template: Schemas['Template']; mayChange: boolean; onmoved: () => Promise<void> } = $props();
+  }: {
+    template: Schemas['Template'];
+    archived: boolean;
+    mayChange: boolean;
+    onmoved: () => Promise<void>;
+  } = $props();
 
   let folders = $state.raw<Folder[]>([]);
   let moving = $state<HTMLElement | null>(null);
@@ -25,13 +33,17 @@
       .then((all) => (folders = all))
       .catch(() => (folders = []));
   void read();
+  const bringBack = () =>
+    archive([template], false, onmoved).catch((failure) => notify(sentence(failure), { stop: true }));
   $effect(() => onChange((change) => change.what === 'folder' && void read()));
 </script>
 
 {#if folder}
   <span class="where">
-    in “{folder.name}” · <em>{folder.sharing}</em>
-    {#if mayChange}
+    in “{folder.name}” · <em>{archived ? 'Archived: it is offered to nobody' : folder.sharing}</em>
+    {#if mayChange && archived}
+      <InlineButton soft onclick={() => void bringBack()}>Bring back</InlineButton>
+    {:else if mayChange}
       <InlineButton soft onclick={(event) => (moving = event.currentTarget as HTMLElement)}
         >{folder.personal ? 'Share…' : 'Move…'}</InlineButton
       >

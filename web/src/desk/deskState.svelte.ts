@@ -61,6 +61,7 @@ export class DeskState implements Writing {
   );
   readonly people: PreviewPeople = new PreviewPeople(() => this.draft, this.preview);
   version = $state(0);
+  archived = $state(false);
   lastTest = $state<Schemas['LastTest'] | null>(null);
   /** Whether others can use it, and whether they use what it says now. */
   readonly stage = $derived.by(() => {
@@ -109,10 +110,11 @@ export class DeskState implements Writing {
     clearTimeout(this.keepTimer);
   }
 
-  private take({ template, mayChange, lastTest }: Schemas['OpenTemplate']): void {
+  private take({ template, mayChange, archived, lastTest }: Schemas['OpenTemplate']): void {
     this.template = template;
     this.lastTest = lastTest ?? null;
     this.mayChange = mayChange;
+    this.archived = archived;
     this.version = template.version;
     this.draft = draftOf(template);
     this.base = { ...this.draft };
@@ -222,7 +224,10 @@ export class DeskState implements Writing {
 
   /** Reads again what is said of the template from outside its words. */
   async reread(): Promise<void> {
-    const { template, lastTest } = await ask('get', '/api/templates/{id}', { params: { id: this.id } });
+    const { template, archived, lastTest } = await ask('get', '/api/templates/{id}', {
+      params: { id: this.id },
+    });
+    this.archived = archived;
     this.lastTest = lastTest ?? null;
     if (template.version === this.version) this.template = template;
   }

@@ -5,12 +5,12 @@ import type { Schemas } from '../api/client';
 import type { Hand } from './writing';
 import { choicesOf, positionOf, sourceOf, takenMarks, type Chip, type PlacedMark } from './draftText';
 
-/** Draws what it was told last, moved along with the text. */
-export function drawn(key: PluginKey<DecorationSet>): Plugin<DecorationSet> {
+/** Draws what it was told last, at first what it is given, moved along with the text. */
+export function drawn(key: PluginKey<DecorationSet>, first: Decoration[]): Plugin<DecorationSet> {
   return new Plugin<DecorationSet>({
     key,
     state: {
-      init: () => DecorationSet.empty,
+      init: (_, { doc }) => DecorationSet.create(doc, first),
       apply: (tr, before) => (tr.getMeta(key) as DecorationSet) ?? before.map(tr.mapping, tr.doc),
     },
     props: { decorations: (state) => key.getState(state) },

@@ -3,7 +3,9 @@
   import type { Composing } from '../desk/body/composing.svelte';
   import Draft from '../desk/Draft.svelte';
   import Gutter from '../desk/Gutter.svelte';
+  import SentMessage from '../outbox/SentMessage.svelte';
   import { notify } from '../ui/notices.svelte';
+  import Slip from '../ui/Slip.svelte';
   import { filesOf, takeFiles } from './brought';
   import type { MessageState } from './messageState.svelte';
 
@@ -37,6 +39,8 @@
 
   type Props = import('svelte').ComponentProps<typeof Draft>;
 
+  /** The message sent before that is read, and what it was opened from. */
+  let before = $state.raw<{ id: string; anchor: HTMLElement } | null>(null);
   const plain = $derived(message.draft?.mode === 'PLAIN');
   const notes = $derived(proof.notes.filter((one) => !one.waved));
 
@@ -93,8 +97,16 @@
     onremedy={(note, words) => draft?.replace(note.part, note.start, note.end, words)}
     onfix={(note, fix) => draft?.replace(note.part, fix.start, fix.end, fix.text)}
     onwave={(note, reason) => void ignore(note, reason)}
+    onread={(id, anchor) => (before = { id, anchor })}
   />
 </div>
+{#if before}
+  {#key before}
+    <Slip title="Sent before" anchor={before.anchor} page onclose={() => (before = null)}>
+      <SentMessage id={before.id} only />
+    </Slip>
+  {/key}
+{/if}
 
 <style>
   .beside {

@@ -77,6 +77,8 @@
   const message = untrack(() => new MessageState(key, nobodyYet()));
   const composing = new Composing(message);
   let writing = $state(false);
+  /** Whether the chooser may go: to take its preview away takes longer than to hide it, and the message is to be seen first. */
+  let begun = $state(false);
   let follows = $state(untrack(() => after));
   let envelope = $state<Schemas['ShownEnvelope'] | null>(null);
   let wrong = $state('');
@@ -118,7 +120,7 @@
   async function goOn() {
     try {
       const found = await openKept(message, key, wanted);
-      writing = found === 'message';
+      writing = begun = found === 'message';
       if (found === 'gone') onclose();
       await findFollowed();
     } catch (failure) {
@@ -146,6 +148,7 @@
       await message.begin(mode ?? message.draft?.mode ?? null, conversation());
       writing = true;
       await untilRead();
+      requestAnimationFrame(() => requestAnimationFrame(() => (begun = true)));
       keepBegun();
       // What the template asks comes before anything else.
       if (!open.length) goToFirst();
@@ -370,8 +373,8 @@
       <Button quiet onclick={() => void alone()}>Start a new conversation</Button>
     </p>
   {/if}
-  {#if !writing}
-    {#if !readDraft(key, isKeptMessage) && !wanted}
+  {#if !begun && !readDraft(key, isKeptMessage) && !wanted}
+    <div hidden={writing}>
       <TemplateChooser
         {about}
         {ahead}
@@ -379,8 +382,9 @@
         onchoose={(one, mode) => void begin(one, mode)}
         {onclose}
       />
-    {/if}
-  {:else if message.draft && proof}
+    </div>
+  {/if}
+  {#if writing && message.draft && proof}
     {#if open.length}
       <BlanksForm
         bind:this={blanks}

@@ -14,6 +14,8 @@ export type KeepingMessage = 'kept' | 'keeping' | 'unkept' | 'elsewhere';
 
 const KEEP_AFTER = 600;
 const TRY_AGAIN_AFTER = 3000;
+/** So long, in milliseconds, what was looked at before choosing is what the message begins with. */
+const LOOKED_FOR = 10_000;
 const NOTHING_CHANGED: Hand = { values: [], changes: [], newer: [] };
 
 /** To whom a message goes and from whom, and what it belongs to. */
@@ -51,6 +53,8 @@ export class MessageState implements Writing {
   /** Fields that are no words to change: the day of an event, what stands in HTML. */
   private readonly staysAField = new Set<string>();
   private steps = noSteps();
+  /** What a template would say, as it was asked for last, and when. */
+  private looked: { wish: string; at: number; answer: Promise<Schemas['BegunMessage']> } | null = null;
   /** What it said when it was begun here; null where it was gone on with. */
   private begunWords: string | null = null;
 
@@ -103,14 +107,27 @@ export class MessageState implements Writing {
 
   /** What a template would say to the person; nothing is begun. */
   async look(template: string): Promise<Schemas['ShownProof']> {
-    return (await this.wouldSay(template, null)).read.proof;
+    const body = this.wish(template, null);
+    const answer = ask('post', '/api/messages/begin', { body });
+    this.looked = { wish: JSON.stringify(body), at: performance.now(), answer };
+    return (await answer).read.proof;
   }
 
-  private wouldSay(template: string | null, mode: Mode | null): Promise<Schemas['BegunMessage']> {
+  /** What was looked at is begun with as it was seen, or is about to be; a while later it is asked for anew. */
+  private async wouldSay(template: string | null, mode: Mode | null): Promise<Schemas['BegunMessage']> {
+    const body = this.wish(template, mode);
+    const { looked } = this;
+    this.looked = null;
+    if (looked?.wish === JSON.stringify(body) && performance.now() - looked.at < LOOKED_FOR) {
+      const seen = await looked.answer.catch(() => null);
+      if (seen) return seen;
+    }
+    return await ask('post', '/api/messages/begin', { body });
+  }
+
+  private wish(template: string | null, mode: Mode | null) {
     const { kind, person, deal, sender, wishes } = $state.snapshot(this.envelope);
-    return ask('post', '/api/messages/begin', {
-      body: { template, kind, id: person, deal, sender, mode, wishes },
-    });
+    return { template, kind, id: person, deal, sender, mode, wishes };
   }
 
   /**

@@ -5,7 +5,16 @@
   import SentActions from './SentActions.svelte';
 
   /** A message exactly as it was sent, with what became of it. */
-  let { id, onfollow }: { id: string; onfollow?: (subject: string) => void } = $props();
+  let {
+    id,
+    only = false,
+    onfollow,
+  }: {
+    id: string;
+    /** Whether it is only read, and nothing is done with it. */
+    only?: boolean;
+    onfollow?: (subject: string) => void;
+  } = $props();
   let message = $state<Schemas['SentMessage'] | null>(null);
   let failed = $state('');
 
@@ -56,7 +65,7 @@
       {/each}
     </ul>
   {/if}
-  {#if !message.test}<SentActions {message} {onfollow} />{/if}
+  {#if !message.test && !only}<SentActions {message} {onfollow} />{/if}
 {/if}
 
 <style>

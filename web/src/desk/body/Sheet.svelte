@@ -35,15 +35,21 @@
   const bands = $derived(composing.body.bands);
   const banded = $derived(composing.banded);
 
-  /** So many blocks are drawn at once; of a long draft the others follow frame by frame, and one can write meanwhile. */
-  const AT_ONCE = 40;
+  /** So many blocks are drawn at once; the others follow frame by frame, and the first can be read and written meanwhile. */
+  const AT_ONCE = 4;
   const A_FRAME = 12;
   let drawn = $state(AT_ONCE);
   $effect(() => {
     if (drawn === Infinity) return;
     const all = composing.numbers.size;
-    const next = requestAnimationFrame(() => (drawn = drawn < all ? drawn + A_FRAME : Infinity));
-    return () => cancelAnimationFrame(next);
+    const more = () => (drawn = drawn < all ? drawn + A_FRAME : Infinity);
+    let later: ReturnType<typeof setTimeout> | undefined;
+    // What is there is painted after this frame begins; more of it would be painted with it.
+    const next = requestAnimationFrame(() => (later = setTimeout(more)));
+    return () => {
+      cancelAnimationFrame(next);
+      clearTimeout(later);
+    };
   });
 
   $effect(() =>

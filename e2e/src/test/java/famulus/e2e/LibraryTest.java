@@ -242,6 +242,14 @@ class LibraryTest extends BrowserTest {
         button(page, "Archive").click();
         assertThat(line(page, "Foxgloves")).isHidden();
         page.getByLabel("Which templates").selectOption("archived");
+        link(page, "Foxgloves").click();
+        Locator where = page.locator(".where");
+        assertThat(where).containsText("Archived: it is offered to nobody");
+        button(page, "Bring back").click();
+        assertThat(where).containsText("Only you");
+        button(page, "Undo").click();
+        assertThat(where).containsText("Archived");
+        page.goBack();
         assertThat(line(page, "Foxgloves")).isVisible();
         button(page, "More for Foxgloves").click();
         button(page, "Bring back").click();

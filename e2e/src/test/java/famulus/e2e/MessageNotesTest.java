@@ -78,6 +78,17 @@ class MessageNotesTest extends BrowserTest {
         assertThat(page.getByText("Ignored by Signe: “attached”, but no file is attached"))
                 .isVisible();
         assertThat(page.getByText("it went by post")).isVisible();
+
+        // Whoever writes again the same day is told so, and reads what went before.
+        beginMessage(page, "quo");
+        note(page, "You wrote to Tyrell Blueford today")
+                .getByText("Read that message")
+                .click();
+        Locator before = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Sent before"));
+        assertThat(before.getByText("The drawing is attached.")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(before).hasCount(0);
+        button(page, "Discard").click();
     }
 
     @Test

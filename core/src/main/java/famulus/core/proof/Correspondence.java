@@ -3,6 +3,7 @@ package famulus.core.proof;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * What went to a reader before.
@@ -19,10 +20,11 @@ public record Correspondence(List<Written> newest, Optional<Written> template, b
     /**
      * A message that went to them.
      *
+     * @param id which message it is
      * @param day by the reader's calendar
      * @param by who wrote it; empty for whoever writes now
      */
-    public record Written(LocalDate day, String by, String subject) {}
+    public record Written(UUID id, LocalDate day, String by, String subject) {}
 
     /** The last message to them. */
     public Optional<Written> last() {

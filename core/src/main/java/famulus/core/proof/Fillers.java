@@ -12,12 +12,36 @@ import java.util.regex.Pattern;
  * language in {@code filler*.properties}; every language is looked for at once.
  */
 final class Fillers {
-    private static final List<Locale> LANGUAGES = List.of(Locale.ENGLISH, Locale.GERMAN);
-    /** Letters and underscores between brackets, per cent signs or double angles. */
-    private static final Pattern CODES = Pattern.compile("\\[\\[[^\\[\\]\\n]{1,60}]]|%%?[A-Z][A-Z0-9_]{2,40}%%?"
-            + "|<<[^<>\\n]{1,60}>>|«[\\p{L}_]{2,40}»|\\$\\{[^{}\\n]{1,60}}|#[A-Z][A-Z_]{2,40}#");
+    private static final List<Locale> LANGUAGES = List.of(Locale.ENGLISH, Locale.GERMAN, Locale.FRENCH);
+
+    /** What stands between two marks: a name, perhaps with dots, or anything short. */
+    private static final String NAME = "[\\p{L}_][\\p{L}\\p{N}_.:-]{1,40}";
+
+    private static final String CAPITALS = "[A-Z][A-Z0-9_]{2,40}";
+    /** In brackets a word in capitals may be meant; a code joins its words. */
+    private static final String JOINED = "[A-Z][A-Z0-9]*(?:_[A-Z0-9]+)+";
+
+    /** Codes by their shape, whatever filled them in: names between doubled, paired or mirrored marks. */
+    private static final Pattern CODES = Pattern.compile(String.join(
+            "|",
+            "\\[\\[[^\\[\\]\\n]{1,60}]]",
+            "\\[" + JOINED + "]",
+            "<%[^%<>\\n]{1,60}%>",
+            "<<[^<>\\n]{1,60}>>",
+            "%%?" + CAPITALS + "%%?",
+            "«[\\p{L}_]{2,40}»",
+            "[$#@!]\\{[^{}\\n]{1,60}}",
+            "#" + CAPITALS + "#",
+            "\\$\\$?" + CAPITALS + "\\$\\$?",
+            "@@" + NAME + "@@",
+            "__" + CAPITALS + "__",
+            "\\|\\|?" + CAPITALS + "\\|\\|?",
+            "\\*\\|[^|\\n]{1,60}\\|\\*",
+            "\\(\\(" + NAME + "\\)\\)",
+            "~~?" + CAPITALS + "~~?"));
+
     /** Most texts have none of these, and need not be looked through. */
-    private static final String BEGINS_A_CODE = "[%<«$#";
+    private static final String BEGINS_A_CODE = "[%<«$#@!_|*(~";
 
     private static final Pattern WORDS = words();
 

@@ -5,6 +5,7 @@ import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * A margin note: what the proofreader has to say about one place.
@@ -18,6 +19,7 @@ import java.util.Optional;
  * @param nearest names that may have been meant, best first; each can stand in place of the span
  * @param fix the one obvious way to mend it, if there is one
  * @param block the block it is about, when it is about one rather than about words; empty for none
+ * @param message a message that was sent before and that it is about, if there is one
  */
 public record Note(
         String code,
@@ -28,7 +30,8 @@ public record Note(
         Span span,
         List<String> nearest,
         Optional<Problem.Fix> fix,
-        String block) {
+        String block,
+        Optional<UUID> message) {
     public Note {
         nearest = List.copyOf(nearest);
         if (level == Level.STOP
@@ -51,6 +54,20 @@ public record Note(
         this(code, level, title, remedy, part, span, nearest, fix, "");
     }
 
+    /** A note about words of a block, or about the block. */
+    public Note(
+            String code,
+            Level level,
+            String title,
+            String remedy,
+            MessagePart part,
+            Span span,
+            List<String> nearest,
+            Optional<Problem.Fix> fix,
+            String block) {
+        this(code, level, title, remedy, part, span, nearest, fix, block, Optional.empty());
+    }
+
     /** A note about a block of the body; its place is that of a string of the block, or any when it has none. */
     static Note ofBlock(String code, Level level, String title, String remedy, Span span, String block) {
         return new Note(code, level, title, remedy, MessagePart.BODY, span, List.of(), Optional.empty(), block);
@@ -64,12 +81,17 @@ public record Note(
 
     /** The same about another text. */
     Note in(MessagePart other) {
-        return new Note(code, level, title, remedy, other, span, nearest, fix, block);
+        return new Note(code, level, title, remedy, other, span, nearest, fix, block, message);
     }
 
     /** The same, stopping what it would only ask about. */
     Note stopping() {
-        return new Note(code, Level.STOP, title, remedy, part, span, nearest, fix, block);
+        return new Note(code, Level.STOP, title, remedy, part, span, nearest, fix, block, message);
+    }
+
+    /** The same about a message that was sent before. */
+    Note about(UUID sent) {
+        return new Note(code, level, title, remedy, part, span, nearest, fix, block, Optional.of(sent));
     }
 
     /** Whether the message can't leave before this is dealt with. */

@@ -37,7 +37,8 @@ final class PressureCheck implements Check {
                         subject,
                         "pressure",
                         who(last) + " wrote to " + subject.personName() + " " + when(last.day(), day),
-                        "“" + last.subject() + "”. See whether this can wait, or belongs to that conversation.")));
+                        "“" + last.subject() + "”. See whether this can wait, or belongs to that conversation.",
+                        last)));
         before.get()
                 .template()
                 .filter(same -> ChronoUnit.DAYS.between(same.day(), day) < DAYS_OF_TEMPLATE)
@@ -45,7 +46,8 @@ final class PressureCheck implements Check {
                         subject,
                         "pressure",
                         subject.personName() + " had a message from this template " + when(same.day(), day),
-                        "“" + same.subject() + "”. See whether the same words fit again.")));
+                        "“" + same.subject() + "”. See whether the same words fit again.",
+                        same)));
         String said = subject.merged().subject().text();
         before.get()
                 .last()
@@ -54,7 +56,8 @@ final class PressureCheck implements Check {
                         subject,
                         "subject-again",
                         "The last message to " + subject.personName() + " had the same subject",
-                        "Readers take it for the same message. Write another one, or continue that conversation.")));
+                        "Readers take it for the same message. Write another one, or continue that conversation.",
+                        last)));
         return notes;
     }
 
@@ -77,7 +80,7 @@ final class PressureCheck implements Check {
         };
     }
 
-    private static Note note(ProofSubject subject, String code, String title, String remedy) {
-        return subject.query(code, title, remedy, MessagePart.SUBJECT);
+    private static Note note(ProofSubject subject, String code, String title, String remedy, Written about) {
+        return subject.query(code, title, remedy, MessagePart.SUBJECT).about(about.id());
     }
 }

@@ -172,6 +172,17 @@ class BodyChecksTest {
                 "Hello %FIRST_NAME%",
                 "Hello <<Name>>",
                 "Hello «Vorname»",
+                "Hello [FIRST_NAME]",
+                "Hello <% first_name %>",
+                "Hello $FIRSTNAME$",
+                "Hello @@contact.name@@",
+                "Hello __NAME__",
+                "Hello ||NAME||",
+                "Hello *|NAME|*",
+                "Hello ((first_name))",
+                "Hello ~NAME~",
+                "Bonjour [prénom]",
+                "Votre texte ici",
                 "Price TBC",
                 "We met XX times"
             })
@@ -190,6 +201,13 @@ class BodyChecksTest {
                 "a < b << c",
                 "[see page 4]",
                 "Call us #1",
+                "It costs $500 and $600",
+                "Write to a@b.example or c@d.example",
+                "It is 5 * 6 (or 7 (or 8))",
+                "Look here! (soon!)",
+                "See [NB] and [PDF]",
+                "about ~20 or ~30",
+                "a | b | c",
                 "Our text is here",
                 "Who? What??"
             })

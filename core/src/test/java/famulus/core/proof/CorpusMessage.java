@@ -30,6 +30,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Stream;
 
 /**
@@ -91,7 +92,7 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
         Locale reader = usual;
         LocalDate day = LocalDate.parse(head[0]);
         boolean first = false;
-        Written before = new Written(day.minusDays(10), "Dov", "Something else");
+        Written before = new Written(new UUID(0, 1), day.minusDays(10), "Dov", "Something else");
         Optional<Written> same = Optional.empty();
         Optional<Arrival> arrival = Optional.of(day.getDayOfWeek())
                 .filter(weekday -> weekday.getValue() <= 5)
@@ -138,7 +139,7 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
     /** A message such as {@code 2026-05-02, Dov, The stall}. */
     private static Written written(String said) {
         String[] parts = said.split("\\s*,\\s*", 3);
-        return new Written(LocalDate.parse(parts[0]), parts[1], parts[2]);
+        return new Written(new UUID(0, 2), LocalDate.parse(parts[0]), parts[1], parts[2]);
     }
 
     /** An hour such as {@code 2026-05-02T08:00 Europe/London}. */

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -166,8 +167,8 @@ class ProseRulesTest {
     @Test
     void whoeverWasWrittenToLatelyIsNamed() {
         Correspondence before = new Correspondence(
-                List.of(new Correspondence.Written(MONDAY.minusDays(1), "Dov", "About Friday")),
-                Optional.of(new Correspondence.Written(MONDAY.minusMonths(2), "", "Hello")),
+                List.of(new Correspondence.Written(new UUID(0, 1), MONDAY.minusDays(1), "Dov", "About Friday")),
+                Optional.of(new Correspondence.Written(new UUID(0, 2), MONDAY.minusMonths(2), "", "Hello")),
                 false);
         List<Note> notes = read(
                 "Re: about friday",
@@ -187,6 +188,9 @@ class ProseRulesTest {
                         "Dov wrote to Ines yesterday",
                         "Ines had a message from this template on 4 March",
                         "The last message to Ines had the same subject");
+        assertThat(notes)
+                .extracting(Note::message)
+                .containsExactly(Optional.of(new UUID(0, 1)), Optional.of(new UUID(0, 2)), Optional.of(new UUID(0, 1)));
         Correspondence answering = new Correspondence(before.newest(), before.template(), true);
         assertThat(read(
                         "Re: about friday",

@@ -35,7 +35,8 @@ final class ShownNotes {
                         .orElse(null),
                 note.block(),
                 words,
-                wave.map(one -> new ShownWave(one.reason(), one.by())).orElse(null));
+                wave.map(one -> new ShownWave(one.reason(), one.by())).orElse(null),
+                note.message().orElse(null));
     }
 
     /** What a note is about, to be told from another one like it; the end of what is very long is left out. */

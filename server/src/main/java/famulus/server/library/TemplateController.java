@@ -71,8 +71,9 @@ class TemplateController {
     /** A signature to sign with; null for none. {@code team}: for everybody who has chosen none. */
     record SignatureWish(@Schema(nullable = true) UUID template, boolean team) {}
 
-    /** A template with what whoever asks may do with it; {@code lastTest} is null when there was none. */
-    record OpenTemplate(Template template, boolean mayChange, @Schema(nullable = true) LastTest lastTest) {}
+    /** A template with what whoever asks may do with it; {@code lastTest} is null when there was none. An archived one is offered to nobody. */
+    record OpenTemplate(
+            Template template, boolean mayChange, boolean archived, @Schema(nullable = true) LastTest lastTest) {}
 
     @GetMapping
     TemplatePage lines(
@@ -265,6 +266,7 @@ class TemplateController {
         return new OpenTemplate(
                 template,
                 rights.mayChange(template, asking),
+                lines.archived(template.id()),
                 versions.lastTest(template.id()).orElse(null));
     }
 }

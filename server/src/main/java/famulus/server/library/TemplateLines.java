@@ -251,6 +251,11 @@ public class TemplateLines {
                 .anyMatch(word -> WordFit.of(word, one).isPresent()));
     }
 
+    /** Whether a template was archived. */
+    boolean archived(UUID id) {
+        return mapper.archived(id);
+    }
+
     /** Marks a template to be found again, or no longer. */
     @Transactional
     void favour(UUID id, boolean favourite, Colleague whose) {

@@ -269,6 +269,9 @@ interface TemplateMapper {
     @Insert("insert into template_tag (template_id, tag, tag_key) values (#{id}, #{tag}, #{key})")
     void insertTag(@Param("id") UUID id, @Param("tag") String tag, @Param("key") String key);
 
+    @Select("select archived_at is not null from template where id = #{id}")
+    boolean archived(UUID id);
+
     @Update("update template set archived_at = #{at} where id = #{id}")
     void archive(@Param("id") UUID id, @Param("at") Instant at);
 

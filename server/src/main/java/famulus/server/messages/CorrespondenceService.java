@@ -49,6 +49,7 @@ class CorrespondenceService {
 
     private static Written written(WrittenRow row, ZoneId zone, Colleague asking) {
         return new Written(
+                row.id(),
                 LocalDate.ofInstant(row.at(), zone),
                 row.senderId().equals(asking.id()) ? "" : row.senderName(),
                 row.subject());

@@ -1,6 +1,7 @@
 package famulus.server.platform;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.apache.tomcat.util.http.InvalidParameterException;
@@ -12,6 +13,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -60,6 +62,16 @@ class ErrorAnswers {
     @ExceptionHandler
     void gone(AsyncRequestNotUsableException gone) {
         LOG.debug("A browser closed its connection: {}", gone.getMessage());
+    }
+
+    /** The same, noticed while an answer is written; what can't be written for another reason is a failure of ours. */
+    @ExceptionHandler
+    ResponseEntity<Object> unwritten(HttpMessageNotWritableException unwritten, HttpServletRequest request) {
+        if (unwritten.contains(IOException.class)) {
+            LOG.debug("A browser closed its connection: {}", unwritten.getMessage());
+            return null;
+        }
+        return failed(unwritten, request);
     }
 
     /** A statement that ran into the limit of time; see mybatis.configuration in application.yaml. */

@@ -101,10 +101,16 @@ class SortingTest extends ServerTest {
                         .findValuesAsString("name"))
                 .containsExactly("Other");
         assertThat(names("archived=true", signe)).containsExactly("One");
-        assertThat(done("GET", "/api/templates/" + one, null, signe).has("template"))
+        JsonNode desk = done("GET", "/api/templates/" + one, null, signe);
+        assertThat(desk.has("template"))
                 .as("what was made of it still leads to it")
                 .isTrue();
+        assertThat(desk.get("archived").asBoolean()).isTrue();
         archive(false, signe);
+        assertThat(done("GET", "/api/templates/" + one, null, signe)
+                        .get("archived")
+                        .asBoolean())
+                .isFalse();
         assertThat(names("", signe)).containsExactly("One", "Other");
         assertThat(archive(true, dov).get("code").asString()).isEqualTo("forbidden");
     }

@@ -163,6 +163,10 @@ class MessageNotesTest extends ServerTest {
                         "pressure: You wrote to Ines Okafor today",
                         "pressure: Ines Okafor had a message from this template today",
                         "subject-again: The last message to Ines Okafor had the same subject");
+        assertThat(done("POST", "/api/messages/proof", next, signe).at("/proof/notes"))
+                .as("which message it is")
+                .allMatch(note ->
+                        note.get("message").asString().equals(sent.get("id").asString()));
         next.put("template", null);
         assertThat(notes(next, dov))
                 .containsExactly(
