@@ -48,7 +48,10 @@
   });
 
   $effect(() => {
-    card?.querySelector<HTMLElement>('[data-first], input, select, textarea, button:not(.close)')?.focus();
+    // What is only read has the focus itself: the keys that scroll and close it are meant for it.
+    (
+      card?.querySelector<HTMLElement>('[data-first], input, select, textarea, button:not(.close)') ?? card
+    )?.focus();
     return () => {
       if (before?.isConnected && (!document.activeElement || document.activeElement === document.body))
         before.focus();

@@ -247,7 +247,10 @@ class LibraryTest extends BrowserTest {
         assertThat(where).containsText("Archived: it is offered to nobody");
         button(page, "Bring back").click();
         assertThat(where).containsText("Only you");
-        button(page, "Undo").click();
+        page.locator(".notices p")
+                .filter(new Locator.FilterOptions().setHasText("“Foxgloves” is back."))
+                .getByText("Undo")
+                .click();
         assertThat(where).containsText("Archived");
         page.goBack();
         assertThat(line(page, "Foxgloves")).isVisible();

@@ -84,10 +84,10 @@ class MessageNotesTest extends BrowserTest {
         note(page, "You wrote to Tyrell Blueford today")
                 .getByText("Read that message")
                 .click();
-        Locator before = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Sent before"));
-        assertThat(before.getByText("The drawing is attached.")).isVisible();
+        Locator earlier = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Sent before"));
+        assertThat(earlier.getByText("The drawing is attached.")).isVisible();
         page.keyboard().press("Escape");
-        assertThat(before).hasCount(0);
+        assertThat(earlier).hasCount(0);
         button(page, "Discard").click();
     }
 
