@@ -30,24 +30,25 @@ final class PressureCheck implements Check {
         }
         LocalDate day = subject.around().day();
         List<Note> notes = new ArrayList<>();
-        before.get()
-                .last()
-                .filter(last -> ChronoUnit.DAYS.between(last.day(), day) < DAYS)
-                .ifPresent(last -> notes.add(note(
+        Optional<Written> lately = before.get().last().filter(last -> ChronoUnit.DAYS.between(last.day(), day) < DAYS);
+        Optional<Written> same =
+                before.get().template().filter(one -> ChronoUnit.DAYS.between(one.day(), day) < DAYS_OF_TEMPLATE);
+        // Of one message both is said at once.
+        boolean both = lately.isPresent() && lately.map(Written::id).equals(same.map(Written::id));
+        lately.ifPresent(last -> notes.add(note(
+                subject,
+                "pressure",
+                who(last) + " wrote to " + subject.personName() + " " + when(last.day(), day)
+                        + (both ? ", from this template" : ""),
+                "“" + last.subject() + "”. See whether this can wait, or belongs to that conversation.",
+                last)));
+        same.filter(one -> !both)
+                .ifPresent(one -> notes.add(note(
                         subject,
                         "pressure",
-                        who(last) + " wrote to " + subject.personName() + " " + when(last.day(), day),
-                        "“" + last.subject() + "”. See whether this can wait, or belongs to that conversation.",
-                        last)));
-        before.get()
-                .template()
-                .filter(same -> ChronoUnit.DAYS.between(same.day(), day) < DAYS_OF_TEMPLATE)
-                .ifPresent(same -> notes.add(note(
-                        subject,
-                        "pressure",
-                        subject.personName() + " had a message from this template " + when(same.day(), day),
-                        "“" + same.subject() + "”. See whether the same words fit again.",
-                        same)));
+                        subject.personName() + " had a message from this template " + when(one.day(), day),
+                        "“" + one.subject() + "”. See whether the same words fit again.",
+                        one)));
         String said = subject.merged().subject().text();
         before.get()
                 .last()

@@ -160,8 +160,7 @@ class MessageNotesTest extends ServerTest {
         next.remove("draft");
         assertThat(notes(next, signe))
                 .containsExactly(
-                        "pressure: You wrote to Ines Okafor today",
-                        "pressure: Ines Okafor had a message from this template today",
+                        "pressure: You wrote to Ines Okafor today, from this template",
                         "subject-again: The last message to Ines Okafor had the same subject");
         assertThat(done("POST", "/api/messages/proof", next, signe).at("/proof/notes"))
                 .as("which message it is")
