@@ -2,6 +2,7 @@
   import { ask, type Schemas } from '../api/client';
   import { gathered, onChange } from '../app/changes';
   import { recordAddress } from '../app/router';
+  import InlineButton from '../ui/InlineButton.svelte';
   import { dayAndTime } from '../ui/when';
 
   /** Messages that one is writing: to a person or about a deal, or all of them. */
@@ -21,6 +22,10 @@
 
   const id = $props.id();
   let lines = $state<Line[]>([]);
+  /** More than these would push away what stands below. */
+  const FIRST = 5;
+  let all = $state(false);
+  const shown = $derived(all ? lines : lines.slice(0, FIRST));
 
   async function read() {
     lines = await ask('get', '/api/message-drafts', { query: { kind, record } }).catch(() => lines);
@@ -43,7 +48,7 @@
   <section aria-labelledby={id}>
     <h2 {id}>{title}</h2>
     <ul>
-      {#each lines as line (line.id)}
+      {#each shown as line (line.id)}
         <li>
           {#if onopen}
             <button onclick={() => onopen(line.id)}>{line.subject || 'Without a subject'}</button>
@@ -55,6 +60,9 @@
         </li>
       {/each}
     </ul>
+    {#if lines.length > shown.length}
+      <InlineButton soft onclick={() => (all = true)}>Show {lines.length - shown.length} more</InlineButton>
+    {/if}
   </section>
 {/if}
 

@@ -83,6 +83,36 @@ describe('a message that is being written', () => {
     expect(asked.mock.calls.map(([, path]) => path)).toContain('/api/messages/proof');
   });
 
+  it('begins with what was looked at just before, unless that failed, was long ago, or was for somebody else', async () => {
+    const begins = () => asked.mock.calls.filter(([, path]) => path === '/api/messages/begin').length;
+    asked.mockClear();
+    let message = begun();
+    await message.look('call');
+    await message.begin();
+    expect(begins()).toBe(1);
+    expect(message.draft?.body).toBe(WORDS.body);
+    await message.begin();
+    expect(begins()).toBe(2);
+
+    message = begun();
+    await message.look('call');
+    message.envelope.person = 'tobias';
+    await message.begin();
+    expect(begins()).toBe(4);
+
+    message = begun();
+    await message.look('call');
+    await vi.advanceTimersByTimeAsync(11_000);
+    await message.begin();
+    expect(begins()).toBe(6);
+
+    message = begun();
+    asked.mockImplementationOnce(() => Promise.reject(new Problem('offline', 'There is no connection.')));
+    await expect(message.look('call')).rejects.toThrow('no connection');
+    await message.begin();
+    expect(begins()).toBe(8);
+  });
+
   it('is kept here with every change and on the server at a pause', async () => {
     const message = begun();
     await message.begin();
