@@ -14,12 +14,14 @@ import java.util.regex.Pattern;
 final class Fillers {
     private static final List<Locale> LANGUAGES = List.of(Locale.ENGLISH, Locale.GERMAN, Locale.FRENCH);
 
-    /** What stands between two marks: a name, perhaps with dots, or anything short. */
+    /** A name that may have dots and dashes. */
     private static final String NAME = "[\\p{L}_][\\p{L}\\p{N}_.:-]{1,40}";
 
     private static final String CAPITALS = "[A-Z][A-Z0-9_]{2,40}";
-    /** In brackets a word in capitals may be meant; a code joins its words. */
+    /** Between marks that people write for emphasis only a name that joins its words is a code. */
     private static final String JOINED = "[A-Z][A-Z0-9]*(?:_[A-Z0-9]+)+";
+
+    private static final String JOINED_ANYHOW = "\\p{L}[\\p{L}\\p{N}]*(?:[_.][\\p{L}\\p{N}]+)+";
 
     /** Codes by their shape, whatever filled them in: names between doubled, paired or mirrored marks. */
     private static final Pattern CODES = Pattern.compile(String.join(
@@ -34,11 +36,11 @@ final class Fillers {
             "#" + CAPITALS + "#",
             "\\$\\$?" + CAPITALS + "\\$\\$?",
             "@@" + NAME + "@@",
-            "__" + CAPITALS + "__",
-            "\\|\\|?" + CAPITALS + "\\|\\|?",
+            "__" + JOINED + "__",
+            "\\|\\|" + CAPITALS + "\\|\\|",
             "\\*\\|[^|\\n]{1,60}\\|\\*",
-            "\\(\\(" + NAME + "\\)\\)",
-            "~~?" + CAPITALS + "~~?"));
+            "\\(\\(" + JOINED_ANYHOW + "\\)\\)",
+            "~~?" + JOINED + "~~?"));
 
     /** Most texts have none of these, and need not be looked through. */
     private static final String BEGINS_A_CODE = "[%<«$#@!_|*(~";

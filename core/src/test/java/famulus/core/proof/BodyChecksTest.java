@@ -176,11 +176,11 @@ class BodyChecksTest {
                 "Hello <% first_name %>",
                 "Hello $FIRSTNAME$",
                 "Hello @@contact.name@@",
-                "Hello __NAME__",
+                "Hello __FIRST_NAME__",
                 "Hello ||NAME||",
                 "Hello *|NAME|*",
                 "Hello ((first_name))",
-                "Hello ~NAME~",
+                "Hello ~FIRST_NAME~",
                 "Bonjour [prénom]",
                 "Votre texte ici",
                 "Price TBC",
@@ -208,6 +208,9 @@ class BodyChecksTest {
                 "See [NB] and [PDF]",
                 "about ~20 or ~30",
                 "a | b | c",
+                "|NET|VAT|SUM|",
+                "__IMPORTANT__ and ~SALE~",
+                "It said so ((sic))",
                 "Our text is here",
                 "Who? What??"
             })

@@ -79,7 +79,8 @@ class TemplateShelf {
                 return i + 1;
             }
         }
-        Optional<Template> gone = mapper.byId(template, true);
+        // One that they may not see is as unknown as one that was never there.
+        Optional<Template> gone = mapper.byId(template, true).filter(one -> rights.maySee(one, asking));
         if (gone.isEmpty()) {
             return ordered.size();
         }

@@ -75,6 +75,12 @@ class TemplatePagesTest extends ServerTest {
                 .isEqualTo(all.subList(50, 100));
         JsonNode nowhere = done("GET", "/api/templates?after=" + new UUID(0, 7), null, signe);
         assertThat(nowhere.get("lines")).isEmpty();
+        UUID unseen = templates
+                .add(new Draft("Call 1", "", About.CONTACT, "Hello", "", "Mine"), dov)
+                .id();
+        assertThat(done("GET", "/api/templates?after=" + unseen, null, signe))
+                .as("another’s own template is as good as none")
+                .isEqualTo(nowhere);
     }
 
     @Test
