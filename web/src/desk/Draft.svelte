@@ -66,7 +66,8 @@
   const texts: Record<string, DraftField | SourceEditor | undefined> = {};
   /** What each text was last told of the fields in it. */
   const proved = new WeakMap<object, { block: Block; chips: Chip[] }>();
-  let slots = $state.raw(new Slots([], () => []));
+  /** Where the strings of the blocks stand in the text that was read; a message has been read before it is drawn. */
+  let slots = $state.raw(untrack(() => slotsOf(desk.draft?.design ?? null, desk.preview.proof)));
   let chip = $state<OpenChip | null>(null);
   let drawn = $state(false);
   /** Where the page's slip stands; null while it is closed. */
@@ -108,6 +109,12 @@
     return (block?.text as Paragraph[] | undefined) ?? [];
   }
 
+  function slotsOf(design: Schemas['Draft']['design'], proof: Schemas['ShownProof'] | null): Slots {
+    if (!proof?.rendering) return new Slots([], () => []);
+    const blocks = blocksById(composing.bodies.read(design));
+    return new Slots(proof.rendering.slots, (id) => lengthsOf(textOf(blocks.get(id))));
+  }
+
   /** Takes in what the server read: where everything stands, and which fields there are. */
   export function read(draft: Schemas['Draft'], proof: Schemas['ShownProof']): void {
     texts.SUBJECT?.chipUp(draft.subject, proof.subject.chips);
@@ -118,7 +125,7 @@
       return;
     }
     const blocks = blocksById(composing.bodies.read(draft.design));
-    slots = new Slots(proof.rendering.slots, (id) => lengthsOf(textOf(blocks.get(id))));
+    slots = slotsOf(draft.design, proof);
     for (const [field, text] of Object.entries(texts)) {
       if (!text || !/[/#]/.test(field)) continue;
       const [id, key] = split(field);
@@ -208,6 +215,13 @@
     const first = texts.BODY ?? Object.entries(texts).find(([key]) => /#/.test(key))?.[1];
     first?.focus();
     if (first && 'toEnd' in first) first.toEnd();
+  }
+
+  /** Until every block stands there; the first ones are written in before. */
+  export async function allDrawn(): Promise<void> {
+    const all = () => section?.querySelectorAll('[data-block]').length ?? 0;
+    while (section?.isConnected && all() < composing.numbers.size)
+      await new Promise((done) => requestAnimationFrame(done));
   }
 
   /** The first field that is to be filled in still, with where it stands. */

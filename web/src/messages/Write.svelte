@@ -151,7 +151,7 @@
       requestAnimationFrame(() => requestAnimationFrame(() => (begun = true)));
       keepBegun();
       // What the template asks comes before anything else.
-      if (!open.length) goToFirst();
+      if (!open.length) await goToFirst();
     } catch (failure) {
       wrong = sentence(failure);
     }
@@ -175,12 +175,20 @@
   }
 
   /** To the first value that is missing, else to the words. */
-  function goToFirst() {
+  async function goToFirst() {
+    // It may stand in a block that is drawn last.
+    if (pieces().some(isOpen)) await draft?.allDrawn();
     const first = draft?.firstField();
     if (first && openField(first.chip, first.anchor)) return;
     if (message.draft?.subject) draft?.focusText();
     else draft?.focusSubject();
   }
+
+  function pieces(): Schemas['ShownPiece'][] {
+    return [proof?.subject, proof?.previewText, proof?.body].flatMap((part) => part?.pieces ?? []);
+  }
+
+  const isOpen = ({ origin }: Schemas['ShownPiece']) => origin === 'GAP' || origin === 'BROKEN';
 
   /** A missing value is filled in on a slip, a blank above the message. */
   function openField(chip: Chip, anchor: HTMLElement): boolean {
@@ -188,9 +196,7 @@
       document.querySelector<HTMLElement>('.blanks textarea')?.focus();
       return true;
     }
-    const piece = [proof?.subject, proof?.previewText, proof?.body]
-      .flatMap((part) => part?.pieces ?? [])
-      .find((one) => one.written === chip.written && (one.origin === 'GAP' || one.origin === 'BROKEN'));
+    const piece = pieces().find((one) => one.written === chip.written && isOpen(one));
     if (!piece) return false;
     gap = { piece, anchor };
     return true;

@@ -76,6 +76,25 @@ class WriteTest extends BrowserTest {
         assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
     }
 
+    /** The last blocks of a message are drawn last; a missing value in them is come to all the same. */
+    @Test
+    void aGapInTheLastBlockIsAskedForFirst() {
+        Page page = beginFrom("Signe", "Welcome", "Far down");
+        Locator last = page.getByRole(
+                        AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^Block \\d+, text")))
+                .last();
+        goToEnd(page, last);
+        page.keyboard().type(" Call {contact.mobile} first.");
+        assertThat(last.locator(".chip").last()).containsText("Mobile");
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
+
+        find(page, "Despina Anthopoulou");
+        beginMessage(page, "Far down");
+        assertThat(page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Mobile is missing")))
+                .isVisible();
+        button(page, "Discard").click();
+    }
+
     @Test
     void whatStopsAMessageIsShownWhereItStands() {
         Page page = openAs("Signe", "/people");
