@@ -137,7 +137,7 @@ public class TemplateLines {
         Set<UUID> within = folder == null ? null : folders.within(folder, asking);
         WantedLines wanted = WantedLines.of(kind, within, narrowed);
         if (!search.isBlank()) {
-            Found found = found(kind, search, shelf.byName(wanted, asking), asking);
+            Found found = found(kind, search, shelf.byName(wanted, true, asking), asking);
             return page(found.ids(), found.uncounted(), from(after, found.ids()), SearchText.typed(search), asking);
         }
         List<Standing> ordered = shelf.inOrder(wanted, asking);
@@ -199,7 +199,7 @@ public class TemplateLines {
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
         List<About> abouts =
                 Stream.of(About.values()).filter(one -> fits(one, about)).toList();
-        List<Standing> usable = shelf.byName(WantedLines.usable(abouts), asking);
+        List<Standing> usable = shelf.byName(WantedLines.usable(abouts), !search.isBlank(), asking);
         Map<UUID, Fit> fits = fits(usable, about, asking);
         if (search.isBlank()) {
             List<UUID> ids = fits.values().stream()

@@ -52,7 +52,7 @@ class TemplateShelf {
         Places places = folders.of(asking);
         Map<Long, List<Standing>> byFolder = new TreeMap<>();
         Map<UUID, List<Standing>> met = new HashMap<>();
-        for (Standing one : seen(wanted, places, asking)) {
+        for (Standing one : seen(wanted, false, places, asking)) {
             met.computeIfAbsent(
                             one.folder(),
                             folder -> byFolder.computeIfAbsent(places.rank(folder), rank -> new ArrayList<>()))
@@ -63,9 +63,13 @@ class TemplateShelf {
         return byFolder.values().stream().flatMap(List::stream).toList();
     }
 
-    /** The same by name, whatever their folders. */
-    List<Standing> byName(WantedLines wanted, Colleague asking) {
-        return seen(wanted, folders.of(asking), asking);
+    /**
+     * The same by name, whatever their folders.
+     *
+     * @param variants whether those that another one stands for too: who looks for words finds the variant that has them
+     */
+    List<Standing> byName(WantedLines wanted, boolean variants, Colleague asking) {
+        return seen(wanted, variants, folders.of(asking), asking);
     }
 
     /**
@@ -95,9 +99,9 @@ class TemplateShelf {
                 .count();
     }
 
-    private List<Standing> seen(WantedLines wanted, Places places, Colleague asking) {
+    private List<Standing> seen(WantedLines wanted, boolean withVariants, Places places, Colleague asking) {
         Narrowed narrowed = wanted.narrowed();
-        Set<UUID> variants = mapper.variantsOfOthers();
+        Set<UUID> variants = withVariants ? Set.of() : mapper.variantsOfOthers();
         Set<UUID> marked = narrowed.favourite() ? mapper.favourites(asking.id()) : null;
         Set<UUID> tagged = narrowed.tag() != null ? mapper.tagged(narrowed.tag()) : null;
         Map<UUID, Integer> used = narrowed.unused() ? times() : Map.of();
