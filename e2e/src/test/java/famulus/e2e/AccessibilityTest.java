@@ -9,8 +9,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
-import com.microsoft.playwright.options.FilePayload;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -151,12 +149,11 @@ class AccessibilityTest extends BrowserTest {
             scan(page, "our company's " + part);
         }
         page.navigate(address("/people/contacts/import"));
-        page.locator("input[type=file]")
-                .setInputFiles(new FilePayload(
-                        "people.csv",
-                        "text/csv",
-                        "Surname,E-mail\nOkafor-Brandt,ines@larkfield.example\nGale,nobody\nWren,\n"
-                                .getBytes(StandardCharsets.UTF_8)));
+        giveFile(
+                page,
+                "people.csv",
+                "text/csv",
+                "Surname,E-mail\nOkafor-Brandt,ines@larkfield.example\nGale,nobody\nWren,\n");
         button(page, "Check").click();
         page.getByText("is new").waitFor();
         scan(page, "an import with its check");

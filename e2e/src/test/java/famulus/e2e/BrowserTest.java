@@ -7,8 +7,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.SelectOption;
 import famulus.e2e.StartedOnce.Started;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -193,6 +195,12 @@ abstract class BrowserTest {
         link(page, name).click();
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("History"))
                 .waitFor();
+    }
+
+    /** Chooses a file of text where the page asks for one. */
+    static void giveFile(Page page, String name, String type, String text) {
+        page.locator("input[type=file]")
+                .setInputFiles(new FilePayload(name, type, text.getBytes(StandardCharsets.UTF_8)));
     }
 
     /** Puts the cursor at the end of a text, as somebody who goes on writing. */

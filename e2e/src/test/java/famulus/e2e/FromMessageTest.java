@@ -5,8 +5,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.FilePayload;
-import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -36,11 +34,7 @@ class FromMessageTest extends BrowserTest {
     void anEmailFileBecomesATemplate() {
         Page page = openAs("Signe", "/templates/new");
         button(page, "From a message").click();
-        page.locator("input[type=file]")
-                .setInputFiles(new FilePayload(
-                        "worked.eml",
-                        "message/rfc822",
-                        MESSAGE.replace("\n", "\r\n").getBytes(StandardCharsets.UTF_8)));
+        giveFile(page, "worked.eml", "message/rfc822", MESSAGE.replace("\n", "\r\n"));
         assertThat(textbox(page, "Subject")).hasValue("Priya, one more thing");
         assertThat(page.getByRole(
                         AriaRole.BUTTON,
@@ -75,8 +69,7 @@ class FromMessageTest extends BrowserTest {
     void whatIsNoMessageIsSaidAndNothingIsLost() {
         Page page = openAs("Signe", "/templates/from-message");
         textbox(page, "The message").fill("Dear colleague,\n\nwe begin tomorrow.");
-        page.locator("input[type=file]")
-                .setInputFiles(new FilePayload("x.eml", "message/rfc822", "no mail".getBytes(StandardCharsets.UTF_8)));
+        giveFile(page, "x.eml", "message/rfc822", "no mail");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("This is no e-mail");
         assertThat(textbox(page, "The message")).hasValue("Dear colleague,\n\nwe begin tomorrow.");
         button(page, "Go on without a person").click();

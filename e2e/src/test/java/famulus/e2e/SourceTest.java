@@ -6,8 +6,6 @@ import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.FilePayload;
-import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -29,9 +27,7 @@ class SourceTest extends BrowserTest {
     void aMessageOfItHasANoteOfItsSendersAboveIt() {
         Page page = openAs("Signe", "/templates/new");
         button(page, "Import").click();
-        page.locator("input[type=file]")
-                .setInputFiles(
-                        new FilePayload("orchard-news.html", "text/html", NEWS.getBytes(StandardCharsets.UTF_8)));
+        giveFile(page, "orchard-news.html", "text/html", NEWS);
         button(page, "Start with this one").click();
         button(page, "Create template").click();
         textbox(page, "Source").waitFor();
@@ -62,24 +58,18 @@ class SourceTest extends BrowserTest {
     void otherFilesAreImportedToo() {
         Page page = openAs("Signe", "/templates/new");
         button(page, "Import").click();
-        page.locator("input[type=file]")
-                .setInputFiles(new FilePayload(
-                        "spring.md",
-                        "text/markdown",
-                        "# Spring **news**\n\nDear {person.first_name},\n\n- one\n- two"
-                                .getBytes(StandardCharsets.UTF_8)));
+        giveFile(page, "spring.md", "text/markdown", "# Spring **news**\n\nDear {person.first_name},\n\n- one\n- two");
         Locator preview = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview of the design"));
         assertThat(preview).containsText("Spring news");
         assertThat(preview.frameLocator("iframe").getByRole(AriaRole.LISTITEM)).hasCount(2);
         assertThat(page.locator("li button[aria-pressed=true]")).containsText("letter · for a contact");
         button(page, "Import").click();
-        page.locator("input[type=file]")
-                .setInputFiles(new FilePayload(
-                        "old.eml",
-                        "message/rfc822",
-                        ("From: a@ninefold.example\r\nSubject: As it looked\r\nContent-Type: text/html\r\n\r\n"
-                                        + "<p style=\"color:#aa0000\">Red words</p>")
-                                .getBytes(StandardCharsets.UTF_8)));
+        giveFile(
+                page,
+                "old.eml",
+                "message/rfc822",
+                ("From: a@ninefold.example\r\nSubject: As it looked\r\nContent-Type: text/html\r\n\r\n"
+                        + "<p style=\"color:#aa0000\">Red words</p>"));
         assertThat(preview).containsText("As it looked");
         assertThat(preview.frameLocator("iframe").getByText("Red words")).hasCSS("color", "rgb(170, 0, 0)");
     }
@@ -88,8 +78,7 @@ class SourceTest extends BrowserTest {
     void isBroughtInCleanChangedByHandAndRebuiltAsALetter() {
         Page page = openAs("Signe", "/templates/new");
         button(page, "Import").click();
-        page.locator("input[type=file]")
-                .setInputFiles(new FilePayload("spring-news.html", "text/html", NEWS.getBytes(StandardCharsets.UTF_8)));
+        giveFile(page, "spring-news.html", "text/html", NEWS);
         assertThat(page.getByText("2 things left out")).isVisible();
         assertThat(page.getByText("1 attribute that runs a script: onclick")).isVisible();
         button(page, "Start with this one").click();

@@ -30,7 +30,7 @@ final class SaidDates {
         this.dates = WrittenDates.in(text, language, reader);
     }
 
-    List<Said> of(KnownValue known) {
+    List<Wording> of(KnownValue known) {
         return day(known.value())
                 .map(day -> dates.stream()
                         .filter(date -> says(date, day))
@@ -60,7 +60,7 @@ final class SaidDates {
     }
 
     /** A weekday beside a day without its year, or in figures, is asked for by itself. */
-    private Said said(WrittenDate date, String path) {
+    private Wording said(WrittenDate date, String path) {
         Stretch whole = date.whole();
         String words = whole.of(text);
         boolean figures = words.replaceAll("\\P{L}", "").length()
@@ -68,22 +68,22 @@ final class SaidDates {
         String alone = "{" + path + " as "
                 + (figures ? "short date" : date.year().isPresent() ? "long date" : "day and month") + "}";
         if (date.name().isEmpty()) {
-            return new Said(whole.start(), whole.end(), alone, true);
+            return new Wording(whole.start(), whole.end(), alone, true);
         }
         Stretch name = date.name().get();
         String weekday = "{" + path + " as weekday}";
         if (name.start() > whole.start()) {
             String between = text.substring(lastOfDay(date, name), name.start());
-            return new Said(
+            return new Wording(
                     whole.start(),
                     whole.end(),
                     alone + between + weekday + text.substring(name.end(), whole.end()),
                     true);
         }
         if (date.year().isPresent() && !figures) {
-            return new Said(whole.start(), whole.end(), "{" + path + " as weekday and long date}", true);
+            return new Wording(whole.start(), whole.end(), "{" + path + " as weekday and long date}", true);
         }
-        return new Said(whole.start(), whole.end(), weekday + between(date, name) + alone, true);
+        return new Wording(whole.start(), whole.end(), weekday + between(date, name) + alone, true);
     }
 
     /** What stands between a weekday and the day after it: “, the ”. */

@@ -63,7 +63,7 @@ final class SaidFigures {
                 .forEach(phones::add);
     }
 
-    List<Said> of(KnownValue known) {
+    List<Wording> of(KnownValue known) {
         String path = known.path().toString();
         return switch (known.value()) {
             case Value.Number number -> number(number.number(), path);
@@ -73,44 +73,45 @@ final class SaidFigures {
         };
     }
 
-    private List<Said> number(BigDecimal number, String path) {
-        List<Said> all = new ArrayList<>();
+    private List<Wording> number(BigDecimal number, String path) {
+        List<Wording> all = new ArrayList<>();
         boolean large = number.compareTo(SMALL) >= 0;
         figures.stream()
                 .filter(figure -> figure.number().compareTo(number) == 0)
-                .map(figure -> new Said(figure.start(), figure.end(), "{" + path + "}", large))
+                .map(figure -> new Wording(figure.start(), figure.end(), "{" + path + "}", large))
                 .forEach(all::add);
         if (number.stripTrailingZeros().scale() <= 0 && number.signum() > 0 && number.compareTo(MOST_IN_WORDS) <= 0) {
             NumberFormat spelt =
                     new RuleBasedNumberFormat(ULocale.forLocale(language.locale()), RuleBasedNumberFormat.SPELLOUT);
             folded.all(spelt.format(number).replace("\u00AD", "")).stream()
-                    .map(found -> new Said(found.start(), found.end(), "{" + path + " as words}", large))
+                    .map(found -> new Wording(found.start(), found.end(), "{" + path + " as words}", large))
                     .forEach(all::add);
         }
         return all;
     }
 
-    private List<Said> money(Value.Money money, String path) {
-        Pattern sign = sign(money.currency());
+    private List<Wording> money(Value.Money money, String path) {
+        String sign = sign(money.currency());
+        Pattern before = Pattern.compile("(?:" + sign + ")\\s?$", Pattern.CASE_INSENSITIVE);
+        Pattern after = Pattern.compile("^\\s?(?:" + sign + ")(?!\\p{L})", Pattern.CASE_INSENSITIVE);
         return figures.stream()
                 .filter(figure -> figure.number().compareTo(money.amount()) == 0)
                 .map(figure -> {
-                    Matcher before = Pattern.compile("(?:" + sign + ")\\s?$", Pattern.CASE_INSENSITIVE)
-                            .matcher(text.substring(Math.max(0, figure.start() - NEAR), figure.start()));
-                    Matcher after = Pattern.compile("^\\s?(?:" + sign + ")(?!\\p{L})", Pattern.CASE_INSENSITIVE)
-                            .matcher(text.substring(figure.end(), Math.min(text.length(), figure.end() + NEAR)));
+                    Matcher left = before.matcher(text.substring(Math.max(0, figure.start() - NEAR), figure.start()));
+                    Matcher right =
+                            after.matcher(text.substring(figure.end(), Math.min(text.length(), figure.end() + NEAR)));
                     String whole = figure.parts()
                                     || money.amount().stripTrailingZeros().scale() > 0
                             ? ""
                             : " as whole money";
-                    if (before.find()) {
-                        return new Said(
-                                figure.start() - before.group().length(), figure.end(), "{" + path + whole + "}", true);
+                    if (left.find()) {
+                        return new Wording(
+                                figure.start() - left.group().length(), figure.end(), "{" + path + whole + "}", true);
                     }
-                    if (after.find()) {
-                        return new Said(figure.start(), figure.end() + after.end(), "{" + path + whole + "}", true);
+                    if (right.find()) {
+                        return new Wording(figure.start(), figure.end() + right.end(), "{" + path + whole + "}", true);
                     }
-                    return new Said(
+                    return new Wording(
                             figure.start(),
                             figure.end(),
                             "{" + path + " as plain amount}",
@@ -119,12 +120,12 @@ final class SaidFigures {
                 .toList();
     }
 
-    /** How an amount is marked as one of a currency: its code, its signs and its names. */
-    private Pattern sign(String code) {
+    /** How an amount is marked as one of a currency: its code, its signs and its names, one of them in a pattern. */
+    private String sign(String code) {
         ULocale locale = ULocale.forLocale(language.locale());
         try {
             Currency currency = Currency.getInstance(code);
-            return Pattern.compile(Stream.of(
+            return Stream.of(
                             code,
                             currency.getSymbol(locale),
                             currency.getName(locale, Currency.NARROW_SYMBOL_NAME, null),
@@ -135,9 +136,9 @@ final class SaidFigures {
                     .distinct()
                     .sorted((one, other) -> other.length() - one.length())
                     .map(Pattern::quote)
-                    .collect(Collectors.joining("|")));
+                    .collect(Collectors.joining("|"));
         } catch (IllegalArgumentException unknown) {
-            return Pattern.compile(Pattern.quote(code));
+            return Pattern.quote(code);
         }
     }
 
@@ -146,13 +147,13 @@ final class SaidFigures {
         return name.substring(name.lastIndexOf(' ') + 1);
     }
 
-    private List<Said> phone(String number, String path) {
+    private List<Wording> phone(String number, String path) {
         return phones.stream()
                 .filter(match -> {
                     MatchType fit = numbers.isNumberMatch(match.number(), number);
                     return fit == MatchType.EXACT_MATCH || fit == MatchType.NSN_MATCH;
                 })
-                .map(match -> new Said(
+                .map(match -> new Wording(
                         match.start(),
                         match.end(),
                         "{" + path + " as " + (match.rawString().startsWith("+") ? "international" : "national") + "}",

@@ -25,12 +25,12 @@ final class SaidWords {
         this.defaults = defaults;
     }
 
-    List<Said> of(KnownValue known) {
+    List<Wording> of(KnownValue known) {
         String path = known.path().toString();
         return switch (known.value()) {
             case Value.Text one -> words(known, one.text(), path);
             case Value.Name name -> {
-                List<Said> all = new ArrayList<>(words(known, (name.first() + " " + name.last()).strip(), path));
+                List<Wording> all = new ArrayList<>(words(known, (name.first() + " " + name.last()).strip(), path));
                 all.addAll(words(known, name.first(), path + " as first name"));
                 yield all;
             }
@@ -44,14 +44,14 @@ final class SaidWords {
         };
     }
 
-    private List<Said> words(KnownValue known, String value, String asked) {
-        List<Said> all = new ArrayList<>();
+    private List<Wording> words(KnownValue known, String value, String asked) {
+        List<Wording> all = new ArrayList<>();
         for (Found found : folded.all(value)) {
             String said = text.substring(found.start(), found.end());
             boolean same = said.equals(value.strip());
             if (value.strip().length() >= SHORT || same) {
                 String written = "{" + asked + defaults.of(known, found.start()) + "}";
-                all.add(new Said(found.start(), found.end(), written, sure(known, value, said)));
+                all.add(new Wording(found.start(), found.end(), written, sure(known, value, said)));
             }
         }
         return all;

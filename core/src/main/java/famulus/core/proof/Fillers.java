@@ -58,15 +58,14 @@ final class Fillers {
         /** The note about it, standing anywhere. */
         Note note(famulus.core.message.MessagePart part, famulus.core.syntax.Span span, String block) {
             return new Note(
-                    StopCode.FILLER.code(),
-                    Note.Level.STOP,
-                    "“" + words + "” " + says,
-                    remedy,
-                    part,
-                    span,
-                    List.of(),
-                    java.util.Optional.empty(),
-                    block);
+                            StopCode.FILLER.code(),
+                            Note.Level.STOP,
+                            "“" + words + "” " + says,
+                            remedy,
+                            part,
+                            span,
+                            List.of())
+                    .inBlock(block);
         }
     }
 

@@ -120,27 +120,26 @@ final class InsecureLinkCheck implements Check {
 
     private static Note insecure(String address, MessagePart part, Span span, Optional<Span> fix, String block) {
         return new Note(
-                CODE,
-                Note.Level.QUERY,
-                "“" + address + "” is not encrypted",
-                "Browsers warn of such pages. Use https, where the page has it.",
-                part,
-                span,
-                List.of(),
-                fix.map(place -> new Problem.Fix("Use https", place, SAFE)),
-                block);
+                        CODE,
+                        Note.Level.QUERY,
+                        "“" + address + "” is not encrypted",
+                        "Browsers warn of such pages. Use https, where the page has it.",
+                        part,
+                        span,
+                        List.of(),
+                        fix.map(place -> new Problem.Fix("Use https", place, SAFE)))
+                .inBlock(block);
     }
 
     private static Note elsewhere(String shown, String address, MessagePart part, Span span, String block) {
         return new Note(
-                CODE,
-                Note.Level.QUERY,
-                "The link shows “" + shown + "” and leads to “" + address + "”",
-                "Readers and mail filters take this for a trick. Show where it leads, or words.",
-                part,
-                span,
-                List.of(),
-                Optional.empty(),
-                block);
+                        CODE,
+                        Note.Level.QUERY,
+                        "The link shows “" + shown + "” and leads to “" + address + "”",
+                        "Readers and mail filters take this for a trick. Show where it leads, or words.",
+                        part,
+                        span,
+                        List.of())
+                .inBlock(block);
     }
 }

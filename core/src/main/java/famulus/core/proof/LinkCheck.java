@@ -104,16 +104,17 @@ final class LinkCheck implements Check {
                         new Problem.Fix("Put https:// before it", new Span(slot.start(), slot.start()), "https://"))
                 : Optional.empty();
         Destinations.wrong(address)
-                .ifPresent(why -> notes.add(new Note(
-                        StopCode.LINK_NOWHERE.code(),
-                        Note.Level.STOP,
-                        what(slot, layout) + " leads nowhere",
-                        why,
-                        MessagePart.BODY,
-                        new Span(slot.start(), slot.end()),
-                        List.of(),
-                        fix,
-                        slot.owner())));
+                .map(why -> new Note(
+                                StopCode.LINK_NOWHERE.code(),
+                                Note.Level.STOP,
+                                what(slot, layout) + " leads nowhere",
+                                why,
+                                MessagePart.BODY,
+                                new Span(slot.start(), slot.end()),
+                                List.of(),
+                                fix)
+                        .inBlock(slot.owner()))
+                .ifPresent(notes::add);
     }
 
     /** @param complete whether every field in it is filled, so that the addresses are whole */
@@ -154,15 +155,14 @@ final class LinkCheck implements Check {
 
     private static Note note(MessagePart part, String what, String why, Span span, String block) {
         return new Note(
-                StopCode.LINK_NOWHERE.code(),
-                Note.Level.STOP,
-                what + " leads nowhere",
-                why,
-                part,
-                span,
-                List.of(),
-                Optional.empty(),
-                block);
+                        StopCode.LINK_NOWHERE.code(),
+                        Note.Level.STOP,
+                        what + " leads nowhere",
+                        why,
+                        part,
+                        span,
+                        List.of())
+                .inBlock(block);
     }
 
     /** Blocks without an address, those of passages too; such as this person is not shown are not judged for them. */

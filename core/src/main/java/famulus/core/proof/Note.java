@@ -51,32 +51,23 @@ public record Note(
             Span span,
             List<String> nearest,
             Optional<Problem.Fix> fix) {
-        this(code, level, title, remedy, part, span, nearest, fix, "");
+        this(code, level, title, remedy, part, span, nearest, fix, "", Optional.empty());
     }
 
-    /** A note about words of a block, or about the block. */
-    public Note(
-            String code,
-            Level level,
-            String title,
-            String remedy,
-            MessagePart part,
-            Span span,
-            List<String> nearest,
-            Optional<Problem.Fix> fix,
-            String block) {
-        this(code, level, title, remedy, part, span, nearest, fix, block, Optional.empty());
+    /** The same about words of a block, or about the block. */
+    Note inBlock(String which) {
+        return new Note(code, level, title, remedy, part, span, nearest, fix, which, message);
     }
 
     /** A note about a block of the body; its place is that of a string of the block, or any when it has none. */
     static Note ofBlock(String code, Level level, String title, String remedy, Span span, String block) {
-        return new Note(code, level, title, remedy, MessagePart.BODY, span, List.of(), Optional.empty(), block);
+        return new Note(code, level, title, remedy, MessagePart.BODY, span, List.of()).inBlock(block);
     }
 
     /** A note that is dealt with by hand. */
     public Note(
             String code, Level level, String title, String remedy, MessagePart part, Span span, List<String> nearest) {
-        this(code, level, title, remedy, part, span, nearest, Optional.empty(), "");
+        this(code, level, title, remedy, part, span, nearest, Optional.empty());
     }
 
     /** The same about another text. */

@@ -13,7 +13,6 @@ import famulus.core.prose.Prose.Stretch;
 import famulus.core.prose.WrittenDate;
 import famulus.core.prose.WrittenDates;
 import famulus.core.prose.WrittenLanguage;
-import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import java.util.ArrayList;
 import java.util.List;
@@ -274,6 +273,6 @@ final class ProseText {
      */
     Note note(String code, Note.Level level, String title, String remedy, Stretch about, List<String> instead) {
         List<String> nearest = places.literal(about.start(), about.end()) ? instead : List.of();
-        return new Note(code, level, title, remedy, part, span(about), nearest, Optional.<Problem.Fix>empty(), block);
+        return new Note(code, level, title, remedy, part, span(about), nearest).inBlock(block);
     }
 }

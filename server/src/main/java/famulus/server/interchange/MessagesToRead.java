@@ -2,15 +2,10 @@ package famulus.server.interchange;
 
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
+import famulus.core.intake.LetterFromWords;
 import famulus.core.intake.OldEnds;
 import famulus.core.merge.WordsWriter;
-import famulus.core.message.body.Band;
-import famulus.core.message.body.Block;
-import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
-import famulus.core.message.body.Column;
-import famulus.core.message.body.Content;
-import famulus.core.message.body.Conversion;
 import famulus.core.message.body.Mode;
 import famulus.server.interchange.FoundInMessage.MessageWords;
 import famulus.server.library.Draft;
@@ -28,7 +23,6 @@ import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -88,20 +82,7 @@ class MessagesToRead {
                 sent == null ? clock.instant() : sent, team.house().zone());
     }
 
-    /** Words from elsewhere as a letter of ours; a signature that is left out makes room for the sender's. */
     private static Draft letter(MessageWords wanted, OldEnds ends, About about) {
-        StringBuilder text = new StringBuilder(ends.words());
-        if (!wanted.withoutSignature() && !ends.signature().isEmpty()) {
-            text.append('\n').append(ends.signature());
-        }
-        if (!wanted.withoutThread() && !ends.thread().isEmpty()) {
-            text.append("\n\n").append(ends.thread());
-        }
-        Body body = Conversion.convert(Mode.PLAIN, Body.EMPTY, new WordsWriter().words(text.toString()), Mode.LETTER)
-                .body();
-        if (wanted.withoutSignature() && !ends.signature().isEmpty()) {
-            body = body.with(body.bands().stream().map(MessagesToRead::signed).toList());
-        }
         String subject = wanted.subject() == null
                 ? ""
                 : wanted.subject().replaceAll("\\s+", " ").strip();
@@ -113,22 +94,11 @@ class MessagesToRead {
                 "",
                 "",
                 Mode.LETTER,
-                BodyJson.write(body),
+                BodyJson.write(LetterFromWords.of(ends, wanted.withoutSignature(), wanted.withoutThread())),
                 null,
                 "",
                 "",
                 List.of(),
                 null);
-    }
-
-    private static Band signed(Band band) {
-        List<Column> columns = band.columns().stream()
-                .map(column -> {
-                    List<Block> blocks = new ArrayList<>(column.blocks());
-                    blocks.add(Block.of("signature", new Content.Signature()));
-                    return new Column(column.share(), column.upright(), blocks);
-                })
-                .toList();
-        return new Band(band.id(), columns, band.look(), band.shownWhen(), band.hiddenOnSmall());
     }
 }

@@ -13,7 +13,7 @@ import famulus.core.message.body.Mode;
 import famulus.core.message.body.UnreadableBody;
 import famulus.core.message.personal.Refilling;
 import famulus.core.message.personal.Refilling.Refill;
-import famulus.core.message.personal.Refilling.Said;
+import famulus.core.message.personal.Refilling.SaidText;
 import famulus.core.message.personal.Refilling.Texts;
 import famulus.core.proof.LeftOverNames;
 import famulus.core.proof.LeftOverNames.LeftOver;
@@ -206,10 +206,11 @@ class TemplateFromMessage {
     }
 
     private interface Use {
-        List<Refill> of(Said said, List<FoundValue> values);
+        List<Refill> of(SaidText said, List<FoundValue> values);
     }
 
-    private Function<Said, List<Refill>> finding(MessageToRead source, Texts texts, FieldCatalogue catalogue, Use use) {
+    private Function<SaidText, List<Refill>> finding(
+            MessageToRead source, Texts texts, FieldCatalogue catalogue, Use use) {
         if (source.person().isEmpty()) {
             return said -> use.of(said, List.of());
         }
@@ -249,7 +250,7 @@ class TemplateFromMessage {
     }
 
     private static FoundText shown(
-            Said said, List<FoundValue> values, List<FoundWords> found, FieldCatalogue catalogue, Draft draft) {
+            SaidText said, List<FoundValue> values, List<FoundWords> found, FieldCatalogue catalogue, Draft draft) {
         About about = draft.about();
         CrmKind kind = about == About.LEAD ? CrmKind.LEAD : CrmKind.CONTACT;
         List<FoundPart> parts = new ArrayList<>();

@@ -8,7 +8,7 @@ import famulus.core.search.WordFit;
 import famulus.server.folders.FolderService;
 import famulus.server.library.TemplateMapper.FoundWords;
 import famulus.server.library.TemplateMapper.TemplateRow;
-import famulus.server.library.TemplateShelf.Standing;
+import famulus.server.library.TemplateShelf.Shelved;
 import famulus.server.library.WantedLines.Narrowed;
 import famulus.server.library.WantedLines.Order;
 import famulus.server.records.CatalogueService;
@@ -140,8 +140,8 @@ public class TemplateLines {
             Found found = found(kind, search, shelf.byName(wanted, true, asking), asking);
             return page(found.ids(), found.uncounted(), from(after, found.ids()), SearchText.typed(search), asking);
         }
-        List<Standing> ordered = shelf.inOrder(wanted, asking);
-        List<UUID> ids = ordered.stream().map(Standing::id).toList();
+        List<Shelved> ordered = shelf.inOrder(wanted, asking);
+        List<UUID> ids = ordered.stream().map(Shelved::id).toList();
         int from = after == null
                 ? 0
                 : narrowed.order() == Order.NAME ? shelf.upTo(after, ordered, wanted, asking) : from(after, ids);
@@ -156,8 +156,8 @@ public class TemplateLines {
     /** Those of some templates that have what was typed, best first; uncounted where there may be more. */
     private record Found(List<UUID> ids, boolean uncounted) {}
 
-    private Found found(TemplateKind kind, String search, List<Standing> among, Colleague asking) {
-        Set<UUID> seen = among.stream().map(Standing::id).collect(Collectors.toSet());
+    private Found found(TemplateKind kind, String search, List<Shelved> among, Colleague asking) {
+        Set<UUID> seen = among.stream().map(Shelved::id).collect(Collectors.toSet());
         List<UUID> found = index.find(kind, search, asking, MOST_FOUND);
         return new Found(found.stream().filter(seen::contains).toList(), found.size() == MOST_FOUND);
     }
@@ -199,7 +199,7 @@ public class TemplateLines {
     public List<TemplateLine> fitting(About about, String search, Colleague asking) {
         List<About> abouts =
                 Stream.of(About.values()).filter(one -> fits(one, about)).toList();
-        List<Standing> usable = shelf.byName(WantedLines.usable(abouts), !search.isBlank(), asking);
+        List<Shelved> usable = shelf.byName(WantedLines.usable(abouts), !search.isBlank(), asking);
         Map<UUID, Fit> fits = fits(usable, about, asking);
         if (search.isBlank()) {
             List<UUID> ids = fits.values().stream()
@@ -228,7 +228,7 @@ public class TemplateLines {
     }
 
     /** In the order they come in. */
-    private Map<UUID, Fit> fits(List<Standing> some, About about, Colleague asking) {
+    private Map<UUID, Fit> fits(List<Shelved> some, About about, Colleague asking) {
         Set<UUID> favourites = mapper.favourites(asking.id());
         Map<UUID, Instant> used = shelf.lastUsed(asking);
         Map<UUID, Fit> fits = new LinkedHashMap<>();

@@ -44,7 +44,7 @@ interface TemplateMapper {
     List<TemplateRow> lines(@Param("ids") Collection<UUID> ids, @Param("asking") Colleague asking);
 
     /** What decides on whether somebody sees them, of all that are wanted whoever sees them, by name or last change. */
-    List<TemplateShelf.Standing> standing(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
+    List<TemplateShelf.Shelved> standing(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
 
     /** Those of a kind whose name comes before another one, whoever sees them. Leans on template_kind. */
     @Select("select id from template where kind = #{kind} and name <= #{name}")

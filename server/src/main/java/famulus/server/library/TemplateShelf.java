@@ -42,23 +42,23 @@ class TemplateShelf {
     }
 
     /** A template on the shelf, with what decides on who sees it. */
-    record Standing(UUID id, UUID folder, UUID ownerId, boolean ready, About about) {}
+    record Shelved(UUID id, UUID folder, UUID ownerId, boolean ready, About about) {}
 
     /**
      * Those that are wanted and that somebody may see, in the order of their folders, and of what is wanted in each.
      * Variants of another one are left out.
      */
-    List<Standing> inOrder(WantedLines wanted, Colleague asking) {
+    List<Shelved> inOrder(WantedLines wanted, Colleague asking) {
         Places places = folders.of(asking);
-        Map<Long, List<Standing>> byFolder = new TreeMap<>();
-        Map<UUID, List<Standing>> met = new HashMap<>();
-        for (Standing one : seen(wanted, false, places, asking)) {
+        Map<Long, List<Shelved>> byFolder = new TreeMap<>();
+        Map<UUID, List<Shelved>> met = new HashMap<>();
+        for (Shelved one : seen(wanted, false, places, asking)) {
             met.computeIfAbsent(
                             one.folder(),
                             folder -> byFolder.computeIfAbsent(places.rank(folder), rank -> new ArrayList<>()))
                     .add(one);
         }
-        Optional<Comparator<Standing>> within = within(wanted.narrowed().order(), asking);
+        Optional<Comparator<Shelved>> within = within(wanted.narrowed().order(), asking);
         within.ifPresent(order -> byFolder.values().forEach(lines -> lines.sort(order)));
         return byFolder.values().stream().flatMap(List::stream).toList();
     }
@@ -68,7 +68,7 @@ class TemplateShelf {
      *
      * @param variants whether those that another one stands for too: who looks for words finds the variant that has them
      */
-    List<Standing> byName(WantedLines wanted, boolean variants, Colleague asking) {
+    List<Shelved> byName(WantedLines wanted, boolean variants, Colleague asking) {
         return seen(wanted, variants, folders.of(asking), asking);
     }
 
@@ -77,7 +77,7 @@ class TemplateShelf {
      *
      * @param ordered by name within their folders
      */
-    int upTo(UUID template, List<Standing> ordered, WantedLines wanted, Colleague asking) {
+    int upTo(UUID template, List<Shelved> ordered, WantedLines wanted, Colleague asking) {
         for (int i = 0; i < ordered.size(); i++) {
             if (ordered.get(i).id().equals(template)) {
                 return i + 1;
@@ -99,7 +99,7 @@ class TemplateShelf {
                 .count();
     }
 
-    private List<Standing> seen(WantedLines wanted, boolean withVariants, Places places, Colleague asking) {
+    private List<Shelved> seen(WantedLines wanted, boolean withVariants, Places places, Colleague asking) {
         Narrowed narrowed = wanted.narrowed();
         Set<UUID> variants = withVariants ? Set.of() : mapper.variantsOfOthers();
         Set<UUID> marked = narrowed.favourite() ? mapper.favourites(asking.id()) : null;
@@ -107,8 +107,8 @@ class TemplateShelf {
         Map<UUID, Integer> used = narrowed.unused() ? times() : Map.of();
         Map<UUID, Boolean> writers = new HashMap<>();
         Predicate<UUID> writer = owner -> writers.computeIfAbsent(owner, rights::writesForOthers);
-        List<Standing> seen = new ArrayList<>();
-        for (Standing one : mapper.standing(wanted, asking)) {
+        List<Shelved> seen = new ArrayList<>();
+        for (Shelved one : mapper.standing(wanted, asking)) {
             Optional<Right> may = places.right(one.folder());
             if (shown(one, may, narrowed.deletedSince() != null, asking, writer)
                     && !variants.contains(one.id())
@@ -125,31 +125,31 @@ class TemplateShelf {
 
     /** Deleted ones are shown to those who may bring them back. */
     private static boolean shown(
-            Standing one, Optional<Right> may, boolean deleted, Colleague asking, Predicate<UUID> writer) {
+            Shelved one, Optional<Right> may, boolean deleted, Colleague asking, Predicate<UUID> writer) {
         return deleted
                 ? TemplateRights.mayChange(one.ownerId(), may, asking)
                 : TemplateRights.maySee(one.ownerId(), one.ready(), may, asking, writer);
     }
 
     /** What is not ready is used by whose it is, and by assistants who write for them. */
-    private static boolean usable(Standing one, Colleague asking, Predicate<UUID> writer) {
+    private static boolean usable(Shelved one, Colleague asking, Predicate<UUID> writer) {
         return one.ready()
                 || one.ownerId().equals(asking.id())
                 || asking.is(Role.ASSISTANT) && writer.test(one.ownerId());
     }
 
     /** What was read comes by name, or by when it was changed; only other orders have to be made. */
-    private Optional<Comparator<Standing>> within(Order order, Colleague asking) {
+    private Optional<Comparator<Shelved>> within(Order order, Colleague asking) {
         return switch (order) {
             case NAME, CHANGED -> Optional.empty();
             case USED -> {
                 Map<UUID, Integer> times = times();
-                yield Optional.of(Comparator.comparing((Standing one) -> -times.getOrDefault(one.id(), 0)));
+                yield Optional.of(Comparator.comparing((Shelved one) -> -times.getOrDefault(one.id(), 0)));
             }
             case LAST_USED -> {
                 Map<UUID, Instant> used = lastUsed(asking);
                 yield Optional.of(Comparator.comparing(
-                        (Standing one) -> used.get(one.id()), Comparator.nullsLast(Comparator.reverseOrder())));
+                        (Shelved one) -> used.get(one.id()), Comparator.nullsLast(Comparator.reverseOrder())));
             }
         };
     }

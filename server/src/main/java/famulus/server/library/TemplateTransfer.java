@@ -1,7 +1,7 @@
 package famulus.server.library;
 
 import famulus.server.folders.FolderService;
-import famulus.server.library.TemplateShelf.Standing;
+import famulus.server.library.TemplateShelf.Shelved;
 import famulus.server.library.VariantMapper.VariantRow;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -56,7 +56,7 @@ public class TemplateTransfer {
                 folder == null ? null : folders.within(folder, asking),
                 WantedLines.Narrowed.NOT);
         return withVariants(
-                shelf.inOrder(wanted, asking).stream().map(Standing::id).toList(), asking);
+                shelf.inOrder(wanted, asking).stream().map(Shelved::id).toList(), asking);
     }
 
     /** Templates, each followed by its variants; refused where one of them is not there for whoever asks. */

@@ -24,7 +24,7 @@ public final class Refilling extends Rewriting {
     /** Parts paragraphs in what is shown. */
     public static final char PARAGRAPH = '\u2029';
 
-    private final Function<Said, List<Refill>> refills;
+    private final Function<SaidText, List<Refill>> refills;
 
     /**
      * What a message is made of.
@@ -41,8 +41,8 @@ public final class Refilling extends Rewriting {
      * @param source the same as it is written, with its fields
      * @param breaks where its words begin to look otherwise, or another paragraph begins: no field reaches over one
      */
-    public record Said(String key, String words, String source, List<Integer> breaks) {
-        public Said {
+    public record SaidText(String key, String words, String source, List<Integer> breaks) {
+        public SaidText {
             breaks = List.copyOf(breaks);
         }
 
@@ -92,7 +92,7 @@ public final class Refilling extends Rewriting {
         }
     }
 
-    private Refilling(Function<Said, List<Refill>> refills) {
+    private Refilling(Function<SaidText, List<Refill>> refills) {
         this.refills = refills;
     }
 
@@ -102,7 +102,7 @@ public final class Refilling extends Rewriting {
      * @param refills what to put into a text, in any order; nothing that reaches into another or into a field, or from bold into
      *     plain words, is put in
      */
-    public static Texts of(Texts message, Function<Said, List<Refill>> refills) {
+    public static Texts of(Texts message, Function<SaidText, List<Refill>> refills) {
         Refilling filling = new Refilling(refills);
         return new Texts(
                 filling.words(MergedText.SUBJECT, message.subject()),
@@ -143,7 +143,7 @@ public final class Refilling extends Rewriting {
     }
 
     private List<Refill> asked(String key, String source, List<Integer> breaks) {
-        return refills.apply(new Said(key, shown(source), source, breaks)).stream()
+        return refills.apply(new SaidText(key, shown(source), source, breaks)).stream()
                 .sorted(Comparator.comparingInt(Refill::start))
                 .toList();
     }

@@ -8,4 +8,4 @@ package famulus.core.intake;
  * @param written what can take their place, in the merge language
  * @param sure whether they are hardly anything else
  */
-record Said(int start, int end, String written, boolean sure) {}
+record Wording(int start, int end, String written, boolean sure) {}
