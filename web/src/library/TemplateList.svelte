@@ -27,7 +27,7 @@
   import TemplateRow from './TemplateRow.svelte';
   import { sections } from './sections';
   import { archive } from './sorting';
-  import { inAddress, narrowed, wantsOf, type Wants } from './wants';
+  import { everything, inAddress, narrowed, wantsOf, type Wants } from './wants';
 
   type Line = Schemas['TemplateLine'];
   const wants = $derived(wantsOf((name) => String(searchParams.get(name) ?? '')));
@@ -165,6 +165,15 @@
   async function restore(line: Line) {
     await ask('post', '/api/templates/{id}/restore', { params: { id: line.id } });
     await read();
+  }
+
+  /** Shows the folder that was made, also where the list doesn’t reach so far, or shows some templates only. */
+  function folderSaved(all: Folder[]) {
+    const making = editing && !editing.folder;
+    const made = making ? all.find((one) => !folders.some((known) => known.id === one.id)) : undefined;
+    list.folders = all;
+    if (!made || shown.some((section) => section.folder?.id === made.id)) return;
+    want({ ...everything, folder: made.id });
   }
 
   async function remove(line: Line) {
@@ -400,12 +409,7 @@
   <ShareSlip {...sharing} onclose={() => (sharing = null)} onsaved={(all) => (list.folders = all)} />
 {/if}
 {#if editing}
-  <FolderSlip
-    {...editing}
-    {folders}
-    onclose={() => (editing = null)}
-    onsaved={(all) => (list.folders = all)}
-  />
+  <FolderSlip {...editing} {folders} onclose={() => (editing = null)} onsaved={folderSaved} />
 {/if}
 
 <style>
