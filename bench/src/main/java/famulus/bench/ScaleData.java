@@ -3,18 +3,8 @@ package famulus.bench;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
-import java.sql.PreparedStatement;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
-import java.time.Instant;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Random;
-import java.util.UUID;
 
 /**
  * Multiplies the demo's data within its database, in batches of SQL: people, organisations, deals, templates and messages
@@ -23,12 +13,10 @@ import java.util.UUID;
  * people, deals, templates and messages there are to be.
  */
 public final class ScaleData {
-    private static final int AT_ONCE = 100_000;
+    private final ScaleDatabase database;
 
-    private final Connection connection;
-
-    private ScaleData(Connection connection) {
-        this.connection = connection;
+    private ScaleData(ScaleDatabase database) {
+        this.database = database;
     }
 
     /** Makes the data, and prints how they are spread. */
@@ -42,16 +30,17 @@ public final class ScaleData {
                 + ";DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=1000;CACHE_SIZE=2097152";
         try (Connection connection = DriverManager.getConnection(url, "famulus", "")) {
             connection.setAutoCommit(false);
-            ScaleData scale = new ScaleData(connection);
+            ScaleDatabase database = new ScaleDatabase(connection);
+            ScaleData scale = new ScaleData(database);
             scale.records(people, deals);
             scale.templates(templates);
             scale.said("records and templates");
-            scale.withoutIndexes(() -> scale.messages(messages));
+            new ScaleMessages(database).make(messages);
             scale.said("messages");
             scale.sums();
             scale.spread();
-            scale.run("analyze");
-            scale.run("checkpoint");
+            database.run("analyze");
+            database.run("checkpoint");
         }
         System.out.printf(
                 Locale.ROOT,
@@ -69,54 +58,17 @@ public final class ScaleData {
         System.out.printf(Locale.ROOT, "%s after %d s%n", what, (System.nanoTime() - began) / 1_000_000_000);
     }
 
-    private void run(String sql) throws SQLException {
-        try (Statement statement = connection.createStatement()) {
-            statement.execute(sql);
-        }
-        connection.commit();
-    }
-
-    private int number(String sql) throws SQLException {
-        try (Statement statement = connection.createStatement();
-                ResultSet row = statement.executeQuery(sql)) {
-            row.next();
-            return row.getInt(1);
-        }
-    }
-
-    private String text(String sql) throws SQLException {
-        try (Statement statement = connection.createStatement();
-                ResultSet row = statement.executeQuery(sql)) {
-            row.next();
-            return row.getString(1);
-        }
-    }
-
-    /** Runs a statement for numbers from one up to another, some at a time; {@code FROM} and {@code TO} stand for them. */
-    private void inPortions(int from, int to, String sql) throws SQLException {
-        for (int first = from; first < to; first += AT_ONCE) {
-            run(sql.replace("FROM", String.valueOf(first))
-                    .replace("TO", String.valueOf(Math.min(to, first + AT_ONCE) - 1)));
-        }
-    }
-
-    /** Gives the rows of a table numbers, to be taken by. */
-    private void numbered(String name, String select) throws SQLException {
-        run("create local temporary table " + name + " (n integer primary key, id uuid) not persistent");
-        run("insert into " + name + " select row_number() over (order by id) - 1, id from (" + select + ")");
-    }
-
     private void records(int people, int deals) throws SQLException {
         int organisations = Math.max(60, people / 8);
-        numbered("base_organisation", "select id from organisation");
-        numbered("base_contact", "select id from contact");
-        numbered("base_lead", "select id from lead");
-        numbered("base_deal", "select id from deal");
-        int baseOrganisations = number("select count(*) from base_organisation");
-        int baseContacts = number("select count(*) from base_contact");
-        int baseLeads = number("select count(*) from base_lead");
-        int baseDeals = number("select count(*) from base_deal");
-        inPortions(
+        database.numbered("base_organisation", "select id from organisation");
+        database.numbered("base_contact", "select id from contact");
+        database.numbered("base_lead", "select id from lead");
+        database.numbered("base_deal", "select id from deal");
+        int baseOrganisations = database.number("select count(*) from base_organisation");
+        int baseContacts = database.number("select count(*) from base_contact");
+        int baseLeads = database.number("select count(*) from base_lead");
+        int baseDeals = database.number("select count(*) from base_deal");
+        database.inPortions(
                 baseOrganisations,
                 organisations,
                 """
@@ -127,14 +79,14 @@ public final class ScaleData {
                 from system_range(FROM, TO) join base_organisation b on b.n = mod(x, %d) join organisation o on o.id = b.id
                 """
                         .formatted(baseOrganisations));
-        numbered("all_organisation", "select id from organisation");
+        database.numbered("all_organisation", "select id from organisation");
         int leads = people / 5;
         int contacts = people - leads;
         // First names, surnames and organisations are mixed; one organisation has three in ten people.
-        run(
+        database.run(
                 "create local temporary table mixed (n integer primary key, first integer, last integer, organisation integer)"
                         + " not persistent");
-        inPortions(
+        database.inPortions(
                 baseContacts,
                 contacts,
                 """
@@ -143,16 +95,16 @@ public final class ScaleData {
                 from system_range(FROM, TO)
                 """
                         .formatted(baseContacts, organisations));
-        run("create local temporary table new_contact (n integer primary key, id uuid, first uuid, last uuid,"
+        database.run("create local temporary table new_contact (n integer primary key, id uuid, first uuid, last uuid,"
                 + " organisation uuid) not persistent");
-        run(
+        database.run(
                 """
                 insert into new_contact
                 select m.n, random_uuid(), f.id, l.id, o.id from mixed m
                 join base_contact f on f.n = m.first join base_contact l on l.n = m.last
                 join all_organisation o on o.n = m.organisation
                 """);
-        inPortions(
+        database.inPortions(
                 baseContacts,
                 contacts,
                 """
@@ -163,7 +115,7 @@ public final class ScaleData {
                 from new_contact n join contact f on f.id = n.first join contact l on l.id = n.last
                 where n.n between FROM and TO
                 """);
-        inPortions(
+        database.inPortions(
                 baseContacts,
                 contacts,
                 """
@@ -171,7 +123,7 @@ public final class ScaleData {
                 select random_uuid(), 'contact', n.id, concat('grower', n.n, '@many.example'), '', 0
                 from new_contact n where n.n between FROM and TO and mod(n.n, 25) > 0
                 """);
-        inPortions(
+        database.inPortions(
                 baseContacts,
                 contacts,
                 """
@@ -179,7 +131,7 @@ public final class ScaleData {
                 select v.kind, n.id, v.field_name, v.text_value, v.number_value, v.date_value
                 from new_contact n join field_value v on v.record_id = n.last where n.n between FROM and TO
                 """);
-        inPortions(
+        database.inPortions(
                 baseLeads,
                 leads,
                 """
@@ -191,10 +143,10 @@ public final class ScaleData {
                 join lead f on f.id = a.id join lead l on l.id = b.id
                 """
                         .formatted(baseLeads));
-        numbered("all_contact", "select id from contact");
-        run(
+        database.numbered("all_contact", "select id from contact");
+        database.run(
                 "create local temporary table mixed_deal (n integer primary key, base integer, contact integer) not persistent");
-        inPortions(
+        database.inPortions(
                 baseDeals,
                 deals,
                 """
@@ -203,11 +155,11 @@ public final class ScaleData {
                 from system_range(FROM, TO)
                 """
                         .formatted(baseDeals, contacts));
-        run("create local temporary table new_deal (n integer primary key, id uuid, base uuid, contact uuid)"
+        database.run("create local temporary table new_deal (n integer primary key, id uuid, base uuid, contact uuid)"
                 + " not persistent");
-        run("insert into new_deal select m.n, random_uuid(), d.id, c.id from mixed_deal m"
+        database.run("insert into new_deal select m.n, random_uuid(), d.id, c.id from mixed_deal m"
                 + " join base_deal d on d.n = m.base join all_contact c on c.n = m.contact");
-        inPortions(
+        database.inPortions(
                 baseDeals,
                 deals,
                 """
@@ -218,12 +170,12 @@ public final class ScaleData {
                 from new_deal n join deal d on d.id = n.base join contact c on c.id = n.contact
                 where n.n between FROM and TO
                 """);
-        inPortions(
+        database.inPortions(
                 baseDeals,
                 deals,
                 "insert into deal_contact (deal_id, contact_id, role, is_main)"
                         + " select n.id, n.contact, 'decides', true from new_deal n where n.n between FROM and TO");
-        inPortions(
+        database.inPortions(
                 baseDeals,
                 deals,
                 """
@@ -231,39 +183,43 @@ public final class ScaleData {
                 select random_uuid(), n.id, d.name, d.link, d.state, d.state_on
                 from new_deal n join document d on d.deal_id = n.base where n.n between FROM and TO
                 """);
-        run("insert into person_summary (person_id, times_written, unsubscribed) select p.id, 0, false"
+        database.run("insert into person_summary (person_id, times_written, unsubscribed) select p.id, 0, false"
                 + " from (select id from contact union all select id from lead) p"
                 + " where not exists (select 1 from person_summary s where s.person_id = p.id)");
         for (String kind : new String[] {"contact", "lead", "deal", "organisation"}) {
-            run("insert into record_renewal (id, kind, cause) values (random_uuid(), '" + kind + "', 'KIND')");
+            database.run("insert into record_renewal (id, kind, cause) values (random_uuid(), '" + kind + "', 'KIND')");
         }
-        run("update organisation o set people = (select count(*) from contact c where c.organisation_id = o.id)");
+        database.run(
+                "update organisation o set people = (select count(*) from contact c where c.organisation_id = o.id)");
     }
 
     /** So many folders among those of everybody that about seventeen templates lie in each. */
     private void folders(int templates) throws SQLException {
         String everyone = "'00000000-0000-0000-0000-000000000001'";
         int folders = Math.max(3, templates * 3 / 50);
-        run("create local temporary table new_folder (n integer primary key, id uuid) not persistent");
-        run("insert into new_folder select x, random_uuid() from system_range(0, " + (folders - 1) + ")");
-        run("insert into folder (id, parent_id, name, place) select id, " + everyone
+        database.run("create local temporary table new_folder (n integer primary key, id uuid) not persistent");
+        database.run("insert into new_folder select x, random_uuid() from system_range(0, " + (folders - 1) + ")");
+        database.run("insert into folder (id, parent_id, name, place) select id, " + everyone
                 + ", concat('Folder ', n), 1000 + n from new_folder");
-        run("insert into folder_access (folder_id, colleague_id, may) select f.id, a.colleague_id, a.may"
+        database.run("insert into folder_access (folder_id, colleague_id, may) select f.id, a.colleague_id, a.may"
                 + " from new_folder f join folder_access a on a.folder_id = " + everyone);
-        run("update template t set folder_id = (select f.id from new_template n join new_folder f on f.n = mod(n.n, "
-                + folders + ") where n.id = t.id) where t.id in (select id from new_template)");
+        database.run(
+                "update template t set folder_id = (select f.id from new_template n join new_folder f on f.n = mod(n.n, "
+                        + folders + ") where n.id = t.id) where t.id in (select id from new_template)");
     }
 
     private void templates(int templates) throws SQLException {
-        numbered("base_template", "select id from template where kind = 'TEMPLATE' and ready_version is not null");
-        int base = number("select count(*) from base_template");
-        run("create local temporary table new_template (n integer primary key, id uuid, base uuid) not persistent");
-        inPortions(
+        database.numbered(
+                "base_template", "select id from template where kind = 'TEMPLATE' and ready_version is not null");
+        int base = database.number("select count(*) from base_template");
+        database.run(
+                "create local temporary table new_template (n integer primary key, id uuid, base uuid) not persistent");
+        database.inPortions(
                 base,
                 templates,
                 "insert into new_template select x, random_uuid(), b.id from system_range(FROM, TO)"
                         + " join base_template b on b.n = mod(x, " + base + ")");
-        run(
+        database.run(
                 """
                 insert into template (id, kind, name, purpose, about, subject, mode, house_style_id, header, footer, files,
                   version, ready_version, owner_id, created_at, changed_at, changed_by)
@@ -273,12 +229,12 @@ public final class ScaleData {
                 from new_template n join template t on t.id = n.base
                 """);
         folders(templates);
-        run("insert into template_words (template_id, preview_text, body, design)"
+        database.run("insert into template_words (template_id, preview_text, body, design)"
                 + " select n.id, w.preview_text, w.body, w.design"
                 + " from new_template n join template_words w on w.template_id = n.base");
-        run("insert into template_names select n.id, w.what, w.named"
+        database.run("insert into template_names select n.id, w.what, w.named"
                 + " from new_template n join template_names w on w.template_id = n.base");
-        run(
+        database.run(
                 """
                 insert into template_version (template_id, version, name, purpose, about, subject, preview_text, body, mode,
                   design, house_style_id, header, footer, files, changed_at, changed_by, reason, kept_at)
@@ -288,192 +244,23 @@ public final class ScaleData {
                 """);
     }
 
-    /** A message of the demo's that others are copies of. */
-    private record Base(
-            UUID writtenBy,
-            UUID senderId,
-            String to,
-            String from,
-            String subject,
-            int size,
-            byte[] packed,
-            List<Within> within,
-            String pieces) {}
-
-    /** A content within a message. */
-    private record Within(int position, int at, String hash) {}
-
-    /** Somebody who is written to. */
-    private record To(UUID id, UUID organisation) {}
-
-    /**
-     * One message in fifty goes to one person, one in five is from one template; the others are spread unevenly. Identifiers
-     * follow one another, since a million random ones take very long to be put in.
-     */
-    private void messages(int messages) throws SQLException {
-        List<Base> bases = bases();
-        List<To> people = new ArrayList<>();
-        each(
-                "select id, organisation_id from contact order by id",
-                row -> people.add(new To(row.getObject(1, UUID.class), row.getObject(2, UUID.class))));
-        List<UUID> templates = new ArrayList<>();
-        each(
-                "select id from template where kind = 'TEMPLATE' and ready_version is not null order by id",
-                row -> templates.add(row.getObject(1, UUID.class)));
-        int toOne = Math.max(200, messages / 50);
-        Random random = new Random(11);
-        Instant newest = Instant.parse("2026-05-04T08:00:00Z");
-        try (PreparedStatement message = connection.prepareStatement(
-                        """
-                        insert into outgoing_message (id, message_id, template_id, template_version, written_by, sender_id,
-                          person_kind, person_id, organisation_id, to_address, from_address, subject, state, attempts, tries,
-                          by_hand, last_answer, maybe_repeated, created_at, sent_at, test)
-                        values (?, ?, ?, 1, ?, ?, 'contact', ?, ?, ?, ?, ?, ?, 1, 1, false, '250 taken', false, ?, ?, false)
-                        """);
-                PreparedStatement source = connection.prepareStatement("insert into kept_source values (?, ?, ?)");
-                PreparedStatement within =
-                        connection.prepareStatement("insert into kept_source_content values (?, ?, ?, ?)");
-                PreparedStatement pieces = connection.prepareStatement("insert into message_pieces values (?, ?)");
-                PreparedStatement page = connection.prepareStatement("insert into message_page values (?, ?, false)");
-                PreparedStatement event = connection.prepareStatement(
-                        """
-                        insert into delivery_event (id, message_id, person_id, kind, at, program, ahead, by_machine)
-                        values (?, ?, ?, 'OPENED', ?, 'a person', false, false)
-                        """)) {
-            List<PreparedStatement> all = List.of(message, source, within, pieces, page, event);
-            for (int i = bases.size(); i < messages; i++) {
-                Base base = bases.get(i % bases.size());
-                To to = people.get(i < toOne ? 0 : uneven(random, people.size()));
-                UUID template = templates.get(i % 5 == 0 ? 3 : uneven(random, templates.size()));
-                UUID id = new UUID(0x4000_0000_0000_0000L + i, 0x8000_0000_0000_0000L + i);
-                Instant at = newest.minusSeconds(20L * i);
-                set(
-                        message,
-                        id,
-                        "<" + id + "@many.example>",
-                        template,
-                        base.writtenBy(),
-                        base.senderId(),
-                        to.id(),
-                        to.organisation(),
-                        base.to(),
-                        base.from(),
-                        base.subject(),
-                        i % 5_000 == 1 ? "REFUSED" : "SENT",
-                        at,
-                        at.plusSeconds(2));
-                set(source, id, base.size(), base.packed());
-                for (Within one : base.within()) {
-                    set(within, id, one.position(), one.at(), one.hash());
-                }
-                if (base.pieces() != null) {
-                    set(pieces, id, base.pieces());
-                }
-                set(page, id, "many%020d".formatted(i));
-                if (i % 7 == 0) {
-                    set(event, new UUID(0x5000_0000_0000_0000L + i, i), id, to.id(), at);
-                }
-                if (i % 20_000 == 0 || i == messages - 1) {
-                    for (PreparedStatement one : all) {
-                        one.executeBatch();
-                    }
-                    connection.commit();
-                }
-            }
-        }
-    }
-
-    /** Work on the database. */
-    @FunctionalInterface
-    private interface Work {
-        void run() throws SQLException;
-    }
-
-    /** Does something while the indexes that it would write at random places are not there, and makes them anew after. */
-    private void withoutIndexes(Work work) throws SQLException {
-        Map<String, String> indexes = Map.of(
-                "outgoing_message_state", "outgoing_message (state, created_at desc, id desc)",
-                "outgoing_message_person", "outgoing_message (person_id, created_at desc, id)",
-                "outgoing_message_organisation", "outgoing_message (organisation_id, created_at desc, id)",
-                "delivery_event_person", "delivery_event (person_id, kind, by_machine, at)");
-        for (String index : indexes.keySet()) {
-            run("drop index " + index);
-        }
-        work.run();
-        for (Map.Entry<String, String> index : indexes.entrySet()) {
-            run("create index " + index.getKey() + " on " + index.getValue());
-        }
-    }
-
-    /** One of so many, the first of them far oftener than the last. */
-    private static int uneven(Random random, int of) {
-        double drawn = random.nextDouble();
-        return (int) (of * drawn * drawn);
-    }
-
-    private static void set(PreparedStatement statement, Object... values) throws SQLException {
-        for (int i = 0; i < values.length; i++) {
-            statement.setObject(i + 1, values[i]);
-        }
-        statement.addBatch();
-    }
-
-    private List<Base> bases() throws SQLException {
-        Map<UUID, List<Within>> within = new HashMap<>();
-        each(
-                "select source_id, position, at, hash from kept_source_content order by position",
-                row -> within.computeIfAbsent(row.getObject(1, UUID.class), any -> new ArrayList<>())
-                        .add(new Within(row.getInt(2), row.getInt(3), row.getString(4))));
-        List<Base> bases = new ArrayList<>();
-        each(
-                """
-                select m.id, m.written_by, m.sender_id, m.to_address, m.from_address, m.subject, s.size, s.packed, p.pieces
-                from outgoing_message m join kept_source s on s.id = m.id left join message_pieces p on p.message_id = m.id
-                where m.state = 'SENT' and not m.test order by m.id
-                """,
-                row -> bases.add(new Base(
-                        row.getObject(2, UUID.class),
-                        row.getObject(3, UUID.class),
-                        row.getString(4),
-                        row.getString(5),
-                        row.getString(6),
-                        row.getInt(7),
-                        row.getBytes(8),
-                        within.getOrDefault(row.getObject(1, UUID.class), List.of()),
-                        row.getString(9))));
-        return bases;
-    }
-
-    @FunctionalInterface
-    private interface Reading {
-        void read(ResultSet row) throws SQLException;
-    }
-
-    private void each(String sql, Reading reading) throws SQLException {
-        try (Statement statement = connection.createStatement();
-                ResultSet rows = statement.executeQuery(sql)) {
-            while (rows.next()) {
-                reading.read(rows);
-            }
-        }
-    }
-
     /** What the application would have kept in sum with each of these. */
     private void sums() throws SQLException {
-        run(
+        database.run(
                 "create local temporary table sum_message as select person_id, count(*) as times, max(created_at) as last_at"
                         + " from outgoing_message where not test and state not in ('REFUSED', 'CANCELLED') group by person_id");
-        run("create index sum_message_person on sum_message (person_id)");
-        run(
+        database.run("create index sum_message_person on sum_message (person_id)");
+        database.run(
                 "update person_summary s set times_written = (select m.times from sum_message m where m.person_id = s.person_id),"
                         + " last_written = (select m.last_at from sum_message m where m.person_id = s.person_id)"
                         + " where exists (select 1 from sum_message m where m.person_id = s.person_id)");
-        run("create local temporary table sum_event as select person_id, max(at) as at from delivery_event"
+        database.run("create local temporary table sum_event as select person_id, max(at) as at from delivery_event"
                 + " where kind = 'OPENED' and not by_machine group by person_id");
-        run("create index sum_event_person on sum_event (person_id)");
-        run("update person_summary s set last_opened = (select e.at from sum_event e where e.person_id = s.person_id)"
-                + " where exists (select 1 from sum_event e where e.person_id = s.person_id)");
-        run(
+        database.run("create index sum_event_person on sum_event (person_id)");
+        database.run(
+                "update person_summary s set last_opened = (select e.at from sum_event e where e.person_id = s.person_id)"
+                        + " where exists (select 1 from sum_event e where e.person_id = s.person_id)");
+        database.run(
                 """
                 update person_summary s set open_deal_id = (
                   select d.id from deal_contact c join deal d on d.id = c.deal_id
@@ -482,8 +269,8 @@ public final class ScaleData {
                   order by d.created_at desc, d.id limit 1)
                 where exists (select 1 from deal_contact c where c.contact_id = s.person_id)
                 """);
-        run("delete from template_use");
-        run("insert into template_use (template_id, colleague_id, times, last_at)"
+        database.run("delete from template_use");
+        database.run("insert into template_use (template_id, colleague_id, times, last_at)"
                 + " select template_id, written_by, count(*), max(created_at) from outgoing_message"
                 + " where not test and template_id is not null group by template_id, written_by");
     }
@@ -493,10 +280,11 @@ public final class ScaleData {
                 Locale.ROOT,
                 "spread: %s messages to one person, %s from one template, %s people in one organisation, %s deals of one"
                         + " contact, %s MB of packed messages%n",
-                text("select max(times_written) from person_summary"),
-                text("select max(times) from (select sum(times) as times from template_use group by template_id)"),
-                text("select max(people) from organisation"),
-                text("select max(n) from (select count(*) as n from deal_contact group by contact_id)"),
-                text("select sum(octet_length(packed)) / 1000000 from kept_source"));
+                database.text("select max(times_written) from person_summary"),
+                database.text(
+                        "select max(times) from (select sum(times) as times from template_use group by template_id)"),
+                database.text("select max(people) from organisation"),
+                database.text("select max(n) from (select count(*) as n from deal_contact group by contact_id)"),
+                database.text("select sum(octet_length(packed)) / 1000000 from kept_source"));
     }
 }

@@ -5,56 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import com.microsoft.playwright.options.FilePayload;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.util.List;
 import java.util.regex.Pattern;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /** Letters and designed messages put together by hand: words, blocks, bands, dragging, taking back. */
-class ComposeTest extends BrowserTest {
-    private static Locator draft(Page page) {
-        return page.getByLabel("Draft", new Page.GetByLabelOptions().setExact(true));
-    }
-
-    /** The handles of all blocks in their order, as "Text 1". */
-    private static List<String> blocks(Page page) {
-        return draft(page).locator("[data-block] > [data-handle]").all().stream()
-                .map(one -> one.getAttribute("aria-label"))
-                .toList();
-    }
-
-    private static Locator handle(Page page, String name) {
-        return draft(page)
-                .getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name + "(, chosen)?$")));
-    }
-
-    private static Locator slip(Page page, String title) {
-        return page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName(title));
-    }
-
-    private static void settled(Page page) {
-        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
-    }
-
-    /** Moves the mouse as a hand would: presses, goes there in steps, and leaves the button down. */
-    private static void dragOver(Page page, Locator what, double x, double y) {
-        BoundingBox from = what.boundingBox();
-        page.mouse().move(from.x + from.width / 2, from.y + from.height / 2);
-        page.mouse().down();
-        page.mouse().move(from.x + from.width / 2 + 8, from.y + from.height / 2 + 8);
-        page.mouse().move(x, y, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(12));
-    }
-
+class ComposeTest extends SheetTest {
     @Test
     void wordsAreFormattedByTypingByKeysAndOnTheTextSlip() {
         Page page = beginFrom("Signe", "Delivery notice", "Formatted");
@@ -301,89 +260,6 @@ class ComposeTest extends BrowserTest {
         assertThat(message(page).getByText("Two things help us")).isHidden();
     }
 
-    /** Takes an edge and moves it to the right, in pixels, without letting go. */
-    private static void dragEdge(Page page, Locator edge, int by) {
-        BoundingBox box = edge.boundingBox();
-        double x = box.x + box.width / 2;
-        double y = box.y + box.height / 2;
-        page.mouse().move(x, y);
-        page.mouse().down();
-        page.mouse().move(x + by / 2.0, y);
-        page.mouse().move(x + by, y);
-    }
-
-    @Test
-    void aPictureIsDroppedOnItsBlockAndWhatIsNoneIsRefused() throws IOException {
-        Page page = beginFrom("Signe", "Delivery notice", "Pictured");
-        textbox(page, "Block 1, text").focus();
-        page.keyboard().press("Alt+a");
-        button(page, "Picture").click();
-        assertThat(page.getByText("No picture is chosen")).isVisible();
-        button(page, "Choose a picture").click();
-        ByteArrayOutputStream png = new ByteArrayOutputStream();
-        ImageIO.write(new BufferedImage(400, 200, BufferedImage.TYPE_INT_RGB), "png", png);
-        Locator settings = slip(page, "Picture 2");
-        settings.locator("input[type=file]").setInputFiles(new FilePayload("x.png", "image/png", "MZ".getBytes()));
-        assertThat(settings.getByRole(AriaRole.ALERT)).containsText("This is not a picture");
-        settings.locator("input[type=file]").setInputFiles(new FilePayload("Gate.png", "image/png", png.toByteArray()));
-        assertThat(message(page)
-                        .locator("img[src*='/api/materials/pictures/'][width='240']")
-                        .last())
-                .isVisible();
-        settings.getByLabel("width in pixels").fill("120");
-        settings.getByLabel("width in pixels").blur();
-        assertThat(message(page).locator("img[width='120']")).isVisible();
-        page.keyboard().press("Escape");
-        assertThat(page.getByText("The picture has no description")).isVisible();
-
-        // Its edge is dragged, and moved by keys; Escape leaves it as it was.
-        Locator edge = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Width of the picture"));
-        dragEdge(page, edge, 64);
-        page.mouse().up();
-        assertThat(message(page).locator("img[width='200']")).isVisible();
-        page.keyboard().press("ArrowLeft");
-        assertThat(message(page).locator("img[width='192']")).isVisible();
-        dragEdge(page, edge, 40);
-        page.keyboard().press("Escape");
-        page.mouse().up();
-        assertThat(edge).hasAttribute("aria-valuenow", "192");
-
-        textbox(page, "Block 2, picture: description").fill("The gate to the long row");
-        assertThat(page.getByText("The picture has no description")).isHidden();
-        assertThat(message(page).locator("img[alt='The gate to the long row']")).isVisible();
-    }
-
-    @Test
-    void aPictureIsCutByDraggingAndByKeysBrightenedAndTinted() {
-        Page page = beginFrom("Signe", "Welcome", "Retouched");
-        button(page, "Choose another picture").click();
-        button(page, "Crop, brighten, tint").click();
-        Locator left = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Crop the left"));
-        var box = left.boundingBox();
-        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
-        page.mouse().down();
-        page.mouse().move(box.x + 60, box.y + box.height / 2, new Mouse.MoveOptions().setSteps(5));
-        page.mouse().up();
-        Locator shown = message(page).locator("img[src*='~cut.']");
-        assertThat(shown).isVisible();
-        page.getByLabel("left", new Page.GetByLabelOptions().setExact(true)).fill("0");
-        page.getByLabel("left", new Page.GetByLabelOptions().setExact(true)).blur();
-        assertThat(shown).hasCount(0);
-        left.press("Shift+ArrowRight");
-        left.press("ArrowRight");
-        assertThat(message(page).locator("img[src*='~cut.11.0.0.0~']")).isVisible();
-        page.getByLabel("right", new Page.GetByLabelOptions().setExact(true)).fill("95");
-        page.getByLabel("right", new Page.GetByLabelOptions().setExact(true)).blur();
-        assertThat(message(page).locator("img[src*='~cut.11.0.79.0~']")).isVisible();
-        page.getByLabel("Brightness, from -100 to 100").fill("-30");
-        page.getByLabel("Brightness, from -100 to 100").blur();
-        button(page, "Tint it").click();
-        assertThat(message(page).locator("img[src*='~light.-30~tint.3c5b82.60~']"))
-                .isVisible();
-        button(page, "Undo all changes").click();
-        assertThat(message(page).locator("img[src*='~tint.']")).hasCount(0);
-    }
-
     @Test
     void theItemTablesColumnsAreDraggedIntoAnotherOrder() {
         Page page = beginFrom("Signe", "Delivery notice", "Items");
@@ -428,66 +304,6 @@ class ComposeTest extends BrowserTest {
         assertThat(textbox(page, "Block 3, text")).isFocused();
         page.keyboard().type("wide ");
         assertThat(message(page).getByText(Pattern.compile("wide "))).isVisible();
-    }
-
-    @Test
-    void aFileIsAttachedAndAProgramIsRefused() {
-        Page page = beginFrom("Signe", "Delivery notice", "With a file");
-        button(page, "attach a file").click();
-        Locator along = slip(page, "Attach a file");
-        Locator chooser = along.locator("input[type=file]");
-        chooser.setInputFiles(new FilePayload("tool.exe", "application/octet-stream", "MZ".getBytes()));
-        assertThat(along.getByRole(AriaRole.ALERT)).containsText("tool.exe: This is a program or has macros.");
-        chooser.setInputFiles(new FilePayload("Prices.pdf", "application/pdf", "%PDF".getBytes()));
-        // The name alone is there while the file is still coming in.
-        assertThat(button(page, "Remove Prices.pdf")).isVisible();
-        settled(page);
-        page.reload();
-        assertThat(button(page, "Remove Prices.pdf")).isVisible();
-        button(page, "Remove Prices.pdf").click();
-        assertThat(draft(page).getByText("Prices.pdf")).isHidden();
-    }
-
-    /** A drop as another program makes it: what it carries, at the middle of an element. */
-    private static void drop(Locator on, String type, String data) {
-        on.evaluate(
-                """
-                (element, [type, data]) => {
-                  const carried = new DataTransfer();
-                  carried.setData(type, data);
-                  const { left, top, width, height } = element.getBoundingClientRect();
-                  const at = { clientX: left + width / 2, clientY: top + height / 2 };
-                  for (const what of ['dragenter', 'dragover', 'drop']) {
-                    element.dispatchEvent(new DragEvent(what, { ...at, dataTransfer: carried, bubbles: true, cancelable: true }));
-                  }
-                }
-                """,
-                List.of(type, data));
-    }
-
-    @Test
-    void aPictureFromAWebPageComesInOrIsToldToBeElsewhere() {
-        Page page = beginFrom("Signe", "Welcome", "With pictures");
-        Locator picture = button(page, "Choose another picture").first();
-        drop(picture, "text/html", "<img src='https://pages.example/orchard.jpg'>");
-        assertThat(page.getByText("This picture is on a web page, and nothing is fetched from there."))
-                .isVisible();
-        String dot = "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==";
-        drop(picture, "text/html", "<img src='data:image/png;base64," + dot + "'>");
-        Locator chosen = page.getByRole(AriaRole.DIALOG)
-                .getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName("picture").setExact(true));
-        assertThat(chosen.first()).hasAttribute("aria-pressed", "true");
-        page.keyboard().press("Escape");
-
-        Locator words = page.getByRole(
-                        AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(Pattern.compile(", text$")))
-                .first();
-        drop(words, "text/html", "<p>Dropped <b>words</b></p><img src='https://pages.example/x.png'>");
-        assertThat(words.locator("strong, b").filter(new Locator.FilterOptions().setHasText("words")))
-                .isVisible();
-        assertThat(page.getByText("Left out of what was pasted: a picture.")).isVisible();
     }
 
     @Test

@@ -1,60 +1,34 @@
 package famulus.server.desk;
 
-import famulus.core.calendar.SendingHours;
 import famulus.core.condition.ConditionWords;
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.Path;
-import famulus.core.field.Root;
-import famulus.core.field.Value;
-import famulus.core.merge.Analyser;
-import famulus.core.merge.MergeSettings;
-import famulus.core.merge.Merger;
 import famulus.core.message.MergedMessage;
-import famulus.core.message.MessagePart;
 import famulus.core.message.MessageProgram;
 import famulus.core.message.MessageSource;
 import famulus.core.message.MessageSource.Layout;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Inserts;
-import famulus.core.proof.CheckLevels;
-import famulus.core.proof.Circumstances;
-import famulus.core.proof.Circumstances.Arrival;
 import famulus.core.proof.Correspondence;
 import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
-import famulus.core.proof.Proofreader;
-import famulus.core.proof.SaidNames;
-import famulus.core.proof.SaidValue;
-import famulus.core.record.FieldInput;
-import famulus.core.record.PlainLine;
-import famulus.core.record.StoredValue;
-import famulus.core.syntax.Problem;
-import famulus.server.library.CheckSettings;
+import famulus.server.desk.PreparedMessages.PreparedMessage;
 import famulus.server.library.KeptTextService;
-import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
-import famulus.server.records.HouseFactService;
-import famulus.server.records.NameLookup;
 import famulus.server.records.NeededData;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
-import famulus.server.team.House;
-import famulus.server.team.TeamService;
-import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /**
@@ -63,35 +37,16 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class ProofService {
-    private static final int LONGEST_ANSWER = 4000;
-
     private final CatalogueService catalogues;
     private final PeopleContext people;
-    private final TeamService team;
     private final KeptTextService texts;
-    private final NameLookup names;
-    private final CheckSettings checks;
-    private final HouseFactService facts;
-    private final Clock clock;
-    private final Proofreader proofreader = Proofreader.standard();
+    private final PreparedMessages prepared;
 
-    ProofService(
-            CatalogueService catalogues,
-            PeopleContext people,
-            TeamService team,
-            KeptTextService texts,
-            NameLookup names,
-            CheckSettings checks,
-            HouseFactService facts,
-            Clock clock) {
-        this.facts = facts;
-        this.checks = checks;
-        this.names = names;
-        this.texts = texts;
+    ProofService(CatalogueService catalogues, PeopleContext people, KeptTextService texts, PreparedMessages prepared) {
         this.catalogues = catalogues;
         this.people = people;
-        this.team = team;
-        this.clock = clock;
+        this.texts = texts;
+        this.prepared = prepared;
     }
 
     /**
@@ -171,8 +126,8 @@ public class ProofService {
      */
     public Proof proof(MessageSource source, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
-        NeededData needs = NeededData.of(reading.program.paths()).withAddresses();
+        PreparedMessage reading = prepared.of(signed(source, sender), about, catalogue, given);
+        NeededData needs = NeededData.of(reading.paths()).withAddresses();
         return reading.of(people.person(to, sender, catalogue, about == About.DEAL, needs));
     }
 
@@ -182,8 +137,8 @@ public class ProofService {
     /** Merges a message, and says nothing of it. */
     public Merge merge(MessageSource source, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
-        NeededData needs = NeededData.of(reading.program.paths());
+        PreparedMessage reading = prepared.of(signed(source, sender), about, catalogue, given);
+        NeededData needs = NeededData.of(reading.paths());
         return reading.merge(people.person(to, sender, catalogue, about == About.DEAL, needs));
     }
 
@@ -198,11 +153,11 @@ public class ProofService {
     public ProofBeside proofBeside(
             MessageSource source, MessageSource other, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
+        PreparedMessage reading = prepared.of(signed(source, sender), about, catalogue, given);
         Given moment = new Given(Map.of(), Map.of(), given.sending(), given.at());
-        PreparedMessage beside = new PreparedMessage(signed(other, sender), about, catalogue, moment);
-        Set<Path> paths = new HashSet<>(reading.program.paths());
-        paths.addAll(beside.program.paths());
+        PreparedMessage beside = prepared.of(signed(other, sender), about, catalogue, moment);
+        Set<Path> paths = new HashSet<>(reading.paths());
+        paths.addAll(beside.paths());
         Person person = people.person(
                 to, sender, catalogue, about == About.DEAL, NeededData.of(paths).withAddresses());
         Merge said = beside.merge(person);
@@ -232,16 +187,15 @@ public class ProofService {
          * @param made of the first one: it has no fields that the first one lacks
          */
         public Proof proof(MessageSource made) {
-            return new PreparedMessage(signed(made, sender), reading.about, reading.catalogue, reading.given)
-                    .of(person, reading.said(merge().merged()));
+            return reading.another(signed(made, sender)).of(person, reading.said(merge().merged()));
         }
     }
 
     /** A message to be merged for a person, and others made of it to be read for the same one. */
     public PersonReading readingFor(MessageSource source, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
-        NeededData needs = NeededData.of(reading.program.paths()).withAddresses();
+        PreparedMessage reading = prepared.of(signed(source, sender), about, catalogue, given);
+        NeededData needs = NeededData.of(reading.paths()).withAddresses();
         return new PersonReading(reading, people.person(to, sender, catalogue, about == About.DEAL, needs), sender);
     }
 
@@ -252,14 +206,14 @@ public class ProofService {
      */
     public List<Proof> proofs(MessageSource source, About about, List<For> to, Colleague sender) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, Given.NOTHING);
+        PreparedMessage reading = prepared.of(signed(source, sender), about, catalogue, Given.NOTHING);
         return people
                 .people(
                         to,
                         sender,
                         catalogue,
                         about == About.DEAL,
-                        NeededData.of(reading.program.paths()).withAddresses())
+                        NeededData.of(reading.paths()).withAddresses())
                 .stream()
                 .map(reading::amongMany)
                 .toList();
@@ -280,7 +234,7 @@ public class ProofService {
             Instant at) {
         FieldCatalogue catalogue = catalogues.catalogue();
         Given given = new Given(Map.of(), Map.of(), true, Optional.of(at));
-        PreparedMessage reading = new PreparedMessage(signed(source, sender), about, catalogue, given);
+        PreparedMessage reading = prepared.of(signed(source, sender), about, catalogue, given);
         return reading.amongMany(people.nobody(sender, catalogue, locale, message));
     }
 
@@ -299,128 +253,6 @@ public class ProofService {
                 .orElse(source);
     }
 
-    /** A message, parsed and looked through once, to be read by anybody. */
-    private final class PreparedMessage {
-        private final MessageSource source;
-        private final About about;
-        private final FieldCatalogue catalogue;
-        private final Given given;
-        private final MessageProgram program;
-        private final CheckLevels levels = checks.levels();
-        private Map<MessagePart, List<Problem>> problems;
-
-        private PreparedMessage(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
-            this.source = source;
-            this.about = about;
-            this.catalogue = catalogue;
-            this.given = given;
-            this.program = source.parse();
-        }
-
-        /** Found once, though many may be read. */
-        private Map<MessagePart, List<Problem>> problems() {
-            if (problems == null) {
-                problems = program.problems(new Analyser(catalogue, about));
-            }
-            return problems;
-        }
-
-        private Merge merge(Person person) {
-            return new Merge(source, merged(person, given.at().orElseGet(clock::instant)));
-        }
-
-        private MergedMessage merged(Person person, Instant at) {
-            Merger merger = new Merger(new MergeSettings(
-                    person.locale(),
-                    person.zone(),
-                    at,
-                    person.workingDays(),
-                    values(given.chosen(), about, catalogue),
-                    answers(given.answers())));
-            return program.merge(merger, person.context());
-        }
-
-        /** Reads it for one person, whose name is told from others. */
-        private Proof of(Person person) {
-            return of(person, List.of());
-        }
-
-        /**
-         * The same of a message whose fields have become words.
-         *
-         * @param said what they said
-         */
-        private Proof of(Person person, List<SaidValue> said) {
-            Instant at = given.at().orElseGet(clock::instant);
-            ProofSubject subject = subject(person, at, said);
-            // Whoever it was to go out as may have left.
-            ProofSubject known = team.find(person.sender())
-                    .map(sender -> names.of(SaidNames.of(subject), person, sender))
-                    .map(found -> subject.around(subject.around().knowing(found)))
-                    .orElse(subject);
-            return of(person, known, at);
-        }
-
-        /** Reads it for one of many: whose names it says is asked of none of them. */
-        private Proof amongMany(Person person) {
-            Instant at = given.at().orElseGet(clock::instant);
-            return of(person, subject(person, at, List.of()), at);
-        }
-
-        private Proof of(Person person, ProofSubject subject, Instant at) {
-            return new Proof(person, catalogue, program, subject, levels.of(proofreader.read(subject)), at);
-        }
-
-        private List<SaidValue> said(MergedMessage merged) {
-            boolean ours = program.paths().stream().anyMatch(path -> path.root().equals(Root.OUR.word()));
-            return SaidValue.of(
-                    merged,
-                    path -> label(catalogue, path, about),
-                    ours ? facts.outOfDate(LocalDate.now(clock)) : Map.of());
-        }
-
-        private ProofSubject subject(Person person, Instant at, List<SaidValue> said) {
-            MergedMessage merged = merged(person, at);
-            return new ProofSubject(
-                    source,
-                    problems(),
-                    merged,
-                    person.name(),
-                    path -> label(catalogue, path, about),
-                    given.sending(),
-                    new Circumstances(
-                            LocalDate.ofInstant(at, person.zone()),
-                            person.locale(),
-                            given.files(),
-                            Stream.of(person.name(), person.company())
-                                    .filter(name -> !name.isBlank())
-                                    .toList(),
-                            Stream.concat(said(merged).stream(), said.stream())
-                                    .distinct()
-                                    .toList(),
-                            Optional.empty(),
-                            given.before(),
-                            given.before().flatMap(any -> arrival(person, at)),
-                            given.variants()));
-        }
-    }
-
-    /** When a message reaches its reader; a test, or a template that is being written, reaches nobody. */
-    private Optional<Arrival> arrival(Person person, Instant at) {
-        return Optional.of(new Arrival(at, new SendingHours(team.house().zone(), person.zone(), person.workingDays())));
-    }
-
-    /** An answer is words, on as many lines as the sender likes. */
-    private static Map<String, String> answers(Map<String, String> typed) {
-        Map<String, String> wrong = new HashMap<>();
-        typed.forEach((hint, answer) -> PlainLine.refusalOfLines(answer, LONGEST_ANSWER, false)
-                .ifPresent(sentence -> wrong.put("answers." + hint, sentence)));
-        if (!wrong.isEmpty()) {
-            throw Refusal.fields(wrong);
-        }
-        return typed;
-    }
-
     /** Says conditions in words, with fields and choices as they are called today. */
     static ConditionWords words(FieldCatalogue catalogue, About about) {
         return new ConditionWords(path -> label(catalogue, path, about), path -> catalogue
@@ -432,27 +264,5 @@ public class ProofService {
     /** What a field is called; its path where there is none. */
     public static String label(FieldCatalogue catalogue, Path path, About about) {
         return catalogue.resolve(path, about).map(FieldDefinition::label).orElse(path.toString());
-    }
-
-    private Map<Path, Value> values(Map<String, String> chosen, About about, FieldCatalogue catalogue) {
-        Map<Path, Value> values = new HashMap<>();
-        Map<String, String> wrong = new HashMap<>();
-        House house = team.house();
-        chosen.forEach((written, typed) -> {
-            Path path = Path.of(written);
-            Optional<FieldDefinition> field = catalogue.resolve(path, about);
-            if (field.isEmpty()) {
-                wrong.put(written, "There is no field with this name.");
-                return;
-            }
-            FieldInput input = FieldInput.read(field.get(), 1000, true, typed, house.country(), house.currency());
-            input.refusal().ifPresentOrElse(sentence -> wrong.put(written, sentence), () -> StoredValue.of(
-                            field.get(), input.stored())
-                    .ifPresent(value -> values.put(path, value)));
-        });
-        if (!wrong.isEmpty()) {
-            throw Refusal.fields(wrong);
-        }
-        return values;
     }
 }

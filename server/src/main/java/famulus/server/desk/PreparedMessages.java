@@ -1,0 +1,193 @@
+package famulus.server.desk;
+
+import famulus.core.calendar.SendingHours;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.Path;
+import famulus.core.field.Root;
+import famulus.core.merge.Analyser;
+import famulus.core.merge.MergeSettings;
+import famulus.core.merge.Merger;
+import famulus.core.message.MergedMessage;
+import famulus.core.message.MessagePart;
+import famulus.core.message.MessageProgram;
+import famulus.core.message.MessageSource;
+import famulus.core.proof.CheckLevels;
+import famulus.core.proof.Circumstances;
+import famulus.core.proof.Circumstances.Arrival;
+import famulus.core.proof.ProofSubject;
+import famulus.core.proof.Proofreader;
+import famulus.core.proof.SaidNames;
+import famulus.core.proof.SaidValue;
+import famulus.core.syntax.Problem;
+import famulus.server.desk.ProofService.Given;
+import famulus.server.desk.ProofService.Merge;
+import famulus.server.desk.ProofService.Proof;
+import famulus.server.library.CheckSettings;
+import famulus.server.records.HouseFactService;
+import famulus.server.records.NameLookup;
+import famulus.server.records.PeopleContext.Person;
+import famulus.server.team.TeamService;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** Parses a message once, and merges and proofreads it for whoever is named. */
+@Component
+class PreparedMessages {
+    private final TeamService team;
+    private final NameLookup names;
+    private final CheckSettings checks;
+    private final HouseFactService facts;
+    private final TypedValues typed;
+    private final Clock clock;
+    private final Proofreader proofreader = Proofreader.standard();
+
+    PreparedMessages(
+            TeamService team,
+            NameLookup names,
+            CheckSettings checks,
+            HouseFactService facts,
+            TypedValues typed,
+            Clock clock) {
+        this.team = team;
+        this.names = names;
+        this.checks = checks;
+        this.facts = facts;
+        this.typed = typed;
+        this.clock = clock;
+    }
+
+    /** Prepares a message that is signed already. */
+    PreparedMessage of(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
+        return new PreparedMessage(source, about, catalogue, given);
+    }
+
+    /** A message, parsed and looked through once, to be read by anybody. */
+    final class PreparedMessage {
+        private final MessageSource source;
+        private final About about;
+        private final FieldCatalogue catalogue;
+        private final Given given;
+        private final MessageProgram program;
+        private final CheckLevels levels = checks.levels();
+        private Map<MessagePart, List<Problem>> problems;
+
+        private PreparedMessage(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
+            this.source = source;
+            this.about = about;
+            this.catalogue = catalogue;
+            this.given = given;
+            this.program = source.parse();
+        }
+
+        /** Which fields it has. */
+        List<Path> paths() {
+            return program.paths();
+        }
+
+        /** Another text, to be read with the same. */
+        PreparedMessage another(MessageSource made) {
+            return new PreparedMessage(made, about, catalogue, given);
+        }
+
+        /** Found once, though many may be read. */
+        private Map<MessagePart, List<Problem>> problems() {
+            if (problems == null) {
+                problems = program.problems(new Analyser(catalogue, about));
+            }
+            return problems;
+        }
+
+        /** What it says to a person; nobody has proofread it. */
+        Merge merge(Person person) {
+            return new Merge(source, merged(person, given.at().orElseGet(clock::instant)));
+        }
+
+        private MergedMessage merged(Person person, Instant at) {
+            Merger merger = new Merger(new MergeSettings(
+                    person.locale(),
+                    person.zone(),
+                    at,
+                    person.workingDays(),
+                    typed.values(given.chosen(), about, catalogue),
+                    TypedValues.answers(given.answers())));
+            return program.merge(merger, person.context());
+        }
+
+        /** Reads it for one person, whose name is told from others. */
+        Proof of(Person person) {
+            return of(person, List.of());
+        }
+
+        /**
+         * The same of a message whose fields have become words.
+         *
+         * @param said what they said
+         */
+        Proof of(Person person, List<SaidValue> said) {
+            Instant at = given.at().orElseGet(clock::instant);
+            ProofSubject subject = subject(person, at, said);
+            // Whoever it was to go out as may have left.
+            ProofSubject known = team.find(person.sender())
+                    .map(sender -> names.of(SaidNames.of(subject), person, sender))
+                    .map(found -> subject.around(subject.around().knowing(found)))
+                    .orElse(subject);
+            return of(person, known, at);
+        }
+
+        /** Reads it for one of many: whose names it says is asked of none of them. */
+        Proof amongMany(Person person) {
+            Instant at = given.at().orElseGet(clock::instant);
+            return of(person, subject(person, at, List.of()), at);
+        }
+
+        private Proof of(Person person, ProofSubject subject, Instant at) {
+            return new Proof(person, catalogue, program, subject, levels.of(proofreader.read(subject)), at);
+        }
+
+        /** What its fields say in a merged text. */
+        List<SaidValue> said(MergedMessage merged) {
+            boolean ours = program.paths().stream().anyMatch(path -> path.root().equals(Root.OUR.word()));
+            return SaidValue.of(
+                    merged,
+                    path -> ProofService.label(catalogue, path, about),
+                    ours ? facts.outOfDate(LocalDate.now(clock)) : Map.of());
+        }
+
+        private ProofSubject subject(Person person, Instant at, List<SaidValue> said) {
+            MergedMessage merged = merged(person, at);
+            return new ProofSubject(
+                    source,
+                    problems(),
+                    merged,
+                    person.name(),
+                    path -> ProofService.label(catalogue, path, about),
+                    given.sending(),
+                    new Circumstances(
+                            LocalDate.ofInstant(at, person.zone()),
+                            person.locale(),
+                            given.files(),
+                            Stream.of(person.name(), person.company())
+                                    .filter(name -> !name.isBlank())
+                                    .toList(),
+                            Stream.concat(said(merged).stream(), said.stream())
+                                    .distinct()
+                                    .toList(),
+                            Optional.empty(),
+                            given.before(),
+                            given.before().flatMap(any -> arrival(person, at)),
+                            given.variants()));
+        }
+    }
+
+    /** When a message reaches its reader; a test, or a template that is being written, reaches nobody. */
+    private Optional<Arrival> arrival(Person person, Instant at) {
+        return Optional.of(new Arrival(at, new SendingHours(team.house().zone(), person.zone(), person.workingDays())));
+    }
+}
