@@ -63,10 +63,10 @@
       opened.preview.onproof = (read, proof) => {
         // The first proof is what the draft is drawn for.
         void tick().then(() => {
-          draft?.read(read, proof);
+          draft?.texts.read(read, proof);
           layout++;
           // What has no subject yet has only just been begun.
-          if (!begun && opened.mayChange && !read.subject) draft?.focusSubject();
+          if (!begun && opened.mayChange && !read.subject) draft?.texts.focusSubject();
           begun = true;
         });
       };
@@ -128,7 +128,7 @@
 
   function openNote(note: Schemas['ShownNote']) {
     noteAt = notes.indexOf(note);
-    draft?.goTo(note.part, note.start, note.block);
+    draft?.texts.goTo(note.part, note.start, note.block);
   }
 
   $effect(() =>
@@ -244,18 +244,18 @@
           notes={all}
           onwave={desk.mayChange ? (note, reason) => void wave(note, reason) : undefined}
           {layout}
-          topOf={(note) => draft?.topOf(note) ?? 0}
+          topOf={(note) => draft?.texts.topOf(note) ?? 0}
           onopen={openNote}
-          onremedy={(note, name) => draft?.replace(note.part, note.start, note.end, name)}
-          onfix={(note, fix) => draft?.replace(note.part, fix.start, fix.end, fix.text)}
+          onremedy={(note, name) => draft?.texts.replace(note.part, note.start, note.end, name)}
+          onfix={(note, fix) => draft?.texts.replace(note.part, fix.start, fix.end, fix.text)}
         />
       </div>
       <ProofPane
         {desk}
         {composing}
         {variants}
-        onword={(block, word, nth) => draft?.goToWord(block, word, nth)}
-        ongoto={(part, start) => draft?.goTo(part, start)}
+        onword={(block, word, nth) => draft?.texts.goToWord(block, word, nth)}
+        ongoto={(part, start) => draft?.texts.goTo(part, start)}
       />
     </div>
   {:else if desk.draft && desk.preview.failed}

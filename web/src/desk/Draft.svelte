@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tick, untrack } from 'svelte';
+  import { tick, untrack, type Snippet } from 'svelte';
   import type { Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import DraftFiles from './DraftFiles.svelte';
@@ -7,28 +7,20 @@
   import PlainText from './PlainText.svelte';
   import TemplateEnvelope from './TemplateEnvelope.svelte';
   import DraftField from './DraftField.svelte';
-  import {
-    blockOf,
-    blocksById,
-    stringAt,
-    sameText,
-    withString,
-    type Block,
-    type Paragraph,
-  } from './body/body';
+  import { blockOf, stringAt, sameText, withString, type Block, type Paragraph } from './body/body';
   import BodySlips from './body/BodySlips.svelte';
   import type { Composing } from './body/composing.svelte';
   import Housed from './body/Housed.svelte';
   import Drawer from './body/Drawer.svelte';
   import { stringLabel } from './body/kinds';
-  import { lengthsOf } from './body/richText';
   import Sheet from './body/Sheet.svelte';
   import SourceEditor from './body/SourceEditor.svelte';
   import SourceSheet from './SourceSheet.svelte';
-  import { richField, Slots } from './body/slots';
+  import { richField } from './body/slots';
   import type { Chip } from './draftText';
+  import { DraftTexts, textOf } from './draftTexts.svelte';
   import FieldSlips from './FieldSlips.svelte';
-  import { sameChips, type OpenChip } from './openChip';
+  import type { OpenChip } from './openChip';
   import type { Hand, Writing } from './writing';
 
   /** The draft: subject, preview text, and the body as one text or as blocks, with the slips of what stands in them. */
@@ -44,6 +36,7 @@
     onhand,
     attached,
     documents,
+    moreFiles,
   }: {
     desk: Writing;
     composing: Composing;
@@ -60,20 +53,17 @@
     attached?: Schemas['KeptFile'][];
     /** Files of the deal that a message is about. */
     documents?: Schemas['KeptFile'][];
+    /** Where else files of a message can come from. */
+    moreFiles?: Snippet<[(file: Schemas['KeptFile']) => void]>;
   } = $props();
 
-  /** The texts: subject, preview text, and the body, or each string of its blocks. */
-  const texts: Record<string, DraftField | SourceEditor | undefined> = {};
-  /** What each text was last told of the fields in it. */
-  const proved = new WeakMap<object, { block: Block; chips: Chip[] }>();
-  /** Where the strings of the blocks stand in the text that was read; a message has been read before it is drawn. */
-  let slots = $state.raw(untrack(() => slotsOf(desk.draft?.design ?? null, desk.preview.proof)));
+  /** What stands on the sheet to be written in, and the way to any place of it. */
+  export const texts = untrack(() => new DraftTexts(desk, composing));
   let chip = $state<OpenChip | null>(null);
   let drawn = $state(false);
   /** Where the page's slip stands; null while it is closed. */
   let paged = $state<HTMLElement | null>(null);
   let dropped = $state<{ id: string; file: File } | null>(null);
-  let section = $state<HTMLElement>();
   let filesLine = $state<DraftFiles>();
   /** The block the cursor was in last. */
   let last: string | undefined;
@@ -94,143 +84,14 @@
   });
   const sentences = $derived(new Map(Object.entries(desk.preview.proof?.rendering?.conditions ?? {})));
 
-  /** A text that has moved is made anew before the old one goes, which then is not the one that is known. */
-  function put(key: string, one: DraftField | SourceEditor | undefined) {
-    if (one) texts[key] = one;
-    else delete texts[key];
-  }
-
-  /** The text that a chip stands in. */
-  function chipped(key: string): DraftField | undefined {
-    return texts[key] as DraftField | undefined;
-  }
-
-  function textOf(block: Block | undefined): Paragraph[] {
-    return (block?.text as Paragraph[] | undefined) ?? [];
-  }
-
-  function slotsOf(design: Schemas['Draft']['design'], proof: Schemas['ShownProof'] | null): Slots {
-    if (!proof?.rendering) return new Slots([], () => []);
-    const blocks = blocksById(composing.bodies.read(design));
-    return new Slots(proof.rendering.slots, (id) => lengthsOf(textOf(blocks.get(id))));
-  }
-
-  /** Takes in what the server read: where everything stands, and which fields there are. */
-  export function read(draft: Schemas['Draft'], proof: Schemas['ShownProof']): void {
-    texts.SUBJECT?.chipUp(draft.subject, proof.subject.chips);
-    texts.PREVIEW_TEXT?.chipUp(draft.previewText, proof.previewText.chips);
-    if (draft.plainText) texts.PLAIN_TEXT?.chipUp(draft.plainText.words, proof.plainText?.chips ?? []);
-    if (!proof.rendering) {
-      texts.BODY?.chipUp(draft.body, proof.body.chips);
-      return;
-    }
-    const blocks = blocksById(composing.bodies.read(draft.design));
-    slots = slotsOf(draft.design, proof);
-    for (const [field, text] of Object.entries(texts)) {
-      if (!text || !/[/#]/.test(field)) continue;
-      const [id, key] = split(field);
-      const block = blocks.get(id);
-      const chips = slots.within(proof.body.chips, field);
-      const before = proved.get(text);
-      if (!block || (before?.block === block && sameChips(before.chips, chips))) continue;
-      const words = key === undefined ? JSON.stringify(textOf(block)) : stringAt(block, key);
-      if (text.chipUp(words, chips)) proved.set(text, { block, chips });
-      else proved.delete(text);
-    }
-  }
-
   /** Attaches files from this computer. */
   export function attach(files: File[]): void {
     void filesLine?.attach(files);
   }
 
-  /** The block of a field, and its string; none for its formatted text. */
-  function split(field: string): [string, string | undefined] {
-    const at = field.search(/[/#]/);
-    return [field.slice(0, at), field[at] === '#' ? undefined : field.slice(at + 1)];
-  }
-
-  /** The text that a place of a part lies in, and where in it. */
-  function spot(part: Part, at: number): { key: string; at: number } {
-    if (part !== 'BODY' || !designed) return { key: part, at };
-    const { field, at: within } = slots.spot(at);
-    return { key: field, at: within };
-  }
-
-  function partOf(id: string): HTMLElement | null | undefined {
-    return section?.querySelector<HTMLElement>(`[data-part="${CSS.escape(id)}"]`);
-  }
-
-  /** Goes to a place of the words, or to a block. */
-  export function goTo(part: Part, at: number, block?: string | null): void {
-    if (part === 'AROUND') return around()?.scrollIntoView({ block: 'center' });
-    const { key, at: within } = spot(part, at);
-    if (block && !key.startsWith(block)) partOf(block)?.querySelector<HTMLElement>('[data-handle]')?.focus();
-    else texts[key]?.goTo(within);
-  }
-
-  /** What the style says around plain words is read below them, and changed elsewhere. */
-  function around(): Element | undefined {
-    return [...(section?.querySelectorAll('.around') ?? [])].at(-1);
-  }
-
-  /** Where a note stands, from the top of the window. */
-  export function topOf(note: Note): number {
-    if (note.part === 'AROUND') return around()?.getBoundingClientRect().top ?? 0;
-    const { key, at } = spot(note.part, note.start);
-    if (note.block && !key.startsWith(note.block)) {
-      return partOf(note.block)?.getBoundingClientRect().top ?? 0;
-    }
-    return texts[key]?.topOf(at) ?? 0;
-  }
-
-  /** Puts other words in the place of a stretch, and the cursor there. */
-  export function replace(part: Part, start: number, end: number, words: string): void {
-    const { key, at } = spot(part, start);
-    texts[key]?.replaceSource(at, at + end - start, words);
-    texts[key]?.focus();
-  }
-
-  /** Puts other words in the place of a stretch of one text, by its key. */
-  export function replaceIn(key: string, start: number, end: number, words: string): void {
-    texts[key]?.replaceSource(start, end, words);
-    texts[key]?.focus();
-  }
-
-  /** Goes to a word of a block, the how manieth of its kind there; to the block's first text when it is not written there. */
-  export function goToWord(block: string, word: string, nth: number): void {
-    const fields = Object.keys(texts).filter((field) => field.startsWith(block));
-    const holder = word ? fields.find((field) => texts[field]?.goToWord(word, nth)) : undefined;
-    if (holder) return;
-    if (fields.length) texts[fields[0]]?.goTo(0);
-    else partOf(block)?.querySelector<HTMLElement>('[data-handle]')?.focus();
-  }
-
-  export function focusSubject(): void {
-    texts.SUBJECT?.focus();
-  }
-
-  /** Goes to the end of the words. */
-  export function focusText(): void {
-    const first = texts.BODY ?? Object.entries(texts).find(([key]) => /#/.test(key))?.[1];
-    first?.focus();
-    if (first && 'toEnd' in first) first.toEnd();
-  }
-
-  /** Until every block stands there; the first ones are written in before. */
-  export async function allDrawn(): Promise<void> {
-    const all = () => section?.querySelectorAll('[data-block]').length ?? 0;
-    while (section?.isConnected && all() < composing.numbers.size)
-      await new Promise((done) => requestAnimationFrame(done));
-  }
-
-  /** The first field that is to be filled in still, with where it stands. */
-  export function firstField(): { chip: Chip; anchor: HTMLElement } | null {
-    for (const dom of section?.querySelectorAll<HTMLElement>('[data-written]') ?? []) {
-      const chip = desk.preview.met.get(dom.dataset.written!);
-      if (chip) return { chip, anchor: dom };
-    }
-    return null;
+  /** To where files are attached. */
+  export function focusFiles(): void {
+    filesLine?.focus();
   }
 
   function goBack(way: 1 | -1) {
@@ -252,7 +113,7 @@
     shortcuts([
       { key: 'Ctrl+z', label: 'Undo', run: () => goBack(-1) },
       { key: 'Ctrl+y', label: 'Redo', run: () => goBack(1) },
-      ...bodyKeys(composing, current, (id) => partOf(id)?.querySelector<HTMLElement>('[data-handle]'), draw),
+      ...bodyKeys(composing, current, (id) => texts.handleOf(id), draw),
     ]),
   );
 
@@ -283,7 +144,7 @@
   onchange: (next: string) => void,
 )}
   <DraftField
-    bind:this={() => chipped(key), (one: DraftField | undefined) => put(key, one)}
+    bind:this={() => texts.chipped(key), (one: DraftField | undefined) => texts.put(key, one)}
     {label}
     {source}
     {chips}
@@ -308,9 +169,7 @@
 {#snippet source(block: Block)}
   {@const name = `${block.id}/source`}
   <SourceEditor
-    bind:this={
-      () => texts[name] as SourceEditor | undefined, (one: SourceEditor | undefined) => put(name, one)
-    }
+    bind:this={() => texts.source(name), (one: SourceEditor | undefined) => texts.put(name, one)}
     label={desk.draft!.mode === 'SOURCE'
       ? 'Source'
       : `Block ${composing.numbers.get(block.id)}, ${stringLabel(block.kind, 'source')}`}
@@ -328,8 +187,8 @@
     name,
     label,
     JSON.stringify(textOf(block)),
-    untrack(() => slots.within(desk.preview.proof!.body.chips, name)),
-    slots.within(bodyNotes, name),
+    untrack(() => texts.slots.within(desk.preview.proof!.body.chips, name)),
+    texts.slots.within(bodyNotes, name),
     { rich: true, placeholder },
     (next) => changeText(block.id, next),
   )}
@@ -356,7 +215,7 @@
   class="draft"
   class:message
   aria-label={message ? 'Message' : 'Draft'}
-  bind:this={section}
+  bind:this={() => texts.section, (one) => (texts.section = one)}
   onfocusin={() => (last = current() ?? last)}
 >
   {#key desk.generation}
@@ -405,8 +264,8 @@
               name,
               `Block ${composing.numbers.get(block.id)}, ${stringLabel(block.kind, key)}`,
               stringAt(block, key),
-              untrack(() => slots.within(desk.preview.proof!.body.chips, name)),
-              slots.within(bodyNotes, name),
+              untrack(() => texts.slots.within(desk.preview.proof!.body.chips, name)),
+              texts.slots.within(bodyNotes, name),
               { oneLine: true, placeholder },
               (next) => changeString(block.id, key, next),
             )}
@@ -452,7 +311,7 @@
   {#if whole}
     <div class="line along">
       <span>Files</span>
-      <DraftFiles bind:this={filesLine} {desk} {attached} {documents} />
+      <DraftFiles bind:this={filesLine} {desk} {attached} {documents} more={moreFiles} />
     </div>
     {#if !message}
       <div class="line along">
@@ -466,7 +325,7 @@
   {/if}
 </section>
 <BodySlips {desk} {composing} bind:paged bind:dropped />
-<FieldSlips {desk} bind:chip fieldOf={chipped} />
+<FieldSlips {desk} bind:chip fieldOf={(key) => texts.chipped(key)} />
 
 <style>
   .draft {

@@ -8,31 +8,25 @@
     EditorState,
     NodeSelection,
     Plugin,
-    PluginKey,
     TextSelection,
     type Transaction,
   } from 'prosemirror-state';
-  import { type Decoration, DecorationSet, EditorView } from 'prosemirror-view';
+  import { EditorView } from 'prosemirror-view';
   import type { Schemas } from '../api/client';
   import {
     chipsMet,
     choiceAt,
     documentOf,
-    draftSchema,
     pastedLines,
     positionOf,
     sourceOf,
     type Chip,
     type PlacedMark,
   } from './draftText';
-  import {
-    alreadyDrawn,
-    choiceDecorations,
-    drawn,
-    handDecorations,
-    noteDecorations,
-  } from './draftDecorations';
-  import { blankChip, chipOf, choiceChips, findFields, type FoundField } from './finding';
+  import { DrawnMarks } from './drawnMarks';
+  import { FinderAtCursor } from './finderAtCursor.svelte';
+  import type { FoundField } from './finding';
+  import { LooksAtCursor } from './looksAtCursor.svelte';
   import type { About } from '../library/about';
   import { withBranch, withoutBranch, withoutChoice } from './draftChoices';
   import {
@@ -49,7 +43,7 @@
   import type { Paragraph } from './body/body';
   import RichBar from './body/RichBar.svelte';
   import type { Hand } from './writing';
-  import { looksOf, richKeys, typingRules, type Looks } from './body/richCommands';
+  import { richKeys, typingRules } from './body/richCommands';
   import { paragraphsOf, richDocument } from './body/richText';
 
   /**
@@ -104,16 +98,13 @@
   } = $props();
 
   const id = $props.id();
-  const notesKey = new PluginKey<DecorationSet>('notes');
-  const handKey = new PluginKey<DecorationSet>('hand');
-  const choicesKey = new PluginKey<DecorationSet>('choices');
+  const marks = new DrawnMarks();
   let view: EditorView | undefined;
-  let finding = $state<{ query: string; from: number; to: number; rect: DOMRect } | null>(null);
-  let asked = false;
-  let at = $state(0);
-  const found = $derived(finding ? findFields(fields, finding.query, special) : []);
-  let looks = $state<{ looks: Looks; rect: DOMRect } | null>(null);
-  let linking = $state(false);
+  const finder = new FinderAtCursor(
+    () => fields,
+    () => special,
+  );
+  const looks = new LooksAtCursor();
   /** The text as it was given or told last. */
   let current = untrack(() => source);
   /** Whether nothing is written in it, not even half a field. */
@@ -144,7 +135,7 @@
     const given = source;
     if (!view || given === current) return;
     current = given;
-    finding = null;
+    finder.close();
     untrack(() => takeWords(view!, given));
   });
 
@@ -160,21 +151,9 @@
     if (!stay || !view.hasFocus()) view.focus();
   }
 
-  function readLooks(editor: EditorView) {
-    const { empty, from } = editor.state.selection;
-    if (!rich || !editable || (empty && !linking) || editor.state.selection instanceof NodeSelection) {
-      looks = null;
-      return;
-    }
-    const { left, right, top, bottom } = editor.coordsAtPos(from);
-    looks = { looks: looksOf(editor.state), rect: new DOMRect(left, top, right - left, bottom - top) };
-  }
-
   /** Opens the text slip at the cursor, for those who have no mouse. */
   function openBar(editor: EditorView, link: boolean): boolean {
-    const { left, right, top, bottom } = editor.coordsAtPos(editor.state.selection.from);
-    linking = link;
-    looks = { looks: looksOf(editor.state), rect: new DOMRect(left, top, right - left, bottom - top) };
+    looks.ask(editor, link);
     if (!link) requestAnimationFrame(() => bar?.querySelector<HTMLElement>('button')?.focus());
     return true;
   }
@@ -191,7 +170,7 @@
   function openChip(editor: EditorView): boolean {
     const tr = withOpenChip(editor.state);
     if (!tr) return false;
-    asked = true;
+    finder.ask();
     editor.dispatch(tr);
     return true;
   }
@@ -213,58 +192,24 @@
   function onKey(editor: EditorView, event: KeyboardEvent): boolean {
     if (!event.isComposing) readCursor(editor);
     if (event.key === 'Backspace' && !event.ctrlKey && !event.altKey) return openChip(editor);
-    if (!finding) return false;
-    if (event.key === 'ArrowDown') at = (at + 1) % Math.max(found.length, 1);
-    else if (event.key === 'ArrowUp') at = (at + found.length - 1) % Math.max(found.length, 1);
-    else if ((event.key === 'Enter' || event.key === 'Tab') && found[at]) putIn(found[at]);
-    else if (event.key === 'Escape') leaveFinder();
-    else return false;
+    if (!finder.open) return false;
+    const done = finder.key(event);
+    if (!done) return false;
+    if (done === 'chosen') putIn(finder.found[finder.at]);
+    if (done === 'left') leaveFinder();
     event.preventDefault();
     event.stopPropagation();
     return true;
   }
 
   function leaveFinder() {
-    asked = false;
-    finding = null;
+    finder.close();
     tell();
   }
 
   function putIn(field: FoundField) {
-    if (!view || !finding) return;
-    const { from, to } = finding;
-    asked = false;
-    finding = null;
-    const chips =
-      field.special === 'when'
-        ? choiceChips(fields)
-        : [field.special === 'write in' ? blankChip() : chipOf(field)];
-    const tr = view.state.tr.replaceWith(
-      from,
-      to,
-      chips.map((chip) => draftSchema.node('field', { chip })),
-    );
-    // In a choice one goes on with the words of its first branch.
-    view.dispatch(tr.setSelection(TextSelection.create(tr.doc, from + 1)).scrollIntoView());
-    view.focus();
-    if (field.special) onchip(chips[0], from, view.nodeDOM(from) as HTMLElement);
-  }
-
-  /** The opening brace before the cursor and what was typed after it, while the finder is asked for. */
-  function readFinder(state: EditorState) {
-    const { $from: cursor, empty } = state.selection;
-    const before = cursor.parent.textBetween(0, cursor.parentOffset, '', '\uFFFC');
-    const brace = before.lastIndexOf('{');
-    const query = before.slice(brace + 1);
-    if (!asked || !empty || brace < 0 || /[}\uFFFC]/.test(query)) {
-      asked = false;
-      finding = null;
-      return;
-    }
-    const from = cursor.start() + brace;
-    if (finding?.query !== query) at = 0;
-    const { left, right, top, bottom } = view!.coordsAtPos(from);
-    finding = { query, from, to: cursor.pos, rect: new DOMRect(left, top, right - left, bottom - top) };
+    const put = view && finder.putIn(view, field);
+    if (put && field.special) onchip(put.chip, put.at, view!.nodeDOM(put.at) as HTMLElement);
   }
 
   const barKeys: Record<string, Command> = {
@@ -296,10 +241,7 @@
             keymap({ 'Mod-z': goBack(-1), 'Mod-y': goBack(1), 'Mod-Shift-z': goBack(1) }),
             ...(rich ? [typingRules(), keymap(richKeys), keymap(barKeys)] : []),
             keymap(baseKeymap),
-            // Drawn with it: to draw them afterwards takes as long again.
-            drawn(choicesKey, choiceDecorations(doc, chips)),
-            drawn(notesKey, noteDecorations(doc, notes)),
-            drawn(handKey, hand ? handDecorations(doc, hand) : []),
+            ...marks.plugins(doc, chips, notes, hand),
           ],
         }),
         editable: () => editable,
@@ -310,12 +252,12 @@
           'aria-readonly': String(!editable),
           ...(editable ? {} : { tabindex: '0' }),
           'aria-controls': `${id}-finder`,
-          ...(finding && found[at] ? { 'aria-activedescendant': `${id}-finder-${at}` } : {}),
+          ...(finder.found[finder.at] ? { 'aria-activedescendant': `${id}-finder-${finder.at}` } : {}),
           spellcheck: 'true',
         }),
         handleKeyDown: onKey,
         handleTextInput: (editor, from, to, text) => {
-          if (text === '{') asked = true;
+          if (text === '{') finder.ask();
           // A keyboard has no control characters; what sends some anyway means the rest.
           const clean = pastedLines(text, true)[0];
           if (clean !== text) editor.dispatch(editor.state.tr.insertText(clean, from, to));
@@ -346,12 +288,9 @@
         handleDOMEvents: {
           focus: () => (onfocus?.(), false),
           blur: () => {
-            if (finding) leaveFinder();
+            if (finder.open) leaveFinder();
             requestAnimationFrame(() => {
-              if (looks && !bar?.contains(document.activeElement)) {
-                looks = null;
-                linking = false;
-              }
+              if (looks.open && !bar?.contains(document.activeElement)) looks.close();
             });
             return false;
           },
@@ -361,10 +300,10 @@
           const before = view!.state.doc;
           view!.updateState(view!.state.apply(tr));
           blank = isBlank(view!.state);
-          if (tr.docChanged || tr.selectionSet) readFinder(view!.state);
-          if (tr.selectionSet || tr.docChanged || tr.storedMarksSet) readLooks(view!);
+          if (tr.docChanged || tr.selectionSet) finder.read(view!.state, view!);
+          if (rich && editable && (tr.selectionSet || tr.docChanged || tr.storedMarksSet)) looks.read(view!);
           // While a field is being chosen the half-written one is nobody else's business.
-          if (!before.eq(view!.state.doc) && !finding) tell();
+          if (!before.eq(view!.state.doc) && !finder.open) tell();
         },
       },
     );
@@ -377,12 +316,12 @@
   }
 
   $effect(() => {
-    void notes;
-    showNotes();
+    const given = notes;
+    if (view) marks.showNotes(view, given);
   });
 
   $effect(() => {
-    if (view && hand) show(handKey, handDecorations(view.state.doc, hand));
+    if (view && hand) marks.showHand(view, hand);
   });
 
   // What a screen reader is told changes with them, and the editor asks for it only when it is drawn.
@@ -392,30 +331,16 @@
     view?.setProps({});
   });
 
-  function showNotes() {
-    if (view) show(notesKey, noteDecorations(view.state.doc, notes));
-  }
-
-  function showChoices(found: Chip[]) {
-    if (view) show(choicesKey, choiceDecorations(view.state.doc, found));
-  }
-
-  function show(key: PluginKey<DecorationSet>, set: Decoration[]) {
-    const { doc, tr } = view!.state;
-    if (alreadyDrawn(key.getState(view!.state), set)) return;
-    view!.dispatch(tr.setMeta(key, DecorationSet.create(doc, set)).setMeta('addToHistory', false));
-  }
-
   /**
    * Turns fields that stand as plain characters into chips, if the text is still what the server read.
    *
    * @returns whether that was done, with all of them
    */
   export function chipUp(proved: string, foundChips: Chip[]): boolean {
-    if (!view || finding || (rich ? current : sourceOf(view.state.doc)) !== proved) return false;
+    if (!view || finder.open || (rich ? current : sourceOf(view.state.doc)) !== proved) return false;
     const { tr, all } = withChips(view.state, foundChips);
     if (tr.docChanged) view.dispatch(tr);
-    showChoices(foundChips);
+    marks.showChoices(view, foundChips);
     return all;
   }
 
@@ -506,27 +431,32 @@
 </script>
 
 <DraftText {rich} {oneLine} {placeholder} empty={blank} mount={(element) => untrack(() => mount(element))} />
-{#if looks}
+{#if looks.open}
   <div
     bind:this={bar}
     onfocusout={({ relatedTarget }) => {
       const to = relatedTarget as Node | null;
-      if (!bar?.contains(to) && !view?.dom.contains(to)) {
-        looks = null;
-        linking = false;
-      }
+      if (!bar?.contains(to) && !view?.dom.contains(to)) looks.close();
     }}
   >
     <RichBar
-      rect={looks.rect}
-      looks={looks.looks}
-      bind:linking
+      rect={looks.open.rect}
+      looks={looks.open.looks}
+      bind:linking={looks.linking}
       {run}
       onleave={() => {
-        looks = null;
+        looks.open = null;
         view?.focus();
       }}
     />
   </div>
 {/if}
-<FieldFinder id="{id}-finder" rect={finding?.rect} {found} {at} {about} {filled} onchoose={putIn} />
+<FieldFinder
+  id="{id}-finder"
+  rect={finder.open?.rect}
+  found={finder.found}
+  at={finder.at}
+  {about}
+  {filled}
+  onchoose={putIn}
+/>

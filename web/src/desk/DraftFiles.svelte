@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
@@ -11,12 +12,15 @@
     desk,
     attached = [],
     documents = [],
+    more,
   }: {
     desk: Writing;
     /** What is known of the files of a message, which need not be in Materials. */
     attached?: Schemas['KeptFile'][];
     /** Files of the deal it is about. */
     documents?: Schemas['KeptFile'][];
+    /** Where else a file can come from; it is given what takes one. */
+    more?: Snippet<[(file: Schemas['KeptFile']) => void]>;
   } = $props();
 
   let all = $state<Schemas['KeptFile'][]>([]);
@@ -53,9 +57,20 @@
     desk.change({ files: [...chosen, id] }, true);
   }
 
+  /** Attaches a file that was made for this message. */
+  function takeMade(file: Schemas['KeptFile']) {
+    mine = [...mine, file];
+    add(file.id);
+  }
+
   /** Attaches files from this computer, one after another. */
   export async function attach(files: Iterable<File>): Promise<void> {
     for (const file of files) await take(file);
+  }
+
+  /** To where files are attached. */
+  export function focus(): void {
+    opener?.focus();
   }
 
   async function take(file: File | undefined) {
@@ -93,7 +108,9 @@
 <span class="files">
   {#each chosen as id (id)}
     <span class="file"
-      >{name(id)}{#if apart && sizeOf(id)}<small>, {sizeOf(id)}</small>{/if}{#if desk.mayChange}
+      >{#if known.some((file) => file.id === id)}<a href="/api/materials/files/{id}" download={name(id)}
+          >{name(id)}</a
+        >{:else}{name(id)}{/if}{#if apart && sizeOf(id)}<small>, {sizeOf(id)}</small>{/if}{#if desk.mayChange}
         <InlineButton
           soft
           aria-label="Remove {name(id)}"
@@ -129,10 +146,15 @@
       onchange={(event) => void attach([...(event.currentTarget.files ?? [])])}
     />
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+    {@render more?.(takeMade)}
   </Slip>
 {/if}
 
 <style>
+  .file a {
+    color: inherit;
+  }
+
   .files {
     display: flex;
     flex-wrap: wrap;

@@ -6,7 +6,8 @@
   import MessageFrame, { type Way } from '../ui/MessageFrame.svelte';
   import { stopAt, STOPS, type Stop } from '../ui/previewWidth';
   import ViewSwitch from '../ui/ViewSwitch.svelte';
-  import ProofPeople from './ProofPeople.svelte';
+  import MergedPieces from './MergedPieces.svelte';
+  import PreviewWho from './PreviewWho.svelte';
   import StressBar from './StressBar.svelte';
   import Why from './Why.svelte';
   import { Beside } from './beside.svelte';
@@ -56,6 +57,15 @@
     });
   });
 
+  /** Where it is to be had on paper; HTML that was brought in is not. */
+  const paper = $derived.by(() => {
+    if (!proof || !desk.id || !['LETTER', 'DESIGNED'].includes(desk.draft?.mode ?? '') || !proof.person.id)
+      return '';
+    const { kind, id, deal } = proof.person;
+    const whom = new URLSearchParams({ kind, person: id, ...(deal ? { deal } : {}) });
+    return `/api/templates/${other ?? desk.id}/paper?${whom}`;
+  });
+
   /** Goes on to the next language, at last back to this one. */
   function nextLanguage() {
     const at = languages.findIndex((one) => one.id === (other ?? desk.id));
@@ -71,8 +81,6 @@
     if (chosen in STOPS) width = STOPS[chosen as Stop];
   }
   let whole = $state(false);
-  let choosing = $state(false);
-  let opener = $state<HTMLButtonElement>();
   let frame = $state<MessageFrame>();
 
   // The block that is written in is kept in view here too.
@@ -82,11 +90,11 @@
 
   type Part = Schemas['ShownNote']['part'];
   type Piece = Schemas['ShownPiece'];
-  let pointed = $state<{ piece: Piece; part: Part; anchor: HTMLElement; pinned: boolean } | null>(null);
+  type Pointed = { piece: Piece; part: Part; anchor: HTMLElement; pinned: boolean };
+  let pointed = $state<Pointed | null>(null);
 
-  function point(piece: Piece, part: Part, event: Event) {
-    if (!pointed?.pinned)
-      pointed = { piece, part, anchor: event.currentTarget as HTMLElement, pinned: false };
+  function point(at: Pointed) {
+    if (!pointed?.pinned) pointed = at;
   }
 
   function leave() {
@@ -116,68 +124,16 @@
   });
 </script>
 
-{#snippet word(piece: Piece, part: Part, kind: string, text: string)}<button
-    class={kind}
-    style:--colour="var(--{piece.source || 'date'})"
-    onpointerenter={(event) => point(piece, part, event)}
-    onpointerleave={leave}
-    onfocus={(event) => point(piece, part, event)}
-    onblur={leave}
-    onclick={(event) => (pointed = { piece, part, anchor: event.currentTarget as HTMLElement, pinned: true })}
-    ><bdi>{text}</bdi></button
-  >{/snippet}
-
-{#snippet pieces(list: Piece[], part: Part)}
-  {#if other}{list.map((piece) => piece.text || piece.label).join('')}{:else}{@render marked(list, part)}{/if}
-{/snippet}
-
-{#snippet marked(list: Piece[], part: Part)}
-  {#each list as piece, i (i)}{#if piece.origin === 'GAP'}{@render word(
-        piece,
-        part,
-        'gap',
-        `${piece.label}?`,
-      )}{:else if piece.origin === 'ASKED'}{@render word(
-        piece,
-        part,
-        'blank',
-        piece.label,
-      )}{:else if piece.origin === 'BROKEN'}<span class="gap">{piece.text}</span
-      >{:else if piece.written && piece.text}{@render word(
-        piece,
-        part,
-        piece.origin === 'FALLBACK' ? 'value fallback' : 'value',
-        piece.text,
-      )}{:else}{piece.text}{/if}{/each}
-{/snippet}
+{#snippet pieces(list: Piece[], part: Part)}<MergedPieces
+    pieces={list}
+    bare={!!other}
+    onpoint={(piece, anchor) => point({ piece, part, anchor, pinned: false })}
+    onleave={leave}
+    onpin={(piece, anchor) => (pointed = { piece, part, anchor, pinned: true })}
+  />{/snippet}
 
 <section class="proof" class:whole aria-label="Preview">
-  <div class="who">
-    <span class="as">As</span>
-    <button
-      class="step"
-      aria-label="Previous person"
-      title="Previous person (Shift+F9)"
-      onclick={() => void desk.people.step(false)}>‹</button
-    >
-    <button
-      class="person"
-      bind:this={opener}
-      aria-expanded={choosing}
-      title="Choose whom to preview as"
-      onclick={() => (choosing = !choosing)}><bdi>{proof?.person.name ?? '…'}</bdi></button
-    >
-    <button
-      class="step"
-      aria-label="Next person"
-      title="Next person (F9)"
-      onclick={() => void desk.people.step(true)}>›</button
-    >
-    <span class="as">will read it</span>
-    <span class="of"
-      >{desk.people.total ? `of ${desk.people.total}` : proof ? 'made up, until you have contacts' : ''}</span
-    >
-  </div>
+  <PreviewWho {desk} />
   <StressBar {desk} />
   {#if proof && shown}
     <p class="about">
@@ -230,6 +186,7 @@
     {#if shown.rendering}
       <p class="ways">
         <ViewSwitch label="How to look at it" ways={WAYS} bind:way={() => way as Way, look} />
+        {#if paper}<a href={paper} target="_blank" rel="noopener" title="As it would be printed">PDF</a>{/if}
         <Button quiet title="The whole page (p)" onclick={() => (whole = !whole)}
           >{whole ? 'back to the draft' : 'whole page'}</Button
         >
@@ -290,17 +247,6 @@
     />
   {/key}
 {/if}
-{#if choosing && desk.draft}
-  <ProofPeople
-    about={desk.draft.about}
-    anchor={opener}
-    onclose={() => (choosing = false)}
-    onchoose={(person) => {
-      choosing = false;
-      void desk.people.take(person);
-    }}
-  />
-{/if}
 
 <style>
   .proof {
@@ -324,54 +270,20 @@
     padding-bottom: 6px;
   }
 
+  .ways a {
+    margin-left: auto;
+    padding: 0 8px;
+    color: var(--ink);
+    font-size: 13.5px;
+    text-underline-offset: 3px;
+  }
+
   .sheet {
     border: 1px solid var(--rule);
   }
 
   pre.mail {
     margin: 0;
-  }
-
-  .who {
-    display: flex;
-    align-items: baseline;
-    gap: 4px;
-  }
-
-  .step,
-  .person {
-    min-width: 24px;
-    min-height: 26px;
-    padding: 0 4px;
-    border: 0;
-    background: none;
-    color: var(--ink);
-    font: 500 19px/1.2 var(--serif);
-    cursor: pointer;
-  }
-
-  .person {
-    color: var(--ink);
-    font-size: 17px;
-    text-align: left;
-    overflow-wrap: anywhere;
-  }
-
-  .person:hover {
-    text-decoration: underline dotted;
-  }
-
-  .as {
-    color: var(--ink-soft);
-    font-size: 13px;
-    white-space: nowrap;
-  }
-
-  .of {
-    margin-left: auto;
-    color: var(--ink-soft);
-    font-size: 12.5px;
-    white-space: nowrap;
   }
 
   .about {
@@ -452,42 +364,6 @@
   .around:first-child,
   .words:not(:last-child) {
     margin-bottom: 1.5em;
-  }
-
-  .mail button,
-  .subject button,
-  .first button,
-  .preview button {
-    display: inline;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: inherit;
-    font: inherit;
-    text-align: left;
-    white-space: pre-wrap;
-    cursor: pointer;
-    overflow-wrap: anywhere;
-  }
-
-  .proof .value {
-    border-bottom: 1.5px dotted var(--colour);
-  }
-
-  .proof .fallback {
-    background: var(--query-tint);
-  }
-
-  .proof .gap {
-    padding: 0 4px;
-    background: var(--stop-tint);
-    color: var(--stop);
-  }
-
-  .proof .blank {
-    padding: 0 5px;
-    border: 1px dotted var(--ink);
-    border-radius: var(--corner);
   }
 
   .failed {

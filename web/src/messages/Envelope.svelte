@@ -44,6 +44,9 @@
   let when = $state<HTMLElement | null>(null);
   let failed = $state('');
   let asked = 0;
+  let line = $state<HTMLElement>();
+  let othersButton = $state<HTMLButtonElement>();
+  let hourButton = $state<HTMLButtonElement>();
 
   const wishes = $derived<Schemas['SendingWishes']>(
     message.envelope.wishes ?? { also: [], cc: [], bcc: [], replyTo: null, toName: null, hour: null },
@@ -85,6 +88,14 @@
     untrack(() => void read());
   });
 
+  /** Goes to where a part of it is chosen. */
+  export function open(part: string): void {
+    line?.scrollIntoView({ block: 'nearest' });
+    if (part === 'hour') when = hourButton!;
+    else if (part !== 'address') others = othersButton!;
+    else (line?.querySelector<HTMLElement>('[aria-label="Address"]') ?? othersButton!).focus();
+  }
+
   function change(now: Schemas['SendingWishes']) {
     const greeted = JSON.stringify(now.also ?? []) !== JSON.stringify(wishes.also ?? []);
     if (greeted) onpeople(now);
@@ -95,7 +106,7 @@
   }
 </script>
 
-<p class="envelope">
+<p class="envelope" bind:this={line}>
   From
   {#if shown && shown.senders.length > 1}
     <SmallSelect
@@ -136,6 +147,7 @@
   {#if shown?.also.length}and <b>{shown.also.map((one) => one.name).join(', ')}</b>{/if}
   {#if copies.length}with a copy to <b>{copies.join(', ')}</b>{/if}
   <InlineButton
+    bind:element={othersButton}
     aria-expanded={!!others}
     onclick={(event) => (others = others ? null : (event.currentTarget as HTMLElement))}
     >{shown?.also.length || copies.length ? 'change who gets it' : 'and nobody else'}</InlineButton
@@ -154,6 +166,7 @@
   {#if wishes.replyTo}· replies go to <b>{wishes.replyTo}</b>{/if}
   · leaves
   <InlineButton
+    bind:element={hourButton}
     aria-expanded={!!when}
     onclick={(event) => (when = when ? null : (event.currentTarget as HTMLElement))}
     >{!shown?.hour

@@ -2,17 +2,34 @@
   import type { Schemas } from '../api/client';
 
   /** What has to be fixed before a message can leave; each leads to its place. */
-  let { stops, onshow }: { stops: Schemas['Stop'][]; onshow: (stop: Schemas['Stop']) => void } = $props();
+  let {
+    envelope,
+    stops,
+    onenvelope,
+    onshow,
+  }: {
+    /** What is wrong with whom it goes to, with what and when. */
+    envelope: Schemas['EnvelopeStop'][];
+    /** What is wrong with its words. */
+    stops: Schemas['Stop'][];
+    onenvelope: (stop: Schemas['EnvelopeStop']) => void;
+    onshow: (stop: Schemas['Stop']) => void;
+  } = $props();
+
+  const all = $derived([
+    ...envelope.map((stop) => ({ ...stop, show: () => onenvelope(stop) })),
+    ...stops.map((stop) => ({ ...stop, show: () => onshow(stop) })),
+  ]);
 </script>
 
 <section aria-label="Must fix">
   <p role="status">
-    {stops.length === 1 ? 'One thing' : `${stops.length} things`} to fix before this message can go:
+    {all.length === 1 ? 'One thing' : `${all.length} things`} to fix before this message can go:
   </p>
   <ol>
-    {#each stops as stop, i (i)}
+    {#each all as stop, i (i)}
       <li>
-        <button onclick={() => onshow(stop)}>{stop.title}</button>
+        <button onclick={stop.show}>{stop.title}</button>
         <span>{stop.remedy}</span>
       </li>
     {/each}

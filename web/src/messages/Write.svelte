@@ -9,16 +9,19 @@
   import type { Chip } from '../desk/draftText';
   import Button from '../ui/Button.svelte';
   import MessageFrame from '../ui/MessageFrame.svelte';
-  import { notify } from '../ui/notices.svelte';
   import BlanksForm from './BlanksForm.svelte';
+  import { takeBack, takeNewer } from './byHand';
   import ChangeSlip from './ChangeSlip.svelte';
+  import { Conversation } from './conversation.svelte';
   import EnvelopeLine from './Envelope.svelte';
   import GapSlip from './GapSlip.svelte';
   import { isKeptMessage } from './keptMessage';
+  import { MergingAgain } from './mergingAgain.svelte';
   import { MessageState, type Envelope } from './messageState.svelte';
   import { openKept } from './opening';
   import MessageSheet from './MessageSheet.svelte';
   import NewerValues from './NewerValues.svelte';
+  import { discard, putAside } from './puttingAside';
   import SendRow from './SendRow.svelte';
   import StopsList from './StopsList.svelte';
   import { onItsWay } from './takingBack';
@@ -79,8 +82,9 @@
   let writing = $state(false);
   /** Whether the chooser may go: to take its preview away takes longer than to hide it, and the message is to be seen first. */
   let begun = $state(false);
-  let follows = $state(untrack(() => after));
+  const conversation = untrack(() => new Conversation(message, after));
   let envelope = $state<Schemas['ShownEnvelope'] | null>(null);
+  let envelopeLine = $state<EnvelopeLine>();
   let wrong = $state('');
   let sending = $state(false);
   let gap = $state<{ piece: Schemas['ShownPiece']; anchor: HTMLElement } | null>(null);
@@ -95,13 +99,15 @@
   const proof = $derived(message.preview.proof);
   const open = $derived((proof?.blanks ?? []).filter((one) => !one.answer).map((one) => one.hint));
   const notes = $derived((proof?.notes ?? []).filter((one) => !one.waved));
+  /** How much has to be fixed before it can go. */
+  const toFix = $derived(message.stops.length + (envelope?.stops.length ?? 0));
   /** Changes when lines of the message may have moved. */
   let layout = $state(0);
   let noteAt = -1;
 
   message.preview.onproof = (read, fresh) => {
     void tick().then(() => {
-      draft?.read(read, fresh);
+      draft?.texts.read(read, fresh);
       layout++;
       message.settleWhatIsKnown(fresh);
     });
@@ -122,18 +128,10 @@
       const found = await openKept(message, key, wanted);
       writing = begun = found === 'message';
       if (found === 'gone') onclose();
-      await findFollowed();
+      await conversation.find();
     } catch (failure) {
       wrong = sentence(failure);
     }
-  }
-
-  /** The message that this one follows, which a draft names by its identifier. */
-  async function findFollowed() {
-    const id = message.envelope.after;
-    if (!id || follows?.id === id) return;
-    const { read } = await ask('get', '/api/messages/{id}', { params: { id } });
-    follows = { id, subject: read.subject };
   }
 
   async function begin(template: string | null, mode: Mode | null) {
@@ -145,7 +143,7 @@
   async function merge(mode: Mode | null = null) {
     try {
       wrong = '';
-      await message.begin(mode ?? message.draft?.mode ?? null, conversation());
+      await message.begin(mode ?? message.draft?.mode ?? null, conversation.subject());
       writing = true;
       await untilRead();
       requestAnimationFrame(() => requestAnimationFrame(() => (begun = true)));
@@ -163,25 +161,14 @@
     await tick();
   }
 
-  /** A conversation keeps its subject; null for a message that begins one. */
-  function conversation(): string | null {
-    return follows ? subjectOf(follows) : null;
-  }
-
-  function subjectOf({ subject }: { subject: string }): string {
-    const answer = `Re: ${subject.replace(/^\s*(re|aw)\s*:\s*/i, '')}`;
-    // A brace of a subject is one, not a field.
-    return answer.replaceAll('{', '\\{');
-  }
-
   /** To the first value that is missing, else to the words. */
   async function goToFirst() {
     // It may stand in a block that is drawn last.
-    if (pieces().some(isOpen)) await draft?.allDrawn();
-    const first = draft?.firstField();
+    if (pieces().some(isOpen)) await draft?.texts.allDrawn();
+    const first = draft?.texts.firstField();
     if (first && openField(first.chip, first.anchor)) return;
-    if (message.draft?.subject) draft?.focusText();
-    else draft?.focusSubject();
+    if (message.draft?.subject) draft?.texts.focusText();
+    else draft?.texts.focusSubject();
   }
 
   function pieces(): Schemas['ShownPiece'][] {
@@ -210,43 +197,17 @@
 
   /** Goes to what a note is about. */
   function goTo(stop: Pick<Schemas['Stop'], 'code' | 'part' | 'start' | 'block'>) {
-    draft?.goTo(stop.part, stop.start, stop.block || null);
-    const first = stop.code === 'gap' || stop.code === 'ask-open' ? draft?.firstField() : null;
+    draft?.texts.goTo(stop.part, stop.start, stop.block || null);
+    const first = ['gap', 'sender', 'ask-open'].includes(stop.code) ? draft?.texts.firstField() : null;
     if (first) openField(first.chip, first.anchor);
   }
 
-  /** Changes whom or for what it is written; asks first when words of this message would be lost. */
-  let again = $state<(() => void) | null>(null);
-  function remerge(how: () => void) {
-    const then = () => {
-      again = null;
-      how();
-      void merge();
-    };
-    if (!message.untouched()) again = then;
-    else then();
-  }
-
-  /**
-   * Takes what changes values of the message: who is greeted, and the day it is read. A message that nobody has changed is
-   * merged again for it; of any other the new values are offered.
-   */
-  function wish(wishes: Schemas['SendingWishes']) {
-    message.envelope.wishes = wishes;
-    message.moved();
-    // One after another: each begins with all that is wished by then.
-    wishing = wishing
-      .then(() => beginUntouched())
-      .catch((failure) => {
-        wrong = sentence(failure);
-      });
-  }
-  let wishing = Promise.resolve();
-
-  async function beginUntouched() {
-    if (await message.beginUntouched(conversation())) keepBegun();
-    else message.preview.ask();
-  }
+  const again = new MergingAgain(message, {
+    merge,
+    subject: () => conversation.subject(),
+    keepBegun,
+    failed: (failure) => (wrong = sentence(failure)),
+  });
 
   /** The server knows a draft by what it was begun with, so it has it before anything else changes. */
   function keepBegun() {
@@ -259,7 +220,7 @@
     if (blanks && !(await blanks.putIn())) return;
     await message.preview.newest();
     await tick();
-    const first = draft?.firstField();
+    const first = draft?.texts.firstField();
     if (open.length) {
       wrong = `“${open[0]}” is not filled in yet.`;
       document.querySelector<HTMLElement>('.blanks textarea')?.focus();
@@ -291,64 +252,18 @@
     }
   }
 
-  /** Puts what the template says in the place of a change. */
-  async function takeBack(one: Schemas['HandChange']) {
-    change = null;
-    const now = await asItIsNow(one, () => message.hand.changes);
-    if (now) draft?.replaceIn(now.key, now.start, now.end, now.was);
+  async function leaveConversation() {
+    await conversation.leave().catch((failure) => (wrong = sentence(failure)));
   }
 
-  /** Puts the value that a record has by now in the place of the one it had. */
-  async function takeNewer(one: Schemas['NewerValue']) {
-    const now = await asItIsNow(one, () => message.hand.newer);
-    if (now) draft?.replaceIn(now.key, now.start, now.end, now.is);
+  async function aside() {
+    wrong = await putAside(message);
+    if (!wrong) onclose();
   }
 
-  /** Where something stands once the server has read the newest words: one may have gone on writing before it. */
-  async function asItIsNow<T extends { key: string; start: number }>(
-    one: T,
-    all: () => T[],
-  ): Promise<T | undefined> {
-    await message.preview.newest();
-    return all()
-      .filter(({ key: text }) => text === one.key)
-      .sort((a, b) => Math.abs(a.start - one.start) - Math.abs(b.start - one.start))[0];
-  }
-
-  /** Leaves the conversation; the subject is the template's again, unless it was changed. */
-  async function alone() {
-    const unchanged = message.draft?.subject === subjectOf(follows!);
-    follows = null;
-    message.envelope.after = null;
-    message.moved();
-    if (unchanged) await message.asTheTemplateSays('subject').catch((failure) => (wrong = sentence(failure)));
-  }
-
-  /** It is found again among the drafts; meanwhile another one can be begun. */
-  async function putAside() {
-    if (await message.putAside()) {
-      onclose();
-      notify('Saved as a draft.');
-    } else wrong = 'The draft can’t be saved on the server just now. It is safe in this browser.';
-  }
-
-  async function discard() {
-    const kept = message.asItIs();
-    try {
-      await message.discard();
-    } catch (failure) {
-      notify(sentence(failure), { stop: true });
-    }
+  async function throwAway() {
+    await discard(message);
     onclose();
-    notify('The message is discarded.', {
-      undo: async () => {
-        await ask('put', '/api/message-drafts/{id}', {
-          params: { id: kept.draft! },
-          body: { version: 0, message: kept },
-        });
-        location.assign(`${location.pathname}?draft=${kept.draft}`);
-      },
-    });
   }
 
   $effect(() =>
@@ -360,7 +275,7 @@
         run: () => {
           if (!writing) return;
           // Where something has to be fixed, that is what is said.
-          if (message.checks().length && !message.stops.length) asking = true;
+          if (message.checks().length && !toFix) asking = true;
           else void send();
         },
       },
@@ -373,16 +288,21 @@
 </script>
 
 <section class="write" aria-label="Write">
-  {#if follows}
+  {#if conversation.follows}
     <p class="follows">
-      Follows “{follows.subject}”, in the same conversation.
-      <Button quiet onclick={() => void alone()}>Start a new conversation</Button>
+      Follows “{conversation.follows.subject}”, in the same conversation.
+      <Button quiet onclick={() => void leaveConversation()}>Start a new conversation</Button>
     </p>
   {/if}
   {#if !begun && !readDraft(key, isKeptMessage) && !wanted}
     <div hidden={writing}>
       <TemplateChooser
         {about}
+        whom={{
+          kind: message.envelope.kind,
+          person: message.envelope.person,
+          deal: message.envelope.deal,
+        }}
         {ahead}
         look={(template) => message.look(template)}
         onchoose={(one, mode) => void begin(one, mode)}
@@ -400,6 +320,7 @@
       />
     {/if}
     <EnvelopeLine
+      bind:this={envelopeLine}
       {message}
       to={proof.person}
       {contacts}
@@ -409,20 +330,20 @@
         message.envelope.address = to;
         message.moved();
       }}
-      onsender={(to) => remerge(() => (message.envelope.sender = to))}
-      onperson={(to) => remerge(() => (message.envelope.person = to))}
-      ondeal={(to) => remerge(() => (message.envelope.deal = to))}
-      onpeople={wish}
-      onhour={(at) => wish({ ...message.envelope.wishes, hour: at } as Schemas['SendingWishes'])}
+      onsender={(to) => again.after(() => (message.envelope.sender = to))}
+      onperson={(to) => again.after(() => (message.envelope.person = to))}
+      ondeal={(to) => again.after(() => (message.envelope.deal = to))}
+      onpeople={(wishes) => again.wish(wishes)}
+      onhour={(at) => again.wish({ ...message.envelope.wishes, hour: at } as Schemas['SendingWishes'])}
     />
     {#if message.templateChanged}
       <p class="follows">
         The template has been changed since this draft was begun.
-        <Button quiet onclick={() => remerge(() => {})}>Use it as it is now</Button>
+        <Button quiet onclick={() => again.after(() => {})}>Use it as it is now</Button>
       </p>
     {/if}
     {#if message.hand.newer.length}
-      <NewerValues {message} onnewer={(one) => void takeNewer(one)} />
+      <NewerValues {message} onnewer={(one) => void takeNewer(one, message, draft)} />
     {/if}
     {#if looking && proof.rendering}
       <div class="seen"><MessageFrame html={proof.rendering.html} title="The message" /></div>
@@ -447,18 +368,25 @@
       bind:looking
       bind:asking
       onsend={() => void send()}
-      onaside={() => void putAside()}
-      ondiscard={() => void discard()}
+      onaside={() => void aside()}
+      ondiscard={() => void throwAway()}
       onfailed={(why) => (wrong = why)}
     />
-    {#if again}
+    {#if again.asked}
       <p class="wrong" role="alert">
         The message is merged again; whatever you changed in it is lost.
-        <Button quiet onclick={() => again?.()}>Merge again</Button>
-        <Button quiet onclick={() => (again = null)}>Cancel</Button>
+        <Button quiet onclick={() => again.asked?.()}>Merge again</Button>
+        <Button quiet onclick={() => (again.asked = null)}>Cancel</Button>
       </p>
     {/if}
-    {#if message.stops.length}<StopsList stops={message.stops} onshow={goTo} />{/if}
+    {#if toFix}
+      <StopsList
+        envelope={envelope?.stops ?? []}
+        stops={message.stops}
+        onenvelope={(stop) => (stop.part === 'files' ? draft?.focusFiles() : envelopeLine?.open(stop.part))}
+        onshow={goTo}
+      />
+    {/if}
   {:else if message.preview.failed}
     <p class="wrong" role="alert">{message.preview.failed}</p>
   {/if}
@@ -483,7 +411,11 @@
     <ChangeSlip
       change={change.change}
       anchor={change.anchor}
-      onback={() => void takeBack(change!.change)}
+      onback={() => {
+        const back = change!.change;
+        change = null;
+        void takeBack(back, message, draft);
+      }}
       onclose={() => (change = null)}
     />
   {/key}

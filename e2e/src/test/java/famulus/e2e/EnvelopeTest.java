@@ -81,6 +81,10 @@ class EnvelopeTest extends BrowserTest {
         page.getByLabel("Copy to (cc)").fill("not an address");
         page.getByLabel("Hidden copy to (bcc)").focus();
         assertThat(dialog(page, "Who else gets it")).containsText("“not an address” is not an e-mail address");
+        button(page, "Done").click();
+        Locator fix = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Must fix"));
+        assertThat(fix).containsText("“not an address” is not an e-mail address");
+        fix.getByRole(AriaRole.BUTTON).first().click();
         page.getByLabel("Copy to (cc)").fill("Office <office@larkfield.example>");
         page.getByLabel("Hidden copy to (bcc)").fill("archive@brindlewing.example");
         page.getByLabel("Replies go to").fill("orders@brindlewing.example");

@@ -23,8 +23,9 @@ public record Correspondence(List<Written> newest, Optional<Written> template, b
      * @param id which message it is
      * @param day by the reader's calendar
      * @param by who wrote it; empty for whoever writes now
+     * @param opening the first words of its body; empty where they are not known
      */
-    public record Written(UUID id, LocalDate day, String by, String subject) {}
+    public record Written(UUID id, LocalDate day, String by, String subject, String opening) {}
 
     /** The last message to them. */
     public Optional<Written> last() {

@@ -1,13 +1,17 @@
 package famulus.core.proof;
 
 import famulus.core.field.Path;
+import famulus.core.field.Root;
 import famulus.core.merge.Gap;
 import famulus.core.message.MessagePart;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
-/** {@code gap}: a field with neither value nor fallback for the person written to. */
+/**
+ * {@code gap}: a field with neither value nor fallback for the person written to; {@code sender} where it is the sender who
+ * lacks it, and can add it for good.
+ */
 final class GapCheck implements Check {
     @Override
     public List<Note> read(ProofSubject subject) {
@@ -19,11 +23,12 @@ final class GapCheck implements Check {
                                 problem -> problem.span().start() >= gap.span().start()
                                         && problem.span().end() <= gap.span().end());
                 if (!broken) {
+                    boolean ours = gap.path().root().equals(Root.SENDER.word());
                     notes.add(new Note(
-                            "gap",
+                            (ours ? StopCode.SENDER : StopCode.GAP).code(),
                             Note.Level.STOP,
                             title(gap.path(), subject),
-                            remedy(part),
+                            ours ? "Add it to the sender’s profile, or give it a fallback." : remedy(part),
                             part,
                             gap.span(),
                             List.of()));

@@ -52,6 +52,7 @@ public final class Proofreader {
                         new OddValueRule(),
                         new OldFactRule(),
                         new SalutationRule(),
+                        new FormalityRule(),
                         new StaleTimeRule(),
                         new WishRule(),
                         new AttachmentRule(),

@@ -11,8 +11,8 @@ public enum QueryCode {
     LEFT_OVER_NAME("left-over-name", "Names of somebody else", false),
     /** A value that nobody would write. */
     ODD_VALUE("odd-value", "Values that look odd", true),
-    /** A greeting to nobody in particular. */
-    SALUTATION("salutation", "A greeting to nobody in particular", true),
+    /** A greeting to nobody in particular, or another way to address somebody than before. */
+    SALUTATION("salutation", "A greeting to nobody in particular, or another tone than before", true),
     /** “Attached” and nothing attached. */
     ATTACHMENT_SAID("attachment-said", "“Attached” without an attachment", true),
     /** A first message that asks nothing. */

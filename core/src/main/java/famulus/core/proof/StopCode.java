@@ -30,7 +30,15 @@ public enum StopCode {
     /** A feed that is missing, or empty. */
     FEED_LOST("feed-lost", false),
     /** A file of the template that is missing. */
-    FILE_LOST("file-lost", false);
+    FILE_LOST("file-lost", false),
+    /** Somebody who can’t be reached, or gets it already. */
+    RECIPIENT("recipient", true),
+    /** Somebody who gets no messages from us. */
+    DO_NOT_EMAIL("do-not-email", true),
+    /** A sender who lacks what it says, or whom answers can’t reach. */
+    SENDER("sender", true),
+    /** More is attached than mail servers take. */
+    TOO_BIG("too-big", true);
 
     private final String code;
     private final boolean ofOnePerson;

@@ -62,7 +62,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 class DepartureTest {
     private static final FieldCatalogue CATALOGUE = new FieldCatalogue(List.of(
             FieldDefinition.plain(RecordKind.PERSON, "title", "Title", FieldType.TEXT),
-            FieldDefinition.plain(RecordKind.PERSON, "first_name", "First name", FieldType.TEXT)));
+            FieldDefinition.plain(RecordKind.PERSON, "first_name", "First name", FieldType.TEXT),
+            FieldDefinition.plain(RecordKind.USER, "phone", "Phone", FieldType.PHONE)));
     private static final Path FIRST_NAME = Path.of("person.first_name");
 
     /** Where a fault stands. */
@@ -170,6 +171,9 @@ class DepartureTest {
                 place == Place.BODY
                         ? Optional.of(new Planted(message(mode, Place.BODY, "Kind regards"), "Ines", Set.of(), 1))
                         : Optional.empty();
+            case SENDER -> words(mode, place, "{sender.phone}");
+            // These are about the envelope, whatever the words are.
+            case RECIPIENT, DO_NOT_EMAIL, TOO_BIG -> Optional.empty();
         };
     }
 

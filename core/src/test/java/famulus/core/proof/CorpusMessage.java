@@ -92,7 +92,7 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
         Locale reader = usual;
         LocalDate day = LocalDate.parse(head[0]);
         boolean first = false;
-        Written before = new Written(new UUID(0, 1), day.minusDays(10), "Dov", "Something else");
+        Written before = new Written(new UUID(0, 1), day.minusDays(10), "Dov", "Something else", "");
         Optional<Written> same = Optional.empty();
         Optional<Arrival> arrival = Optional.of(day.getDayOfWeek())
                 .filter(weekday -> weekday.getValue() <= 5)
@@ -103,6 +103,8 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
             switch (part.split(":")[0]) {
                 case "first" -> first = true;
                 case "before" -> before = written(value);
+                // What whoever writes wrote last.
+                case "opening" -> before = new Written(new UUID(0, 3), day.minusDays(10), "", "Something else", value);
                 case "same" -> same = Optional.of(written(value));
                 case "at" -> arrival = Optional.of(arrival(value));
                 case "variants" ->
@@ -139,7 +141,7 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
     /** A message such as {@code 2026-05-02, Dov, The stall}. */
     private static Written written(String said) {
         String[] parts = said.split("\\s*,\\s*", 3);
-        return new Written(new UUID(0, 2), LocalDate.parse(parts[0]), parts[1], parts[2]);
+        return new Written(new UUID(0, 2), LocalDate.parse(parts[0]), parts[1], parts[2], "");
     }
 
     /** An hour such as {@code 2026-05-02T08:00 Europe/London}. */

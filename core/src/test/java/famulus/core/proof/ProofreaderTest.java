@@ -74,13 +74,16 @@ class ProofreaderTest {
 
     @ParameterizedTest
     @CsvSource({
-        "sender.phone, The sender has no phone",
-        "our.website, Our company has no website",
-        "owner.phone, The owner has no phone",
+        "sender.phone, sender, The sender has no phone",
+        "our.website, gap, Our company has no website",
+        "owner.phone, gap, The owner has no phone",
     })
-    void namesWhoeverLacksTheValue(String path, String title) {
-        assertThat(read("Hives", "Call {" + path + "}")).singleElement().satisfies(note -> assertThat(note.title())
-                .isEqualTo(title));
+    void namesWhoeverLacksTheValue(String path, String code, String title) {
+        assertThat(read("Hives", "Call {" + path + "}")).singleElement().satisfies(note -> {
+            assertThat(note.title()).isEqualTo(title);
+            assertThat(note.code()).isEqualTo(code);
+            assertThat(note.stops()).isTrue();
+        });
     }
 
     @Test

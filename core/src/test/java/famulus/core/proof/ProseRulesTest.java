@@ -167,8 +167,8 @@ class ProseRulesTest {
     @Test
     void whoeverWasWrittenToLatelyIsNamed() {
         Correspondence before = new Correspondence(
-                List.of(new Correspondence.Written(new UUID(0, 1), MONDAY.minusDays(1), "Dov", "About Friday")),
-                Optional.of(new Correspondence.Written(new UUID(0, 2), MONDAY.minusMonths(2), "", "Hello")),
+                List.of(new Correspondence.Written(new UUID(0, 1), MONDAY.minusDays(1), "Dov", "About Friday", "")),
+                Optional.of(new Correspondence.Written(new UUID(0, 2), MONDAY.minusMonths(2), "", "Hello", "")),
                 false);
         List<Note> notes = read(
                 "Re: about friday",

@@ -9,8 +9,9 @@ import org.apache.ibatis.annotations.Param;
 /** The SQL of what went to a person. */
 @Mapper
 interface CorrespondenceMapper {
-    /** A message; {@code at} when it was sent, or is to be. */
-    record WrittenRow(UUID id, UUID templateId, UUID senderId, String senderName, String subject, Instant at) {}
+    /** A message; {@code opening} its first words, {@code at} when it was sent, or is to be. */
+    record WrittenRow(
+            UUID id, UUID templateId, UUID senderId, String senderName, String subject, String opening, Instant at) {}
 
     /** The newest messages to a person, tests and cancelled ones left out. */
     List<WrittenRow> newest(@Param("person") UUID person, @Param("most") int most);

@@ -52,6 +52,7 @@ class CorrespondenceService {
                 row.id(),
                 LocalDate.ofInstant(row.at(), zone),
                 row.senderId().equals(asking.id()) ? "" : row.senderName(),
-                row.subject());
+                row.subject(),
+                row.opening());
     }
 }

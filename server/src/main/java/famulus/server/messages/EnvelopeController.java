@@ -2,6 +2,7 @@ package famulus.server.messages;
 
 import famulus.core.calendar.PlannedHour;
 import famulus.core.calendar.SendingHours;
+import famulus.core.proof.StopCode;
 import famulus.server.materials.FileService;
 import famulus.server.materials.FileService.KeptFile;
 import famulus.server.messages.EnvelopeService.ReadEnvelope;
@@ -82,7 +83,8 @@ class EnvelopeController {
      * @param files what is attached, without those that are gone
      * @param size of all that is attached, in bytes
      * @param hour when it leaves; null for at once
-     * @param wrong what stops it, in a sentence for each part: address, toName, also, cc, bcc, replyTo, hour, files
+     * @param wrong what stops it, in sentences for each part: address, toName, also, cc, bcc, replyTo, hour, files
+     * @param stops the same as notes, with what to do about each
      */
     record ShownEnvelope(
             List<Nearby> also,
@@ -92,7 +94,11 @@ class EnvelopeController {
             List<KeptFile> files,
             long size,
             @Schema(nullable = true) ShownHour hour,
-            Map<String, String> wrong) {}
+            Map<String, String> wrong,
+            List<EnvelopeStop> stops) {}
+
+    /** Something about an envelope that stops its message, and which part of it that is. */
+    record EnvelopeStop(String code, String part, String title, String remedy) {}
 
     @PostMapping("/api/messages/envelope")
     ShownEnvelope envelope(Colleague asking, @RequestBody MessageToSend message) {
@@ -118,7 +124,12 @@ class EnvelopeController {
                         .planned()
                         .map(hour -> shown(hour, hours(person)))
                         .orElse(null),
-                read.wrong());
+                read.wrong(),
+                // A missing file is among what stops the message itself.
+                read.faults().stream()
+                        .filter(fault -> !fault.code().equals(StopCode.FILE_LOST.code()))
+                        .map(fault -> new EnvelopeStop(fault.code(), fault.part(), fault.title(), fault.remedy()))
+                        .toList());
     }
 
     /** Of whom and about when it is asked; {@code hour} is null for none yet. */

@@ -1,5 +1,6 @@
 package famulus.server.messages;
 
+import famulus.core.proof.EnvelopeFault;
 import famulus.core.record.EmailAddress;
 import famulus.core.record.PlainLine;
 import famulus.server.donotemail.DoNotEmailService;
@@ -51,9 +52,16 @@ class EnvelopeService {
      *
      * @param to the person it is written to; empty where they have no address
      * @param others who else gets it
-     * @param wrong what stops it, in a sentence for each part of it: address, toName, also, cc, bcc, replyTo, hour, files
+     * @param faults what stops it, one for a part of it
      */
-    record ReadEnvelope(Optional<Mailbox> to, List<Recipient> others, Map<String, String> wrong) {}
+    record ReadEnvelope(Optional<Mailbox> to, List<Recipient> others, List<EnvelopeFault> faults) {
+        /** What stops it, in sentences for each part. */
+        Map<String, String> wrong() {
+            Map<String, String> wrong = new LinkedHashMap<>();
+            faults.forEach(fault -> wrong.put(fault.part(), fault.sentence()));
+            return wrong;
+        }
+    }
 
     /** Reads the envelope of a message. */
     ReadEnvelope read(MessageToSend message, MessageDraft draft) {
@@ -64,20 +72,23 @@ class EnvelopeService {
         reading.typed("cc", How.CC, wishes.cc());
         reading.typed("bcc", How.BCC, wishes.bcc());
         if (reading.others.size() >= MOST_RECIPIENTS) {
-            reading.wrong(
+            reading.wrong(EnvelopeFault.recipient(
                     wishes.bcc().size() > wishes.cc().size() ? "bcc" : "cc",
-                    "A message goes to " + MOST_RECIPIENTS + " people at most. These are " + (reading.others.size() + 1)
-                            + ".");
+                    "A message goes to " + MOST_RECIPIENTS + " people at most",
+                    "These are " + (reading.others.size() + 1) + "."));
         }
         Optional.ofNullable(wishes.replyTo())
                 .flatMap(EmailAddress::refusal)
-                .ifPresent(sentence -> reading.wrong("replyTo", sentence));
+                .ifPresent(sentence -> reading.wrong(EnvelopeFault.sender("replyTo", sentence)));
         wishes.planned()
                 .flatMap(hour -> hour.refusal(clock.instant()))
-                .ifPresent(sentence -> reading.wrong("hour", sentence));
-        files.refusal(draft.files()).ifPresent(sentence -> reading.wrong("files", sentence));
+                .ifPresent(sentence -> reading.wrong(EnvelopeFault.hour(sentence)));
+        boolean lost = files.lost(draft.files()) > 0;
+        files.refusal(draft.files())
+                .map(sentence -> lost ? EnvelopeFault.fileLost(sentence) : EnvelopeFault.tooBig(sentence))
+                .ifPresent(reading::wrong);
         reading.stopped();
-        return new ReadEnvelope(to, reading.others, reading.wrong);
+        return new ReadEnvelope(to, reading.others, List.copyOf(reading.faults.values()));
     }
 
     /** Reads one part after the other, and remembers who is named already. */
@@ -86,14 +97,19 @@ class EnvelopeService {
         private final Set<String> named = new HashSet<>();
         private final Map<String, String> parts = new LinkedHashMap<>();
         private final List<Recipient> others = new ArrayList<>();
-        private final Map<String, String> wrong = new LinkedHashMap<>();
+        /** By part. */
+        private final Map<String, EnvelopeFault> faults = new LinkedHashMap<>();
 
         private Reading(MessageDraft draft) {
             this.own = normal(draft.sender().email());
         }
 
-        private void wrong(String part, String sentence) {
-            wrong.putIfAbsent(part, sentence);
+        private void wrong(EnvelopeFault fault) {
+            faults.putIfAbsent(fault.part(), fault);
+        }
+
+        private void wrong(String part, String refusal) {
+            wrong(EnvelopeFault.recipient(part, refusal));
         }
 
         private Optional<Mailbox> person(Person person, UUID wanted, String shown) {
@@ -102,7 +118,7 @@ class EnvelopeService {
                     .filter(one -> wanted == null || one.id().equals(wanted))
                     .findFirst();
             if (address.isEmpty()) {
-                wrong("address", person.name() + " has no e-mail address. Add one first.");
+                wrong(EnvelopeFault.recipient("address", person.name() + " has no e-mail address", "Add one first."));
                 return Optional.empty();
             }
             String to = address.get().address();
@@ -119,7 +135,7 @@ class EnvelopeService {
             }
             for (Nearby one : found) {
                 if (one.address().isEmpty()) {
-                    wrong("also", one.name() + " has no e-mail address. Add one first.");
+                    wrong(EnvelopeFault.recipient("also", one.name() + " has no e-mail address", "Add one first."));
                 } else {
                     add("also", How.TO, new Mailbox(one.name(), one.address()), one.id());
                 }
@@ -137,7 +153,8 @@ class EnvelopeService {
                 if (refusal.isPresent()) {
                     wrong(part, refusal.get());
                 } else if (how == How.CC && normal(mailbox.address()).equals(own)) {
-                    wrong(part, "This is the sender’s own address. What was sent stays in the record’s history.");
+                    wrong(EnvelopeFault.recipient(
+                            part, "This is the sender’s own address", "What was sent stays in the record’s history."));
                 } else {
                     add(part, how, mailbox, null);
                 }
@@ -156,7 +173,8 @@ class EnvelopeService {
         /** Whoever is on the do-not-email list gets nothing, whatever line they stand in. */
         private void stopped() {
             Map<String, Stopped> stopped = doNotEmail.stopped(parts.keySet());
-            stopped.forEach((address, why) -> wrong(parts.get(address), why.sentence(address)));
+            stopped.forEach(
+                    (address, why) -> wrong(EnvelopeFault.doNotEmail(parts.get(address), why.sentence(address))));
         }
     }
 

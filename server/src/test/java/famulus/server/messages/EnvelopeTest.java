@@ -140,8 +140,25 @@ class EnvelopeTest extends ServerTest {
                 .contains(sentence);
         JsonNode shown = done("POST", "/api/messages/envelope", message(wishes), signe);
         assertThat(shown.at("/wrong/" + place).asString()).contains(sentence);
+        assertThat(shown.at("/stops/0/part").asString()).isEqualTo(place);
+        assertThat(shown.at("/stops/0/code").asString()).isEqualTo(place.equals("replyTo") ? "sender" : "recipient");
+        assertThat(shown.at("/stops/0/title").asString()).contains(sentence);
         assertThat(sql.queryForObject("select count(*) from outgoing_message", Integer.class))
                 .isZero();
+    }
+
+    @Test
+    void whoeverIsOnTheListStopsIt() throws Exception {
+        done("POST", "/api/do-not-email", Map.of("entry", "office@pell.example", "reason", "asked us to stop"), signe);
+
+        JsonNode stop = done(
+                        "POST", "/api/messages/envelope", message(Map.of("cc", List.of("office@pell.example"))), signe)
+                .at("/stops/0");
+
+        assertThat(stop.get("code").asString()).isEqualTo("do-not-email");
+        assertThat(stop.get("part").asString()).isEqualTo("cc");
+        assertThat(stop.get("title").asString())
+                .isEqualTo("office@pell.example is on the do-not-email list: asked us to stop");
     }
 
     @Test
@@ -220,6 +237,10 @@ class EnvelopeTest extends ServerTest {
                 UUID.fromString(bring("b.dat", new byte[13_000_000]).get("id").asString()));
         JsonNode refused = send(message(null, ines, words("Hello", "Dear Ines.", files)), signe);
         assertThat(refused.at("/fields/files").asString()).contains("25 MB");
+        JsonNode shown =
+                done("POST", "/api/messages/envelope", message(null, ines, words("Hello", "Dear Ines.", files)), signe);
+        assertThat(shown.at("/stops/0/code").asString()).isEqualTo("too-big");
+        assertThat(shown.at("/stops/0/part").asString()).isEqualTo("files");
         assertThat(send(message(null, ines, words("Hello", "Dear Ines.", files.subList(0, 1))), signe)
                         .has("id"))
                 .isTrue();
