@@ -2,7 +2,15 @@
 // Called by Maven: `node build-web.mjs build` and `node build-web.mjs check`.
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -51,6 +59,18 @@ function run(command, ...args) {
   }
 }
 
+/** The fonts of papers, which the server sets them in and no browser asks for. */
+function paperFonts() {
+  const from = join(here, 'node_modules', 'dejavu-fonts-ttf', 'ttf');
+  const to = join(here, 'target', 'classes', 'paper');
+  mkdirSync(to, { recursive: true });
+  const wanted =
+    /^DejaVu(Sans|SansCondensed|SansMono|Serif)(-(Bold|Oblique|BoldOblique|Italic|BoldItalic))?\.ttf$/;
+  for (const font of readdirSync(from).filter((name) => wanted.test(name)))
+    copyFileSync(join(from, font), join(to, font));
+  copyFileSync(join(from, '..', 'LICENSE'), join(to, 'LICENSE'));
+}
+
 if (Number(process.versions.node.split('.')[0]) < oldestNode) {
   console.error(`web: Node ${process.versions.node} is too old; install Node ${oldestNode} or newer.`);
   process.exit(1);
@@ -72,6 +92,7 @@ if (process.argv[2] === 'build') {
     const strict = ['--additionalProperties=false', '--ignoreMinAndMaxItems'];
     run(bin('json2ts'), '-i', schema, '-o', 'src/desk/body/generated/body.d.ts', ...strict);
     run(bin('vite'), 'build');
+    paperFonts();
   });
 } else {
   once('check', checks, 'src/api/generated/schema.d.ts', () => {

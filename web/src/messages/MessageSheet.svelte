@@ -7,6 +7,7 @@
   import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
   import { filesOf, takeFiles } from './brought';
+  import PaperChoice from './PaperChoice.svelte';
   import type { MessageState } from './messageState.svelte';
 
   /** The message where it is written, and the notes about it beside their lines. */
@@ -87,15 +88,17 @@
       attached={files}
       {documents}
       {onhand}
-    />
+    >
+      {#snippet moreFiles(take)}<PaperChoice {message} onmade={take} />{/snippet}
+    </Draft>
   </div>
   <Gutter
     notes={proof.notes}
     {layout}
-    topOf={(note) => draft?.topOf(note) ?? 0}
+    topOf={(note) => draft?.texts.topOf(note) ?? 0}
     onopen={ongoto}
-    onremedy={(note, words) => draft?.replace(note.part, note.start, note.end, words)}
-    onfix={(note, fix) => draft?.replace(note.part, fix.start, fix.end, fix.text)}
+    onremedy={(note, words) => draft?.texts.replace(note.part, note.start, note.end, words)}
+    onfix={(note, fix) => draft?.texts.replace(note.part, fix.start, fix.end, fix.text)}
     onwave={(note, reason) => void ignore(note, reason)}
     onread={(id, anchor) => (before = { id, anchor })}
   />

@@ -9,6 +9,7 @@ import famulus.core.message.body.Block;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.RecordPortrait;
+import famulus.core.message.render.Paper;
 import famulus.core.message.render.PlainAround;
 import famulus.core.message.render.Renderer;
 import famulus.core.message.render.Rendering;
@@ -77,6 +78,21 @@ public class RenderingService {
     /** As a page that stands by itself, whatever becomes of the library. */
     public Optional<Rendering> page(Proof proof) {
         return rendered(proof, proof.merged().subject().text(), this::embedded, null);
+    }
+
+    /**
+     * For paper, as HTML and CSS for paged media, with its pictures in it.
+     *
+     * @param marked whether missing values are shown in their places
+     */
+    public Optional<String> onPaper(Proof proof, Paper paper, boolean marked) {
+        ProofMarks marks =
+                marked ? new ProofMarks(path -> proof.subject().label().apply(path) + "?") : null;
+        String subject = proof.merged().subject().text();
+        return proof.source()
+                .layout()
+                .map(layout -> toRender(proof, layout, proof.merged().body(), subject, this::embedded, marks))
+                .map(message -> Renderer.onPaper(message.withoutPage(), paper));
     }
 
     /** A picture within the page itself (RFC 2397); nothing for one that was deleted. */

@@ -38,6 +38,11 @@ public final class Renderer {
         return new TextRenderer(message, words, new CalendarFiles(message, words)).render();
     }
 
+    /** A letter or a designed message for paper, as HTML and CSS for paged media. */
+    public static String onPaper(ToRender message, Paper paper) {
+        return new PaperDocument(message, new MergedBody(message), paper).render();
+    }
+
     /** A letter or a designed message, as HTML and as plain text; a plain one as text alone, with its small print. */
     public static Rendering render(ToRender message) {
         MergedBody words = new MergedBody(message);

@@ -53,6 +53,11 @@ public record ToRender(
         this(design, text, merged, settings, subject, previewText, deal, pictures, Map.of(), "", proof);
     }
 
+    /** The same for a reader who has no page to come back to. */
+    public ToRender withoutPage() {
+        return new ToRender(design, text, merged, settings, subject, previewText, deal, pictures, portraits, "", proof);
+    }
+
     /**
      * The lines of a deal.
      *

@@ -58,8 +58,11 @@ class NewKindTest {
                         // where it leads, and which picture it shows
                         "LinkCheck.java",
                         "LostPictures.java",
-                        // which texts of it can be changed for one person, and what it is once they are written anew
+                        // which texts of it can be changed for one person
                         "OwnTexts.java",
+                        // how it is printed
+                        "PaperBlocks.java",
+                        // what it is once its texts are written anew
                         "Rewriting.java",
                         // how it reads without HTML
                         "TextRenderer.java");
