@@ -72,7 +72,17 @@
       'any purpose',
       sorts.purposes,
     )}{/if}, {@render choice('ready', 'Ready or not')}, written
-  {@render choice('mode', 'How they are written')}{#if sorts.tags.length || wants.tag}, tagged {@render sort(
+  {@render choice('mode', 'How they are written')}{#if sorts.languages.length || wants.language}&nbsp;in
+    <SmallSelect
+      word
+      aria-label="In which language"
+      style={wants.language ? set : undefined}
+      value={wants.language}
+      onchange={(event) => onwant({ language: event.currentTarget.value })}
+    >
+      <option value="">any language</option>
+      {#each sorts.languages as { code, name } (code)}<option value={code}>{name} too</option>{/each}
+    </SmallSelect>{/if}{#if sorts.tags.length || wants.tag}, tagged {@render sort(
       'tag',
       'Which tag',
       'anything',

@@ -20,7 +20,8 @@
     folders: Folder[];
     anchor: HTMLElement;
     onclose: () => void;
-    onsaved: (folders: Folder[]) => void;
+    /** All folders as they are now, and the one that was made, if one was. */
+    onsaved: (folders: Folder[], made?: string) => void;
   } = $props();
 
   // svelte-ignore state_referenced_locally
@@ -44,11 +45,11 @@
     event.preventDefault();
     const body = { name, parent: parent || null };
     try {
-      onsaved(
-        folder
-          ? await ask('put', '/api/folders/{id}', { params: { id: folder.id }, body })
-          : (await ask('post', '/api/folders', { body: { ...body, shares: null } })).folders,
-      );
+      if (folder) onsaved(await ask('put', '/api/folders/{id}', { params: { id: folder.id }, body }));
+      else {
+        const made = await ask('post', '/api/folders', { body: { ...body, shares: null } });
+        onsaved(made.folders, made.id);
+      }
       onclose();
     } catch (failure) {
       wrong = fieldsOf(failure);

@@ -20,7 +20,16 @@
   } = $props();
 
   type Doing =
-    'restore' | 'duplicate' | 'rename' | 'move' | 'tag' | 'handOver' | 'archive' | 'unarchive' | 'delete';
+    | 'restore'
+    | 'duplicate'
+    | 'rename'
+    | 'move'
+    | 'tag'
+    | 'occasion'
+    | 'handOver'
+    | 'archive'
+    | 'unarchive'
+    | 'delete';
 </script>
 
 {#snippet way(what: Doing, word: string, main = false)}
@@ -38,6 +47,7 @@
         {@render way('rename', 'Rename')}
         {@render way('move', 'Move…')}
         {@render way('tag', 'Tags…')}
+        {@render way('occasion', 'When it is used…')}
         {@render way('handOver', 'Hand over…')}
         {#if shown !== 'archived'}{@render way('archive', 'Archive')}{/if}
         {@render way('delete', 'Delete template')}

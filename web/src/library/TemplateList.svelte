@@ -2,7 +2,7 @@
   import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
   import { searchParams } from 'sv-router';
   import { tick, untrack } from 'svelte';
-  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { sentence, type Schemas } from '../api/client';
   import { gathered, onChange } from '../app/changes';
   import { shortcuts } from '../app/keys.svelte';
   import { go } from '../app/router';
@@ -17,16 +17,17 @@
   import FolderSlip from './FolderSlip.svelte';
   import { move, type Folder } from './folders';
   import { ListState } from './listState.svelte';
+  import { LineActs } from './lineActs.svelte';
   import LibraryFoot from './LibraryFoot.svelte';
   import HandOverSlip from './HandOverSlip.svelte';
   import MoreSlip from './MoreSlip.svelte';
   import MoveSlip from './MoveSlip.svelte';
+  import OccasionSlip from './OccasionSlip.svelte';
   import ShareSlip from './ShareSlip.svelte';
   import TagSlip from './TagSlip.svelte';
   import TemplateGallery from './TemplateGallery.svelte';
   import TemplateRow from './TemplateRow.svelte';
   import { sections } from './sections';
-  import { archive } from './sorting';
   import { everything, inAddress, narrowed, wantsOf, type Wants } from './wants';
 
   type Line = Schemas['TemplateLine'];
@@ -37,12 +38,20 @@
   let timer: ReturnType<typeof setTimeout>;
   let more = $state<{ line: Line; anchor: HTMLElement } | null>(null);
   let chosen = $state<string[]>([]);
+  const acts = new LineActs({
+    read: () => read(),
+    changed: () => changedSome(),
+    focus: (id) =>
+      links()
+        .find((one) => one.dataset.id === id)
+        ?.focus(),
+  });
   let looked = $state('');
   type Several = { templates: Line[]; anchor: HTMLElement } | null;
   let moving = $state<Several>(null);
   let tagging = $state<Several>(null);
   let handing = $state<Several>(null);
-  let renaming = $state('');
+  let timing = $state<{ line: Line; anchor: HTMLElement } | null>(null);
   let sharing = $state<{ folder: Folder; anchor: HTMLElement } | null>(null);
   let editing = $state<{ folder: Folder | null; anchor: HTMLElement } | null>(null);
   let width = $state(innerWidth);
@@ -143,80 +152,33 @@
     }
   }
 
-  /** Does something; where that fails, it is said and nothing has changed. */
-  async function attempt(work: () => Promise<void>) {
-    try {
-      await work();
-    } catch (failure) {
-      notify(Object.values(fieldsOf(failure))[0] ?? sentence(failure), { stop: true });
-    }
+  /** Shows the folder that was made, also where the list doesn’t reach so far, or shows some templates only. */
+  function folderSaved(all: Folder[], made?: string) {
+    list.folders = all;
+    if (made && !shown.some((section) => section.folder?.id === made)) want({ ...everything, folder: made });
   }
+
+  /** What can be done with a line. */
+  const ways = {
+    restore: (line: Line) => void acts.bringBack(line),
+    duplicate: (line: Line) => void acts.duplicate(line),
+    rename: (line: Line) => {
+      look('list');
+      acts.renaming = line.id;
+    },
+    move: (line: Line, anchor: HTMLElement) => (moving = { templates: [line], anchor }),
+    tag: (line: Line, anchor: HTMLElement) => (tagging = { templates: [line], anchor }),
+    occasion: (line: Line, anchor: HTMLElement) => (timing = { line, anchor }),
+    handOver: (line: Line, anchor: HTMLElement) => (handing = { templates: [line], anchor }),
+    archive: (line: Line) => void acts.archive([line], true),
+    unarchive: (line: Line) => void acts.archive([line], false),
+    delete: (line: Line) => void acts.remove(line),
+  };
 
   async function changedSome() {
     chosen = [];
     await read();
   }
-
-  async function duplicate(line: Line) {
-    const made = await ask('post', '/api/templates/{id}/duplicate', { params: { id: line.id } });
-    go(`/templates/${made.template.id}`);
-  }
-
-  async function restore(line: Line) {
-    await ask('post', '/api/templates/{id}/restore', { params: { id: line.id } });
-    await read();
-  }
-
-  /** Shows the folder that was made, also where the list doesn’t reach so far, or shows some templates only. */
-  function folderSaved(all: Folder[]) {
-    const making = editing && !editing.folder;
-    const made = making ? all.find((one) => !folders.some((known) => known.id === one.id)) : undefined;
-    list.folders = all;
-    if (!made || shown.some((section) => section.folder?.id === made.id)) return;
-    want({ ...everything, folder: made.id });
-  }
-
-  async function remove(line: Line) {
-    await ask('delete', '/api/templates/{id}', { params: { id: line.id } });
-    await read();
-    notify(`“${line.name}” is deleted.`, { undo: () => restore(line) });
-  }
-
-  async function rename(line: Line, name: string | null) {
-    // Leaving the field after Enter says it again.
-    if (renaming !== line.id) return;
-    renaming = '';
-    if (name?.trim() && name.trim() !== line.name) {
-      await attempt(async () => {
-        await ask('put', '/api/templates/{id}/name', { params: { id: line.id }, body: { name } });
-        await read();
-      });
-    }
-    await tick();
-    links()
-      .find((one) => one.dataset.id === line.id)
-      ?.focus();
-  }
-
-  /** What can be done with a line. */
-  const ways = {
-    restore: (line: Line) =>
-      void attempt(async () => {
-        await restore(line);
-        notify(`“${line.name}” is back.`);
-      }),
-    duplicate: (line: Line) => void attempt(() => duplicate(line)),
-    rename: (line: Line) => {
-      look('list');
-      renaming = line.id;
-    },
-    move: (line: Line, anchor: HTMLElement) => (moving = { templates: [line], anchor }),
-    tag: (line: Line, anchor: HTMLElement) => (tagging = { templates: [line], anchor }),
-    handOver: (line: Line, anchor: HTMLElement) => (handing = { templates: [line], anchor }),
-    archive: (line: Line) => void attempt(() => archive([line], true, changedSome)),
-    unarchive: (line: Line) => void attempt(() => archive([line], false, changedSome)),
-    delete: (line: Line) => void attempt(() => remove(line)),
-  };
 
   /** Where templates that are dragged can be let go. */
   function landing(folder: Folder | null) {
@@ -251,7 +213,7 @@
     else if (event.key === 'f' && line) void list.favour(line);
     else if (event.key === 'm' && line?.mayChange) moving = { templates: moved(line), anchor: all[at] };
     else if (event.key === 't' && line?.mayChange) tagging = { templates: moved(line), anchor: all[at] };
-    else if ((event.key === 'r' || event.key === 'F2') && line?.mayChange) renaming = line.id;
+    else if ((event.key === 'r' || event.key === 'F2') && line?.mayChange) acts.renaming = line.id;
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -281,7 +243,7 @@
       onmove={(event) => (moving = several(event))}
       ontag={(event) => (tagging = several(event))}
       onhand={(event) => (handing = several(event))}
-      onarchive={(event) => void attempt(() => archive(several(event).templates, !archived, changedSome))}
+      onarchive={(event) => void acts.archive(several(event).templates, !archived)}
       onnone={() => (chosen = [])}
     />
   {/snippet}
@@ -354,12 +316,12 @@
                     chosen={chosen.includes(line.id)}
                     looked={width >= BOTH && line.id === previewed?.id}
                     gone={bin}
-                    renaming={renaming === line.id}
+                    renaming={acts.renaming === line.id}
                     onlook={() => (looked = line.id)}
                     onchoose={() => choose(line)}
                     onfavour={() => void list.favour(line)}
                     onmore={(anchor) => (more = { line, anchor })}
-                    onrename={(name) => void rename(line, name)}
+                    onrename={(name) => void acts.rename(line, name)}
                     ontag={(tag) => want({ tag })}
                   />
                 {/each}
@@ -398,6 +360,9 @@
 {/if}
 {#if tagging}
   <TagSlip {...tagging} known={list.sorts.tags} onclose={() => (tagging = null)} onchanged={changedSome} />
+{/if}
+{#if timing}
+  <OccasionSlip template={timing.line} anchor={timing.anchor} onclose={() => (timing = null)} />
 {/if}
 {#if handing}
   <HandOverSlip {...handing} onclose={() => (handing = null)} onchanged={changedSome} />

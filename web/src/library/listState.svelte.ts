@@ -9,7 +9,7 @@ type Line = Schemas['TemplateLine'];
 export class ListState {
   folders = $state.raw<Folder[]>([]);
   /** What templates can be told apart by. */
-  sorts = $state.raw<Schemas['Sorts']>({ purposes: [], tags: [] });
+  sorts = $state.raw<Schemas['Sorts']>({ purposes: [], tags: [], languages: [] });
   lines = $state.raw<Line[] | null>(null);
   total = $state(0);
   uncounted = $state(false);

@@ -11,6 +11,8 @@ export interface Wants {
   mode: '' | Schemas['TemplateLine']['mode'];
   purpose: string;
   tag: string;
+  /** One that they are written in besides another. */
+  language: string;
   order: 'NAME' | 'USED' | 'CHANGED' | 'LAST_USED';
 }
 
@@ -23,6 +25,7 @@ export const everything: Wants = {
   mode: '',
   purpose: '',
   tag: '',
+  language: '',
   order: 'NAME',
 };
 
@@ -43,7 +46,7 @@ export const words = {
 } as const;
 
 /** What anything may stand for. */
-const FREE = new Set<keyof Wants>(['search', 'folder', 'purpose', 'tag']);
+const FREE = new Set<keyof Wants>(['search', 'folder', 'purpose', 'tag', 'language']);
 
 /** How each is called in the address. */
 const names: Record<keyof Wants, string> = {
@@ -55,6 +58,7 @@ const names: Record<keyof Wants, string> = {
   mode: 'written',
   purpose: 'purpose',
   tag: 'tag',
+  language: 'in',
   order: 'by',
 };
 
@@ -75,12 +79,12 @@ export function inAddress<K extends keyof Wants>(key: K, value: Wants[K]): [name
 }
 
 /** Whether lines are left out for what they are, rather than for what was looked for or where they lie. */
-export const narrowed = ({ which, ready, about, mode, purpose, tag }: Wants): boolean =>
-  which !== 'all' || !!ready || !!about || !!mode || !!purpose || !!tag;
+export const narrowed = ({ which, ready, about, mode, purpose, tag, language }: Wants): boolean =>
+  which !== 'all' || !!ready || !!about || !!mode || !!purpose || !!tag || !!language;
 
 /** The same as the server is asked for it. */
 export function queryOf(wants: Wants, after?: string) {
-  const { search, folder, which, ready, about, mode, purpose, tag, order } = wants;
+  const { search, folder, which, ready, about, mode, purpose, tag, language, order } = wants;
   return {
     search,
     folder: folder || undefined,
@@ -94,6 +98,7 @@ export function queryOf(wants: Wants, after?: string) {
     mode: mode || undefined,
     purpose: purpose || undefined,
     tag: tag || undefined,
+    language: language || undefined,
     order,
     after,
   };

@@ -9,12 +9,15 @@
   /** Chooses what to write from: templates that fit this record first, then those used last. */
   let {
     about,
+    whom,
     ahead,
     look,
     onchoose,
     onclose,
   }: {
     about: Schemas['TemplateLine']['about'];
+    /** Who is written to, and about which deal. */
+    whom: { kind: Schemas['MessageToSend']['kind']; person: string; deal?: string | null };
     /** What was typed before this was there. */
     ahead?: TypedAhead;
     /** What a template would say to this very person. */
@@ -47,13 +50,17 @@
   $effect(() => {
     const mine = ++run;
     const search = typed;
-    ask('get', '/api/templates/fitting', { query: { about, search } })
+    // What a choice sets in the envelope is no reason to look again.
+    const to = untrack(() => whom);
+    ask('get', '/api/templates/fitting', { query: { about, search, ...to } })
       .then((found) => {
         if (mine !== run) return;
         lines = found;
         foundFor = search;
         at = 0;
-        if (entered) choose(0);
+        if (!entered) return;
+        entered = false;
+        choose(0);
       })
       .catch((failure) => (failed = sentence(failure)));
   });

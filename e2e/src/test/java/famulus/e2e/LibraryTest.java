@@ -284,6 +284,32 @@ class LibraryTest extends BrowserTest {
         assertThat(line(dov, "Foxgloves")).isVisible();
     }
 
+    /** A template that is meant for other months comes last where a message is begun, and says why. */
+    @Test
+    void whatATemplateIsMeantForIsSaid() {
+        Page page = begun("Dov", "Advent greeting");
+        page.navigate(address("/templates?find=Advent+greeting"));
+        button(page, "More for Advent greeting").click();
+        button(page, "When it is used…").click();
+        Locator slip =
+                page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("When “Advent greeting” is used"));
+        page.getByLabel("December").check();
+        page.getByLabel("Add a country").fill("Atlantis");
+        slip.getByText("Save").click();
+        assertThat(slip).containsText("There is no country called “Atlantis”.");
+        page.getByLabel("Add a country").fill("Germany");
+        page.getByLabel("Add a country").press("Tab");
+        assertThat(slip.getByLabel("Countries")).containsText("Germany");
+        slip.getByText("Save").click();
+        assertThat(slip).hasCount(0);
+        find(page, "Leopold Gosling");
+        page.keyboard().press("w");
+        Locator offered = page.getByRole(AriaRole.OPTION);
+        assertThat(offered.filter(new Locator.FilterOptions().setHasText("Advent greeting")))
+                .containsText("for December, Germany");
+        assertThat(offered.first()).not().containsText("Advent greeting");
+    }
+
     @Test
     void theGalleryShowsHowTemplatesLook() {
         Page page = openAs("Dov", "/templates");

@@ -87,6 +87,14 @@ create table template_tag (
   primary key (template_id, tag_key)
 );
 create index template_tag_key on template_tag (tag_key);
+
+-- When a template is meant to be used: a month by its number, a stage or country by its code. What it says none of is any.
+create table template_occasion (
+  template_id uuid not null references template (id) on delete cascade,
+  what        varchar(10) not null check (what in ('MONTH', 'STAGE', 'COUNTRY')),
+  code        varchar(60) not null,
+  primary key (template_id, what, code)
+);
 alter table template add foreign key (house_style_id) references house_style (id);
 
 -- The design is versioned JSON, see docs/body.schema.json; the body keeps its words.

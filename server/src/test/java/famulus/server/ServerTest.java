@@ -147,6 +147,7 @@ public abstract class ServerTest {
                 "template_use",
                 "template_favourite",
                 "template_tag",
+                "template_occasion",
                 "template_test",
                 "message_draft",
                 "message_ignored",

@@ -4,6 +4,7 @@ import famulus.core.departure.Departure;
 import famulus.core.departure.Leaving;
 import famulus.core.field.About;
 import famulus.core.field.FieldType;
+import famulus.core.search.Occasion;
 import famulus.server.demo.DemoRecords.Grower;
 import famulus.server.demo.DemoRecords.Placement;
 import famulus.server.desk.ProofService;
@@ -16,6 +17,7 @@ import famulus.server.library.DraftReader;
 import famulus.server.library.SignatureService;
 import famulus.server.library.StarterService;
 import famulus.server.library.Template;
+import famulus.server.library.TemplateOccasions;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateTags;
 import famulus.server.library.VariantService;
@@ -52,6 +54,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -112,6 +115,7 @@ class DemoData implements ApplicationRunner {
     private final FolderRights folderRights;
     private final Teams teams;
     private final TemplateTags tags;
+    private final TemplateOccasions occasions;
     private final Clock clock;
     private final FamulusProperties properties;
 
@@ -142,9 +146,11 @@ class DemoData implements ApplicationRunner {
             FolderRights folderRights,
             Teams teams,
             TemplateTags tags,
+            TemplateOccasions occasions,
             Clock clock,
             FamulusProperties properties) {
         this.tags = tags;
+        this.occasions = occasions;
         this.team = team;
         this.catalogue = catalogue;
         this.pipeline = pipeline;
@@ -222,6 +228,8 @@ class DemoData implements ApplicationRunner {
                 List.of(tag),
                 List.of(),
                 people.oriel()));
+        DemoFolders.MONTHS.forEach((name, months) ->
+                occasions.set(named(name, drafts, kept), new Occasion(months, Set.of(), Set.of()), people.oriel()));
         Seeded own = new Seeded(SEED + 2);
         UUID payment = own.id();
         UUID frost = own.id();

@@ -14,6 +14,7 @@ import famulus.server.team.Teams.TypedTeam;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 
 /** Where the templates of the demo lie: by what they are for among those of everybody, and some with the north team. */
@@ -23,6 +24,12 @@ final class DemoFolders {
     static final Map<String, List<String>> TAGGED = Map.of(
             "once a year", List.of("Winter hello", "Season opener", "Thank you for the season"),
             "money", List.of("Quote cover", "Quote reminder", "What we agreed"));
+
+    /** The months that some are meant for. */
+    static final Map<String, Set<Integer>> MONTHS = Map.of(
+            "Winter hello", Set.of(11, 12, 1, 2),
+            "Season opener", Set.of(3, 4, 5),
+            "Thank you for the season", Set.of(8, 9, 10));
 
     private final FolderService folders;
     private final FolderRights rights;

@@ -166,6 +166,7 @@ class LibraryExport {
                 template.readyVersion() != null,
                 named(folder) ? folder.id() : null,
                 transfer.tags(template.id()),
+                transfer.occasion(template.id()),
                 language.map(InLanguage::language).orElse(null),
                 language.map(InLanguage::root)
                         .filter(root -> !root.equals(template.id()))

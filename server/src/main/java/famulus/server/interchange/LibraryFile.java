@@ -2,6 +2,7 @@ package famulus.server.interchange;
 
 import famulus.core.field.About;
 import famulus.core.message.body.Mode;
+import famulus.core.search.Occasion;
 import famulus.server.library.KeptPlainText;
 import famulus.server.library.TemplateKind;
 import famulus.server.library.TemplateWishes;
@@ -89,12 +90,14 @@ record LibraryFile(
             boolean ready,
             UUID folder,
             List<String> tags,
+            Occasion occasion,
             String language,
             UUID variantOf) {
         FileText {
             design = design == null || design.isNull() ? null : design;
             files = files == null ? List.of() : List.copyOf(files);
             tags = tags == null ? List.of() : List.copyOf(tags);
+            occasion = occasion == null ? Occasion.ANY : occasion;
         }
     }
 

@@ -18,6 +18,7 @@ import famulus.server.interchange.LibraryReport.Wanted;
 import famulus.server.interchange.LibraryReport.What;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateKind;
+import famulus.server.library.TemplateTransfer.Sorting;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -198,7 +199,7 @@ class LibraryImport {
                                 id,
                                 here.drafts().draft(text, instead, gone, null),
                                 folder,
-                                text.tags(),
+                                new Sorting(text.tags(), text.occasion()),
                                 text.ready(),
                                 by);
                 added++;
@@ -206,7 +207,12 @@ class LibraryImport {
                 Template ours =
                         here.transfer().here(one.here(), by).orElseThrow(() -> Refusal.missing("This template"));
                 here.transfer()
-                        .replace(ours, here.drafts().draft(text, instead, gone, null), text.tags(), text.ready(), by);
+                        .replace(
+                                ours,
+                                here.drafts().draft(text, instead, gone, null),
+                                new Sorting(text.tags(), text.occasion()),
+                                text.ready(),
+                                by);
                 replaced++;
             } else {
                 skipped++;

@@ -13,6 +13,7 @@ import famulus.server.library.TemplateVersionService.LastTest;
 import famulus.server.library.TemplateVersionService.Version;
 import famulus.server.library.WrappingService.ShownWrapping;
 import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -90,6 +91,7 @@ class TemplateController {
             @RequestParam(required = false) Mode mode,
             @RequestParam(required = false) String purpose,
             @RequestParam(required = false) String tag,
+            @RequestParam(required = false) String language,
             @RequestParam(defaultValue = "false") boolean archived,
             @RequestParam(defaultValue = "NAME") WantedLines.Order order,
             @RequestParam(required = false) UUID after) {
@@ -106,6 +108,7 @@ class TemplateController {
                         mode,
                         purpose,
                         tag == null ? null : TemplateTags.key(tag),
+                        language,
                         archived,
                         deleted ? lines.deletedSince() : null,
                         order),
@@ -123,8 +126,14 @@ class TemplateController {
 
     @GetMapping("/fitting")
     List<TemplateLine> fitting(
-            Colleague asking, @RequestParam About about, @RequestParam(defaultValue = "") String search) {
-        return lines.fitting(about, search, asking);
+            Colleague asking,
+            @RequestParam About about,
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(required = false) CrmKind kind,
+            @RequestParam(required = false) UUID person,
+            @RequestParam(required = false) UUID deal) {
+        For whom = kind == null || person == null ? null : new For(kind, person, deal);
+        return lines.fitting(about, search, whom, asking);
     }
 
     /** The designs to start from that ship with Famulus. */

@@ -4,6 +4,7 @@ import famulus.core.field.About;
 import famulus.core.message.body.Mode;
 import famulus.core.record.SearchText;
 import famulus.core.search.HitLine;
+import famulus.core.search.Occasion;
 import famulus.core.search.WordFit;
 import famulus.server.folders.FolderService;
 import famulus.server.library.TemplateMapper.FoundWords;
@@ -12,17 +13,24 @@ import famulus.server.library.TemplateShelf.Shelved;
 import famulus.server.library.WantedLines.Narrowed;
 import famulus.server.library.WantedLines.Order;
 import famulus.server.records.CatalogueService;
+import famulus.server.records.DealService;
+import famulus.server.records.NeededData;
+import famulus.server.records.PeopleContext;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -45,6 +53,9 @@ public class TemplateLines {
     private final TemplateIndex index;
     private final FolderService folders;
     private final TemplateRights rights;
+    private final TemplateOccasions occasions;
+    private final PeopleContext people;
+    private final DealService deals;
     private final TeamService team;
     private final Clock clock;
 
@@ -55,8 +66,14 @@ public class TemplateLines {
             TemplateIndex index,
             FolderService folders,
             TemplateRights rights,
+            TemplateOccasions occasions,
+            PeopleContext people,
+            DealService deals,
             TeamService team,
             Clock clock) {
+        this.occasions = occasions;
+        this.people = people;
+        this.deals = deals;
         this.clock = clock;
         this.team = team;
         this.folders = folders;
@@ -100,7 +117,14 @@ public class TemplateLines {
             List<String> tags,
             @Schema(nullable = true) Instant lastUsed,
             List<HitLine.Part> hit,
-            String why) {}
+            String why) {
+        /** The same with something else that speaks for it. */
+        TemplateLine because(String other) {
+            return new TemplateLine(
+                    id, name, purpose, about, subject, owner, changedAt, mode, stage, used, languages, mayChange, mine,
+                    folder, favourite, tags, lastUsed, hit, other);
+        }
+    }
 
     /** How far a template is. */
     public enum Stage {
@@ -193,21 +217,25 @@ public class TemplateLines {
 
     /**
      * Templates for writing to a record: those that have what was typed in their name, or something like it, first; then
-     * favourites, then those about exactly its kind, then those used last by whoever asks, then the others by name. Those
-     * that don't fit the record are left out, and so are all after the first sixty.
+     * favourites, then those meant for just this month, stage and country, then those about exactly its kind, then those used
+     * last by whoever asks, then the others by name; those meant for something else come last. Those that don't fit the record
+     * are left out, and so are all after the first sixty.
+     *
+     * @param whom who is written to; null where nobody is yet
      */
-    public List<TemplateLine> fitting(About about, String search, Colleague asking) {
+    public List<TemplateLine> fitting(About about, String search, For whom, Colleague asking) {
         List<About> abouts =
                 Stream.of(About.values()).filter(one -> fits(one, about)).toList();
         List<Shelved> usable = shelf.byName(WantedLines.usable(abouts), !search.isBlank(), asking);
-        Map<UUID, Fit> fits = fits(usable, about, asking);
+        Meant meant = meant(about, whom, asking);
+        Map<UUID, Fit> fits = fits(usable, about, meant, asking);
         if (search.isBlank()) {
             List<UUID> ids = fits.values().stream()
                     .sorted(Fit.BEST)
                     .limit(MOST_FITTING)
                     .map(Fit::id)
                     .toList();
-            return lines(rows(ids, asking), asking);
+            return lines(rows(ids, asking), meant, asking);
         }
         List<UUID> ranked = found(TemplateKind.TEMPLATE, search, usable, asking).ids().stream()
                 .limit(MOST_FITTING)
@@ -217,28 +245,67 @@ public class TemplateLines {
                 .sorted(Comparator.comparing((TemplateRow line) -> !named(line, typed))
                         .thenComparing(line -> fits.get(line.id()), Fit.BEST))
                 .toList();
-        return lines(rows, asking);
+        return lines(rows, meant, asking);
     }
 
-    /** How well a template fits a record: favourites first, then those about exactly its kind, then those used last. */
-    private record Fit(UUID id, boolean favourite, boolean exact, Instant lastUsed) {
-        static final Comparator<Fit> BEST = Comparator.comparing((Fit one) -> !one.favourite)
+    /** What templates are meant for, and whom it is about now; nobody where that is not known. */
+    private record Meant(Map<UUID, Occasion> occasions, Optional<Occasion.Now> now) {
+        Occasion.Fit fit(UUID template) {
+            return now.map(one -> occasions.getOrDefault(template, Occasion.ANY).fit(one))
+                    .orElse(Occasion.Fit.ANY);
+        }
+    }
+
+    private Meant meant(About about, For whom, Colleague asking) {
+        Map<UUID, Occasion> all = occasions.all();
+        if (whom == null || all.isEmpty()) {
+            return new Meant(all, Optional.empty());
+        }
+        Person person =
+                people.person(whom, asking, catalogues.catalogue(), about == About.DEAL, NeededData.of(Set.of()));
+        String stage = person.deal().flatMap(deals::stage).orElse("");
+        int month = LocalDate.ofInstant(clock.instant(), person.zone()).getMonthValue();
+        return new Meant(
+                all, Optional.of(new Occasion.Now(month, stage, person.locale().getCountry())));
+    }
+
+    /**
+     * How well a template fits a record: those meant for something else last, favourites first, then those meant for just this,
+     * those about exactly its kind, and those used last.
+     */
+    private record Fit(UUID id, Occasion.Fit occasion, boolean favourite, boolean exact, Instant lastUsed) {
+        static final Comparator<Fit> BEST = Comparator.comparing((Fit one) -> one.occasion == Occasion.Fit.APART)
+                .thenComparing(one -> !one.favourite)
+                .thenComparing(Fit::occasion)
                 .thenComparing(one -> !one.exact)
                 .thenComparing(Fit::lastUsed, Comparator.nullsLast(Comparator.reverseOrder()));
     }
 
     /** In the order they come in. */
-    private Map<UUID, Fit> fits(List<Shelved> some, About about, Colleague asking) {
+    private Map<UUID, Fit> fits(List<Shelved> some, About about, Meant meant, Colleague asking) {
         Set<UUID> favourites = mapper.favourites(asking.id());
         Map<UUID, Instant> used = shelf.lastUsed(asking);
         Map<UUID, Fit> fits = new LinkedHashMap<>();
         some.forEach(one -> fits.put(
-                one.id(), new Fit(one.id(), favourites.contains(one.id()), one.about() == about, used.get(one.id()))));
+                one.id(),
+                new Fit(
+                        one.id(),
+                        meant.fit(one.id()),
+                        favourites.contains(one.id()),
+                        one.about() == about,
+                        used.get(one.id()))));
         return fits;
     }
 
-    private List<TemplateLine> lines(List<TemplateRow> rows, Colleague asking) {
-        return rows.stream().map(reader(asking)::line).toList();
+    /** What a template is meant for speaks for it, or against it, more than that it was used. */
+    private List<TemplateLine> lines(List<TemplateRow> rows, Meant meant, Colleague asking) {
+        return rows.stream()
+                .map(reader(asking)::line)
+                .map(line -> meant.fit(line.id()) == Occasion.Fit.ANY
+                        ? line
+                        : line.because(
+                                "for " + occasions.words(meant.occasions().get(line.id()))))
+                .toList();
     }
 
     private LineReader reader(Colleague asking) {

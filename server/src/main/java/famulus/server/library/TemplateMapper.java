@@ -57,6 +57,16 @@ interface TemplateMapper {
     @Select("select template_id from template_favourite where colleague_id = #{whose}")
     Set<UUID> favourites(UUID whose);
 
+    /** Those that are written in a language, by whichever of their variants. Few have any. */
+    @Select(
+            """
+            select v.root_id from template_variant v join template t on t.id = v.template_id
+            where v.language = #{language} and t.deleted_at is null
+            union
+            select v.template_id from template_variant v where v.language = #{language}
+            """)
+    Set<UUID> speaking(String language);
+
     /** Those that have a tag. Leans on template_tag_key. */
     @Select("select template_id from template_tag where tag_key = #{key}")
     Set<UUID> tagged(String key);
@@ -253,6 +263,9 @@ interface TemplateMapper {
             where id = #{t.id} and version = #{t.version} and deleted_at is null
             """)
     int update(@Param("t") Template template, @Param("by") UUID by);
+
+    /** The languages of templates that somebody may see and that are written in several. */
+    List<String> languages(@Param("asking") Colleague asking);
 
     /** The tags of the templates that somebody may see, by name. */
     List<String> tags(@Param("asking") Colleague asking);

@@ -104,6 +104,7 @@ class TemplateShelf {
         Set<UUID> variants = withVariants ? Set.of() : mapper.variantsOfOthers();
         Set<UUID> marked = narrowed.favourite() ? mapper.favourites(asking.id()) : null;
         Set<UUID> tagged = narrowed.tag() != null ? mapper.tagged(narrowed.tag()) : null;
+        Set<UUID> speaking = narrowed.language() != null ? mapper.speaking(narrowed.language()) : null;
         Map<UUID, Integer> used = narrowed.unused() ? times() : Map.of();
         Map<UUID, Boolean> writers = new HashMap<>();
         Predicate<UUID> writer = owner -> writers.computeIfAbsent(owner, rights::writesForOthers);
@@ -114,6 +115,7 @@ class TemplateShelf {
                     && !variants.contains(one.id())
                     && (marked == null || marked.contains(one.id()))
                     && (tagged == null || tagged.contains(one.id()))
+                    && (speaking == null || speaking.contains(one.id()))
                     && !used.containsKey(one.id())
                     && (wanted.folders() == null || wanted.folders().contains(one.folder()))
                     && (!wanted.usable() || usable(one, asking, writer))) {

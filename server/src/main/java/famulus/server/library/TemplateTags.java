@@ -46,15 +46,25 @@ public class TemplateTags {
 
     /** The tags of what somebody may see, and what it is for. */
     Sorts sorts(Colleague asking) {
-        return new Sorts(sorted(mapper.purposes(asking)), sorted(mapper.tags(asking)));
+        return new Sorts(
+                sorted(mapper.purposes(asking)),
+                sorted(mapper.tags(asking)),
+                mapper.languages(asking).stream().map(WrittenIn::of).toList());
     }
 
     private static List<String> sorted(List<String> words) {
         return words.stream().sorted(Collator.getInstance(Locale.ENGLISH)).toList();
     }
 
+    /** A language that some templates are written in besides another. */
+    public record WrittenIn(String code, String name) {
+        private static WrittenIn of(String code) {
+            return new WrittenIn(code, Locale.of(code).getDisplayLanguage(Locale.ENGLISH));
+        }
+    }
+
     /** What templates can be told apart by. */
-    public record Sorts(List<String> purposes, List<String> tags) {}
+    public record Sorts(List<String> purposes, List<String> tags, List<WrittenIn> languages) {}
 
     /**
      * Adds tags to templates and removes others; of all of them or of none.

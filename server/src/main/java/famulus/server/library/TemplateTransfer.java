@@ -1,5 +1,6 @@
 package famulus.server.library;
 
+import famulus.core.search.Occasion;
 import famulus.server.folders.FolderService;
 import famulus.server.library.TemplateShelf.Shelved;
 import famulus.server.library.VariantMapper.VariantRow;
@@ -24,6 +25,7 @@ public class TemplateTransfer {
     private final TemplateService templates;
     private final TemplateRights rights;
     private final TemplateTags tags;
+    private final TemplateOccasions occasions;
     private final DraftCheck check;
     private final FolderService folders;
     private final Clock clock;
@@ -35,6 +37,7 @@ public class TemplateTransfer {
             TemplateService templates,
             TemplateRights rights,
             TemplateTags tags,
+            TemplateOccasions occasions,
             DraftCheck check,
             FolderService folders,
             Clock clock) {
@@ -44,6 +47,7 @@ public class TemplateTransfer {
         this.templates = templates;
         this.rights = rights;
         this.tags = tags;
+        this.occasions = occasions;
         this.check = check;
         this.folders = folders;
         this.clock = clock;
@@ -78,9 +82,17 @@ public class TemplateTransfer {
         return rights.mayChange(now, asking) ? now : templates.forUse(id, asking, asking);
     }
 
+    /** What a template is found and offered by, besides its words. */
+    public record Sorting(List<String> tags, Occasion occasion) {}
+
     /** The tags of a template. */
     public List<String> tags(UUID id) {
         return mapper.tagsOf(id);
+    }
+
+    /** When a template is meant to be used. */
+    public Occasion occasion(UUID id) {
+        return occasions.of(id);
     }
 
     /**
@@ -130,20 +142,21 @@ public class TemplateTransfer {
      * @param ready whether it is marked ready, where nothing stops it
      */
     @Transactional
-    public void bring(UUID id, Draft draft, UUID folder, List<String> tagged, boolean ready, Colleague by) {
+    public void bring(UUID id, Draft draft, UUID folder, Sorting sorting, boolean ready, Colleague by) {
         Template added = templates.add(id, draft, folder, by);
-        settle(added, tagged, ready, by);
+        settle(added, sorting, ready, by);
     }
 
     /** Lets a template say what comes from elsewhere; it stays where it is and whose it is. */
     @Transactional
-    public void replace(Template there, Draft draft, List<String> tagged, boolean ready, Colleague by) {
+    public void replace(Template there, Draft draft, Sorting sorting, boolean ready, Colleague by) {
         mapper.keepVersion(there.id(), there.version(), TemplateVersionService.Reason.REPLACED.name(), clock.instant());
-        settle(templates.change(there.id(), there.version(), draft, by), tagged, ready, by);
+        settle(templates.change(there.id(), there.version(), draft, by), sorting, ready, by);
     }
 
-    private void settle(Template template, List<String> tagged, boolean ready, Colleague by) {
-        tags.tag(List.of(template.id()), tagged, mapper.tagsOf(template.id()), by);
+    private void settle(Template template, Sorting sorting, boolean ready, Colleague by) {
+        tags.tag(List.of(template.id()), sorting.tags(), mapper.tagsOf(template.id()), by);
+        occasions.bring(template.id(), sorting.occasion());
         if (ready) {
             templates.readyIfSound(template, clock.instant());
         }

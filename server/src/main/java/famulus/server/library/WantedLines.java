@@ -28,6 +28,7 @@ record WantedLines(TemplateKind kind, boolean usable, List<About> abouts, Collec
      * @param mode only those that are written so; null for all
      * @param purpose only those for this; null for all
      * @param tag only those that have it, as {@link TemplateTags#key} says; null for all
+     * @param language only those that are written in it besides another one, by ISO 639; null for all
      * @param archived those that were archived, in place of those that are not
      * @param deletedSince those that were deleted after this moment and that they may bring back, in place of those that are
      *     there; null for none
@@ -42,12 +43,13 @@ record WantedLines(TemplateKind kind, boolean usable, List<About> abouts, Collec
             Mode mode,
             String purpose,
             String tag,
+            String language,
             boolean archived,
             Instant deletedSince,
             Order order) {
         /** All there are, by name. */
         static final Narrowed NOT =
-                new Narrowed(false, false, false, null, null, null, null, null, false, null, Order.NAME);
+                new Narrowed(false, false, false, null, null, null, null, null, null, false, null, Order.NAME);
     }
 
     /** In which order lines come within a folder. */

@@ -42,6 +42,9 @@ interface DealMapper {
             """)
     List<LineRow> lines(UUID dealId);
 
+    @Select("select stage from deal where id = #{dealId}")
+    Optional<String> stage(UUID dealId);
+
     @Select("select amount_currency from deal where id = #{dealId}")
     String currency(UUID dealId);
 

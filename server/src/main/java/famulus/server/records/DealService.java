@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -89,6 +90,11 @@ public class DealService {
         SENT,
         SIGNED,
         WITHDRAWN
+    }
+
+    /** The stage of a deal, by its code; empty for a deal that is gone. */
+    public Optional<String> stage(UUID deal) {
+        return mapper.stage(deal);
     }
 
     /** A deal's lines in order. */

@@ -85,6 +85,8 @@ class TemplateRightsTest extends ServerTest {
                         Map.of("base", draft("Other", "Hello"), "mine", draft("Other", "Hello you")),
                 "PUT /api/templates/{id}/favourite", Map.of("favourite", true),
                 "PUT /api/templates/{id}/name", Map.of("name", "Other"),
+                "PUT /api/templates/{id}/occasion",
+                        Map.of("months", List.of(5), "stages", List.of(), "countries", List.of()),
                 "POST /api/templates/{id}/waved", Map.of("code", "subject-long", "words", "x", "reason", "because"));
         List<Ask> asks = new ArrayList<>();
         for (RequestMappingInfo info :
@@ -95,7 +97,8 @@ class TemplateRightsTest extends ServerTest {
                             .getMethods()
                             .forEach(method -> asks.add(new Ask(
                                     method.name(),
-                                    path.replace("{version}", "1"),
+                                    path.replace("{version}", "1")
+                                            + (path.endsWith("/paper") ? "?kind=contact&person=" + ines : ""),
                                     bodies.get(method.name() + " " + path))));
                 }
             }
@@ -119,6 +122,7 @@ class TemplateRightsTest extends ServerTest {
                 new Ask("POST", "/api/messages/begin", begun),
                 new Ask("POST", "/api/messages/proof", message),
                 new Ask("POST", "/api/messages", message),
+                new Ask("POST", "/api/messages/paper", Map.of("message", message, "template", template)),
                 new Ask("PUT", "/api/message-drafts/" + new UUID(7, 8), Map.of("version", 0, "message", message)),
                 new Ask("PUT", "/api/templates/signatures", Map.of("template", template, "team", false)),
                 new Ask(

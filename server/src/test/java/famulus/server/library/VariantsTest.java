@@ -69,6 +69,25 @@ class VariantsTest extends ServerTest {
     }
 
     @Test
+    void theyAreFilteredByALanguageThatTheyHave() throws Exception {
+        UUID english = template("CONTACT", "Hives", "Hello");
+        template("CONTACT", "Alone", "Hello");
+        add(english, "de", null, signe);
+
+        JsonNode german = done("GET", "/api/templates?language=de", null, signe).get("lines");
+        assertThat(german.findValuesAsString("id")).containsExactly(english.toString());
+        assertThat(done("GET", "/api/templates?language=fr", null, signe).get("lines"))
+                .isEmpty();
+        assertThat(done("GET", "/api/templates/sorts", null, signe)
+                        .get("languages")
+                        .findValuesAsString("name"))
+                .contains("German");
+        assertThat(done("GET", "/api/templates/sorts", null, dov).get("languages"))
+                .as("what is not ready is nobody else’s to know of")
+                .isEmpty();
+    }
+
+    @Test
     void theListHasOneLineForAllOfThem() throws Exception {
         UUID english = template("CONTACT", "Hives", "Hello");
         UUID german = id(add(english, "de", null, signe));
