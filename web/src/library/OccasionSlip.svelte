@@ -151,7 +151,7 @@
 
   .months {
     display: grid;
-    grid-template-columns: repeat(4, auto);
+    grid-template-columns: repeat(3, auto);
   }
 
   legend {

@@ -1,5 +1,6 @@
 package famulus.server.paper;
 
+import famulus.core.merge.PhoneFormats;
 import famulus.core.message.body.Mode;
 import famulus.core.message.render.Paper;
 import famulus.server.desk.ProofService.Proof;
@@ -51,7 +52,7 @@ public class PaperService {
                         house.name(),
                         house.street(),
                         (house.postcode() + " " + house.town()).strip(),
-                        house.phone(),
+                        PhoneFormats.international(house.phone(), house.locale()),
                         house.website())),
                 said(Stream.of(person.name(), person.company())),
                 DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG)

@@ -83,7 +83,7 @@ class PaperTest extends ServerTest {
 
         assertThat(shown.getContentType()).isEqualTo("application/pdf");
         assertThat(text(shown.getContentAsByteArray()))
-                .contains("Our plan for Inés", "Dear Inés, call Mobile?.", "Inés Okafor", "1 / 1");
+                .contains("Our plan for Inés", "Dear Inés, call Mobile?.", "Inés Okafor", "1 / 1", "+44 1632 960100");
     }
 
     @Test

@@ -101,7 +101,12 @@ final class PaperBlocks {
         if (!address.isEmpty()) {
             String said = address.replaceFirst("^mailto:", "").replaceFirst("\\?.*$", "");
             html.raw("<br>")
-                    .open("a", "href", address)
+                    .open(
+                            "a",
+                            "href",
+                            address,
+                            "style",
+                            "color:" + message.design().style().type().linkColour() + ";")
                     .text(address.startsWith("mailto:") ? said : address)
                     .close("a");
         }
