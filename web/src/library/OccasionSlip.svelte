@@ -54,6 +54,7 @@
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
+    wrong = '';
     if (typed.trim()) addCountry();
     if (wrong) return;
     try {

@@ -4,6 +4,7 @@ import famulus.core.record.SearchText;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * What a record is known by when it comes again.
@@ -29,6 +30,34 @@ public record Identity(String name, String belongsTo, List<String> addresses) {
                 SearchText.folded(name),
                 SearchText.folded(belongsTo),
                 addresses.stream().map(one -> one.toLowerCase(Locale.ROOT)).toList());
+    }
+
+    /**
+     * Everybody that a full name may be: where it is parted into first names and surname is not said.
+     *
+     * <p>E.g.: {@code Ana de la Cruz} may be Ana with the surname de la Cruz, or Ana de la with the surname Cruz.
+     *
+     * @param fullName first names before the surname, or the surname before a comma
+     */
+    public static List<Identity> named(String fullName, String belongsTo) {
+        int comma = fullName.indexOf(',');
+        if (comma > 0) {
+            return List.of(of(
+                    fullName.substring(0, comma).strip() + " "
+                            + fullName.substring(comma + 1).strip(),
+                    belongsTo,
+                    List.of()));
+        }
+        List<String> words = List.of(fullName.strip().split("\\s+"));
+        return IntStream.range(0, words.size())
+                .mapToObj(first -> of(
+                        (String.join(" ", words.subList(first, words.size())) + " "
+                                        + String.join(" ", words.subList(0, first)))
+                                .strip(),
+                        belongsTo,
+                        List.of()))
+                .distinct()
+                .toList();
     }
 
     /**

@@ -133,9 +133,14 @@ public final class RowReader {
         switch (other) {
             case CONTACT -> {
                 String address = CellReader.address(cell).toLowerCase(Locale.ROOT);
-                EmailAddress.refusal(address)
-                        .ifPresentOrElse(
-                                sentence -> faults.add(new Fault(column, sentence)), () -> others.put(other, address));
+                if (address.indexOf('@') < 0) {
+                    others.put(Other.CONTACT_NAME, text);
+                } else {
+                    EmailAddress.refusal(address)
+                            .ifPresentOrElse(
+                                    sentence -> faults.add(new Fault(column, sentence)),
+                                    () -> others.put(other, address));
+                }
             }
             case LINE_QUANTITY, LINE_PRICE, LINE_DISCOUNT, LINE_TAX ->
                 cells.number(text.replaceAll("[\\s\\u00a0%£€$¥]|[A-Z]{3}$", ""))

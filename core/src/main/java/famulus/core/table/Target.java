@@ -37,8 +37,10 @@ public sealed interface Target {
     enum Other implements Target {
         /** An address of a person; several columns may go here. */
         EMAIL("email"),
-        /** The address of the contact a deal is about. */
+        /** The contact a deal is about, by address or by name. */
         CONTACT("contact"),
+        /** Their name, where a column for them has no address; no column leads here by itself. */
+        CONTACT_NAME("contact.name"),
         LINE_DESCRIPTION("line.description"),
         LINE_QUANTITY("line.quantity"),
         LINE_UNIT("line.unit"),

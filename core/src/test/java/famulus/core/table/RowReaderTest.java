@@ -72,6 +72,18 @@ class RowReaderTest {
     }
 
     @Test
+    void aFullNameMayBePartedAnywhere() {
+        assertThat(Identity.named("Ana de la Cruz", "Mill Lane"))
+                .extracting(Identity::name)
+                .containsExactly("ana de la cruz", "de la cruz ana", "la cruz ana de", "cruz ana de la");
+        assertThat(Identity.named("WREN, Inés", "Mill Lane")).singleElement().satisfies(one -> {
+            assertThat(one.name()).isEqualTo("wren ines");
+            assertThat(one.belongsTo()).isEqualTo("mill lane");
+        });
+        assertThat(Identity.named(" Prince ", "")).extracting(Identity::name).containsExactly("prince");
+    }
+
+    @Test
     void findsTheRowOfHeadings() {
         assertThat(headings("Surname,E-mail", "Wren,ines@lane.example")).isEqualTo(1);
         assertThat(headings("People,Reach", "Surname,E-mail", "Wren,ines@lane.example"))

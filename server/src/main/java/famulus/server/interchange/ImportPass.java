@@ -164,6 +164,7 @@ final class ImportPass {
     private void portion(List<ImportItem> items) {
         items.forEach(this::check);
         contacts(items);
+        contactsByName(items);
         items.stream().filter(item -> !item.isSound()).forEach(this::refuse);
         List<Decision> decisions =
                 decide(items.stream().filter(ImportItem::isSound).toList());
@@ -210,6 +211,40 @@ final class ImportPass {
             item.contact(found.get(address));
             if (item.contact() == null) {
                 item.blame(-1, "No contact has the address " + address + ". Import the contacts first.");
+            }
+        });
+    }
+
+    /** One who is named is found among those of the deal’s organisation. */
+    private void contactsByName(List<ImportItem> items) {
+        Map<ImportItem, String> wanted = new LinkedHashMap<>();
+        for (ImportItem item : items) {
+            String name = item.head().others().get(Other.CONTACT_NAME);
+            if (name == null) {
+                continue;
+            }
+            if (item.organisationName().isEmpty()) {
+                item.blame(-1, "Say which organisation “" + name + "” belongs to, or use their address.");
+            } else {
+                wanted.put(item, name);
+            }
+        }
+        if (wanted.isEmpty()) {
+            return;
+        }
+        Map<ImportItem, Set<UUID>> found = context.known().contactsNamed(wanted, ImportItem::organisationName);
+        wanted.forEach((item, name) -> {
+            Set<UUID> some = found.getOrDefault(item, Set.of());
+            if (some.size() == 1) {
+                item.contact(some.iterator().next());
+            } else {
+                item.blame(
+                        -1,
+                        some.isEmpty()
+                                ? "No contact of " + item.organisationName() + " is called “" + name
+                                        + "”. Import the contacts first, or use their address."
+                                : "Several contacts of " + item.organisationName() + " are called “" + name
+                                        + "”. Use the address of the one who is meant.");
             }
         });
     }

@@ -22,7 +22,7 @@ import org.springframework.stereotype.Component;
 class ImportTargets {
     private static final Map<Other, String> LABELS = Map.of(
             Other.EMAIL, "E-mail",
-            Other.CONTACT, "Contact’s e-mail",
+            Other.CONTACT, "Contact’s e-mail or name",
             Other.LINE_DESCRIPTION, "Line: description",
             Other.LINE_QUANTITY, "Line: quantity",
             Other.LINE_UNIT, "Line: unit",

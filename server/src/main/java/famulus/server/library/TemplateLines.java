@@ -299,12 +299,12 @@ public class TemplateLines {
 
     /** What a template is meant for speaks for it, or against it, more than that it was used. */
     private List<TemplateLine> lines(List<TemplateRow> rows, Meant meant, Colleague asking) {
+        Function<Occasion, String> words = occasions.words();
         return rows.stream()
                 .map(reader(asking)::line)
                 .map(line -> meant.fit(line.id()) == Occasion.Fit.ANY
                         ? line
-                        : line.because(
-                                "for " + occasions.words(meant.occasions().get(line.id()))))
+                        : line.because("for " + words.apply(meant.occasions().get(line.id()))))
                 .toList();
     }
 

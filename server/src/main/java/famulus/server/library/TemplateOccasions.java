@@ -8,7 +8,6 @@ import famulus.server.records.PipelineService;
 import famulus.server.team.Colleague;
 import java.time.Month;
 import java.time.format.TextStyle;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
@@ -17,6 +16,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -101,6 +101,10 @@ public class TemplateOccasions {
 
     /** The same of what comes from elsewhere: what is not known here is left out. */
     void bring(UUID id, Occasion occasion) {
+        if (occasion.any()) {
+            mapper.clear(id);
+            return;
+        }
         OccasionChoices known = choices();
         put(
                 id,
@@ -145,22 +149,22 @@ public class TemplateOccasions {
                 .collect(Collectors.toSet());
     }
 
-    /** Says in a few words what an occasion names, such as {@code for May and June, quoted}. */
-    String words(Occasion occasion) {
+    /** Says in a few words what an occasion names, such as {@code May and June, “quoted”}. */
+    Function<Occasion, String> words() {
         Map<String, String> stages = pipeline.all().stages().stream()
                 .collect(Collectors.toMap(PipelineService.Stage::code, PipelineService.Stage::label));
-        List<String> words = new ArrayList<>();
-        words.add(joined(occasion.months().stream().sorted().toList(), month -> Month.of(month)
-                .getDisplayName(TextStyle.FULL, Locale.ENGLISH)));
-        words.add(joined(
-                occasion.stages().stream().sorted().toList(), stage -> "“" + stages.getOrDefault(stage, stage) + "”"));
-        words.add(joined(occasion.countries().stream().sorted().toList(), country -> CldrNames.countries()
-                .getOrDefault(country, country)));
-        return words.stream().filter(one -> !one.isEmpty()).collect(Collectors.joining(", "));
+        Map<String, String> countries = CldrNames.countries();
+        return occasion -> Stream.of(
+                        joined(occasion.months(), month -> Month.of(month)
+                                .getDisplayName(TextStyle.FULL, Locale.ENGLISH)),
+                        joined(occasion.stages(), stage -> "“" + stages.getOrDefault(stage, stage) + "”"),
+                        joined(occasion.countries(), country -> countries.getOrDefault(country, country)))
+                .filter(one -> !one.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
-    private static <T> String joined(List<T> some, Function<T, String> word) {
-        List<String> words = some.stream().map(word).toList();
+    private static <T> String joined(Set<T> some, Function<T, String> word) {
+        List<String> words = some.stream().sorted().map(word).toList();
         return words.size() < 2
                 ? String.join("", words)
                 : String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.getLast();

@@ -62,6 +62,6 @@ public class PaperService {
     }
 
     private static List<String> said(Stream<String> lines) {
-        return lines.filter(line -> line != null && !line.isBlank()).toList();
+        return lines.filter(line -> !line.isBlank()).toList();
     }
 }

@@ -4,6 +4,7 @@ import famulus.core.table.Identity;
 import famulus.core.table.Identity.Sameness;
 import famulus.server.records.RecordIndexMapper.NamedRow;
 import famulus.server.search.SearchIndex;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -13,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 
 /** Finds records that are here already, of many at once: by their addresses and names, from the indexes of lists and searches. */
@@ -95,6 +97,28 @@ public class KnownRecords {
                                 .map(address -> new Identity("", "", List.of(address)))
                                 .toList())
                 .forEach((at, known) -> found.put(wanted.get(at), known.id()));
+        return found;
+    }
+
+    /**
+     * The contacts with some full names, each within an organisation.
+     *
+     * @param names the full names, by what they are to be found for
+     * @param organisations the organisation of each
+     * @return all that each may be
+     */
+    public <T> Map<T, Set<UUID>> contactsNamed(Map<T, String> names, Function<T, String> organisations) {
+        List<T> whose = new ArrayList<>();
+        List<Identity> wanted = new ArrayList<>();
+        names.forEach(
+                (one, name) -> Identity.named(name, organisations.apply(one)).forEach(identity -> {
+                    whose.add(one);
+                    wanted.add(identity);
+                }));
+        Map<T, Set<UUID>> found = new HashMap<>();
+        find(CrmKind.CONTACT, wanted)
+                .forEach((at, known) -> found.computeIfAbsent(whose.get(at), any -> new LinkedHashSet<>())
+                        .add(known.id()));
         return found;
     }
 

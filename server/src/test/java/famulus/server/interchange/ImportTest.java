@@ -346,6 +346,42 @@ class ImportTest extends InterchangeCase {
     }
 
     @Test
+    void aDealsContactIsFoundByNameWithinItsOrganisation() throws Exception {
+        run(
+                begin(
+                        "contact",
+                        """
+                        First name,Surname,E-mail,Organisation
+                        Ana,de la Cruz,ana@lane.example,Mill Lane
+                        Bo,Gale,bo@lane.example,Mill Lane
+                        Bo,Gale,other@lane.example,Hill Farm
+                        """),
+                "ADD");
+        JsonNode result = run(
+                begin(
+                        "deal",
+                        """
+                        Deal,Organisation,Contact
+                        Spring,Mill Lane,Ana de la Cruz
+                        Summer,Hill Farm,"GALE, Bo"
+                        Autumn,Mill Lane,Nobody Atall
+                        Winter,,Bo Gale
+                        """),
+                "ADD");
+
+        assertThat(result.get("added").asInt()).isEqualTo(2);
+        assertThat(result.get("faults").toString())
+                .contains(
+                        "No contact of Mill Lane is called “Nobody Atall”",
+                        "Say which organisation “Bo Gale” belongs to");
+        assertThat(sql.queryForList(
+                        "select d.name || ' ' || a.address from deal d join deal_contact c on c.deal_id = d.id"
+                                + " join email_address a on a.person_id = c.contact_id order by d.name",
+                        String.class))
+                .containsExactly("Spring ana@lane.example", "Summer other@lane.example");
+    }
+
+    @Test
     void bringsDealsInWithTheirLines() throws Exception {
         run(begin("contact", PEOPLE), "ADD");
         String text =
