@@ -291,7 +291,9 @@
 {/if}
 
 <style>
+  /* What is said of it gives way before its name. */
   h1 {
+    flex-shrink: 0.1;
     min-width: 0;
   }
 

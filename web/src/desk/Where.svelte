@@ -40,7 +40,9 @@
 
 {#if folder}
   <span class="where">
-    in “{folder.name}” · <em>{archived ? 'Archived: it is offered to nobody' : folder.sharing}</em>
+    <span class="said" title={folder.sharing}
+      >in “{folder.name}” · <em>{archived ? 'Archived: it is offered to nobody' : folder.sharing}</em></span
+    >
     {#if mayChange && archived}
       <InlineButton soft onclick={() => void bringBack()}>Bring back</InlineButton>
     {:else if mayChange}
@@ -62,11 +64,19 @@
 
 <style>
   .where {
+    display: flex;
     min-width: 0;
-    overflow: hidden;
-    text-overflow: ellipsis;
+    gap: 6px;
+    align-items: baseline;
     color: var(--ink-soft);
     font-size: 13px;
     white-space: nowrap;
+  }
+
+  /* What is said gives way before what can be done. */
+  .said {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
 </style>

@@ -152,6 +152,7 @@
 
   .months {
     display: grid;
+    gap: 2px 4px;
     grid-template-columns: repeat(3, auto);
   }
 
@@ -163,7 +164,7 @@
 
   label {
     display: flex;
-    gap: 5px;
+    gap: 3px;
     align-items: center;
     min-height: 26px;
     font-size: 13.5px;

@@ -36,7 +36,7 @@
 <style>
   .page {
     display: grid;
-    grid-template-rows: 52px minmax(0, 1fr);
+    grid-template: 52px minmax(0, 1fr) / minmax(0, 1fr);
     height: 100%;
   }
 
