@@ -61,7 +61,12 @@
       const body = { months, stages, countries };
       await ask('put', '/api/templates/{id}/occasion', { params: { id: template.id }, body });
       onclose();
-      notify(`It is said when “${template.name}” is used.`);
+      const named = months.length || stages.length || countries.length;
+      notify(
+        named
+          ? `“${template.name}” comes first then, and last otherwise.`
+          : `“${template.name}” is for anything.`,
+      );
     } catch (failure) {
       wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
     }

@@ -67,6 +67,10 @@ class PackagePagesTest {
             Map.entry("famulus.core.table", ""),
             Map.entry("famulus.server.search", "SearchIndex index, java.util.UUID id"),
             Map.entry(
+                    "famulus.server.paper",
+                    "PaperService papers, famulus.server.desk.ProofService.Proof proof,"
+                            + " java.util.Optional<famulus.core.message.render.Paper.Size> size"),
+            Map.entry(
                     "famulus.server.messages",
                     "MessageDraftService drafts, MessageFreezer freezer, MessageToSend message, java.util.UUID template,"
                             + " famulus.server.records.PeopleContext.For to, List<String> follows,"

@@ -4,7 +4,7 @@
  * its sender, its pictures and its fonts.
  *
  * <pre>{@code
- * byte[] pdf = papers.pdf(proof, Optional.empty(), false);
+ * byte[] pdf = papers.pdf(proof, size, false);
  * }</pre>
  *
  * <p>Nothing here says whether a message may leave; whoever attaches one asks for that first.
