@@ -13,7 +13,11 @@
   let letters = $state<Schemas['LetterLine'][]>([]);
   let letter = $state<Schemas['Letter'] | null>(null);
   const address = $derived(String((route.params as Record<string, string>).address ?? ''));
-  const inbox = $derived(address || (post?.inboxes[0]?.address ?? ''));
+  /** The inbox that somebody reads in, who has named none: until then it is the one with the newest message. */
+  let kept = $state('');
+  const inbox = $derived(address || kept || (post?.inboxes[0]?.address ?? ''));
+  /** The message that was asked for last, whether it is here yet or not. */
+  let wanted = 0;
 
   async function read() {
     try {
@@ -24,7 +28,15 @@
   }
 
   async function open(id: number) {
-    letter = await ask('get', '/api/demo-inboxes/letters/{id}', { params: { id } });
+    wanted = id;
+    const read = await ask('get', '/api/demo-inboxes/letters/{id}', { params: { id } });
+    // Another one may have been asked for meanwhile.
+    if (wanted === id) letter = read;
+  }
+
+  function choose(id: number) {
+    kept = inbox;
+    void open(id);
   }
 
   $effect(() => {
@@ -32,11 +44,11 @@
     void post;
     if (!at) return;
     void ask('get', '/api/demo-inboxes/letters', { query: { address: at } }).then((found) => {
+      if (at !== inbox) return;
       letters = found;
-      if (!letter || !found.some((one) => one.id === letter?.id)) {
-        letter = null;
-        if (found[0]) void open(found[0].id);
-      }
+      if (found.some((one) => one.id === wanted)) return;
+      letter = null;
+      if (found[0]) void open(found[0].id);
     });
   });
   $effect(() => onChange((change) => change.what === 'outbox' && void read()));
@@ -88,7 +100,7 @@
         <ul>
           {#each letters as one (one.id)}
             <li>
-              <button aria-pressed={letter?.id === one.id} onclick={() => void open(one.id)}>
+              <button aria-pressed={letter?.id === one.id} onclick={() => choose(one.id)}>
                 <span class="from">{one.from}</span>
                 <span class="subject">{one.subject}</span>
                 <span class="first">{one.firstWords}</span>

@@ -20,6 +20,12 @@
     onwant: (part: Partial<Wants>) => void;
   } = $props();
 
+  interface Sort {
+    code: string;
+    name: string;
+  }
+  const named = (name: string): Sort => ({ code: name, name });
+
   /** What is not as usual stands out. */
   const set = 'border-bottom: 2px solid; font-weight: 600';
   const hidden = $derived(wants.folder && !folders.some((one) => one.id === wants.folder));
@@ -37,7 +43,7 @@
   </SmallSelect>
 {/snippet}
 
-{#snippet sort(key: 'purpose' | 'tag', label: string, any: string, all: string[])}
+{#snippet sort(key: 'purpose' | 'tag' | 'language', label: string, any: string, all: Sort[])}
   <SmallSelect
     word
     aria-label={label}
@@ -46,8 +52,10 @@
     onchange={(event) => onwant({ [key]: event.currentTarget.value })}
   >
     <option value="">{any}</option>
-    {#each all as one (one)}<option value={one}>{one}</option>{/each}
-    {#if wants[key] && !all.includes(wants[key])}<option value={wants[key]}>{wants[key]}</option>{/if}
+    {#each all as { code, name } (code)}<option value={code}>{name}</option>{/each}
+    {#if wants[key] && !all.some((one) => one.code === wants[key])}<option value={wants[key]}
+        >{wants[key]}</option
+      >{/if}
   </SmallSelect>
 {/snippet}
 
@@ -70,23 +78,18 @@
       'purpose',
       'For which purpose',
       'any purpose',
-      sorts.purposes,
+      sorts.purposes.map(named),
     )}{/if}, {@render choice('ready', 'Ready or not')}, written
-  {@render choice('mode', 'How they are written')}{#if sorts.languages.length || wants.language}&nbsp;in
-    <SmallSelect
-      word
-      aria-label="In which language"
-      style={wants.language ? set : undefined}
-      value={wants.language}
-      onchange={(event) => onwant({ language: event.currentTarget.value })}
-    >
-      <option value="">any language</option>
-      {#each sorts.languages as { code, name } (code)}<option value={code}>{name} too</option>{/each}
-    </SmallSelect>{/if}{#if sorts.tags.length || wants.tag}, tagged {@render sort(
+  {@render choice('mode', 'How they are written')}{#if sorts.languages.length || wants.language}&nbsp;in {@render sort(
+      'language',
+      'In which language',
+      'any language',
+      sorts.languages.map(({ code, name }) => ({ code, name: `${name} too` })),
+    )}{/if}{#if sorts.tags.length || wants.tag}, tagged {@render sort(
       'tag',
       'Which tag',
       'anything',
-      sorts.tags,
+      sorts.tags.map(named),
     )}{/if}{#if wants.search}, best fit first{:else}; within a folder by {@render choice(
       'order',
       'In which order',

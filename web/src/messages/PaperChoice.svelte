@@ -5,7 +5,7 @@
   import SmallSelect from '../ui/SmallSelect.svelte';
   import type { MessageState } from './messageState.svelte';
 
-  /** Puts this message, or another template for the same person, on paper, to go along with it. */
+  /** Puts this message, or another template for the same person, on paper, to be attached to it. */
   let { message, onmade }: { message: MessageState; onmade: (file: Schemas['KeptFile']) => void } = $props();
 
   type Size = 'A4' | 'LETTER';

@@ -171,7 +171,7 @@ final class LibraryReading {
         Template ours = there.get();
         boolean same = Draft.of(ours).equals(here.drafts().draft(text, instead, List.of(), ours))
                 && Set.copyOf(here.transfer().tags(ours.id())).equals(Set.copyOf(text.tags()))
-                && here.transfer().occasion(ours.id()).equals(text.occasion());
+                && here.transfer().meantFor(ours.id(), text.occasion());
         boolean may = here.transfer().mayChange(ours, asking);
         return same
                 ? new Standing<>(text, State.SAME, "", ours.id(), false)

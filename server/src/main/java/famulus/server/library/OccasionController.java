@@ -2,7 +2,6 @@ package famulus.server.library;
 
 import famulus.core.search.Occasion;
 import famulus.server.library.TemplateOccasions.OccasionChoices;
-import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import java.util.Set;
 import java.util.UUID;
@@ -42,9 +41,6 @@ class OccasionController {
 
     @PutMapping("/api/templates/{id}/occasion")
     void set(Colleague asking, @PathVariable UUID id, @RequestBody NamedOccasion wanted) {
-        if (wanted.months() == null || wanted.stages() == null || wanted.countries() == null) {
-            throw Refusal.because("unreadable", "Say months, stages and countries.");
-        }
         occasions.set(id, new Occasion(wanted.months(), wanted.stages(), wanted.countries()), asking);
     }
 }

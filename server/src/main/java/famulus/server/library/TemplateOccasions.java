@@ -105,19 +105,22 @@ public class TemplateOccasions {
             mapper.clear(id);
             return;
         }
-        OccasionChoices known = choices();
-        put(
-                id,
-                new Occasion(
-                        occasion.months().stream()
-                                .filter(month -> month >= 1 && month <= MONTHS)
-                                .collect(Collectors.toSet()),
-                        among(known.stages(), occasion.stages()),
-                        among(known.countries(), occasion.countries())));
+        put(id, known(occasion));
     }
 
-    private static Set<String> among(List<OccasionChoice> known, Set<String> named) {
-        return known.stream().map(OccasionChoice::code).filter(named::contains).collect(Collectors.toSet());
+    /** What of an occasion that comes from elsewhere is known here, retired stages too. */
+    Occasion known(Occasion occasion) {
+        return new Occasion(
+                occasion.months().stream()
+                        .filter(month -> month >= 1 && month <= MONTHS)
+                        .collect(Collectors.toSet()),
+                pipeline.all().stages().stream()
+                        .map(PipelineService.Stage::code)
+                        .filter(occasion.stages()::contains)
+                        .collect(Collectors.toSet()),
+                CldrNames.countries().keySet().stream()
+                        .filter(occasion.countries()::contains)
+                        .collect(Collectors.toSet()));
     }
 
     private void put(UUID id, Occasion occasion) {

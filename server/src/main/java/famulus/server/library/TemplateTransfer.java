@@ -95,6 +95,11 @@ public class TemplateTransfer {
         return occasions.of(id);
     }
 
+    /** Whether a template is meant for what comes from elsewhere, as far as that is known here. */
+    public boolean meantFor(UUID id, Occasion occasion) {
+        return occasions.of(id).equals(occasion.any() ? occasion : occasions.known(occasion));
+    }
+
     /**
      * A template in its language.
      *

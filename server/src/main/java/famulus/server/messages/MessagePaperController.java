@@ -1,6 +1,5 @@
 package famulus.server.messages;
 
-import famulus.core.calendar.PlannedHour;
 import famulus.core.departure.Leaving;
 import famulus.core.message.body.Mode;
 import famulus.core.message.render.Paper;
@@ -9,7 +8,6 @@ import famulus.server.materials.FileService.KeptFile;
 import famulus.server.messages.MessageDraftService.Beginning;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.paper.PaperService;
-import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Optional;
@@ -18,7 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Puts a message, or another template for the same person, on paper, to go along with the message. */
+/** Puts a message, or another template for the same person, on paper, to be attached to the message. */
 @RestController
 class MessagePaperController {
     private static final int LONGEST_NAME = 100;
@@ -49,9 +47,6 @@ class MessagePaperController {
     /** Makes a PDF that belongs to the message; refused while anything stops its words from leaving. */
     @PostMapping("/api/messages/paper")
     KeptFile paper(Colleague asking, @RequestBody PaperRequest request) {
-        if (request.message() == null) {
-            throw Refusal.because("unreadable", "This message can't be read.");
-        }
         MessageToSend message = request.message().complete();
         MessageDraft draft = request.template() == null
                 ? drafts.read(message, asking)
@@ -61,7 +56,7 @@ class MessagePaperController {
                                         Mode.LETTER,
                                         message.to(),
                                         message.sender(),
-                                        message.wishes().planned().map(PlannedHour::moment)),
+                                        message.leaves()),
                                 asking)
                         .read();
         departures.mustBeFreeToLeave(Leaving.SEND, draft);
