@@ -1,6 +1,6 @@
 // Builds or checks the interface, and does nothing when nothing it depends on has changed.
 // Called by Maven: `node build-web.mjs build` and `node build-web.mjs check`.
-import { execFileSync } from 'node:child_process';
+import { execFileSync, spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
   copyFileSync,
@@ -11,6 +11,7 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -37,7 +38,7 @@ function fingerprint(paths) {
 }
 
 /** Runs `work` unless it has been done for the same inputs and left its result behind. */
-function once(name, inputs, result, work) {
+async function once(name, inputs, result, work) {
   const mark = join(here, 'target', 'marks', name);
   const now = fingerprint(inputs);
   const done = existsSync(mark) && readFileSync(mark, 'utf8') === now && existsSync(join(here, result));
@@ -45,7 +46,7 @@ function once(name, inputs, result, work) {
     console.log(`web: ${name} is up to date`);
     return;
   }
-  work();
+  await work();
   mkdirSync(dirname(mark), { recursive: true });
   writeFileSync(mark, now);
 }
@@ -57,6 +58,34 @@ function run(command, ...args) {
     console.error(`web: ${command.split('/').pop()} ${args.join(' ')} failed`);
     process.exit(1);
   }
+}
+
+/** Runs a command, and gives what it said once it has ended. */
+function ended([command, ...args]) {
+  return new Promise((resolve) => {
+    const said = [];
+    const child = spawn(bin(command), args, { cwd: here, stdio: ['ignore', 'pipe', 'pipe'] });
+    child.stdout.on('data', (part) => said.push(part));
+    child.stderr.on('data', (part) => said.push(part));
+    child.on('error', (error) => said.push(Buffer.from(`${error.message}\n`)));
+    child.on('close', (code) => resolve({ command, code, said: Buffer.concat(said).toString() }));
+  });
+}
+
+/** Runs commands side by side, as many as there are processors, since most of them use one; ends when one fails. */
+async function runAll(commands) {
+  const waiting = [...commands];
+  const worker = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) {
+      const { command, code, said } = await ended(next);
+      process.stdout.write(said);
+      if (code !== 0) {
+        console.error(`web: ${command} failed`);
+        process.exit(1);
+      }
+    }
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, worker));
 }
 
 /** The fonts of papers, which the server sets them in and no browser asks for. */
@@ -82,12 +111,12 @@ const schema = '../docs/body.schema.json';
 const sources = [...manifest, ...settings, 'src', 'public', schema];
 const checks = [...sources, 'eslint.config.js', '.prettierrc.json', '.stylelintrc.json'];
 
-once('packages', manifest, 'node_modules/.bin/vite', () =>
+await once('packages', manifest, 'node_modules/.bin/vite', () =>
   run('npm', 'ci', '--no-audit', '--no-fund', '--ignore-scripts'),
 );
 
 if (process.argv[2] === 'build') {
-  once('build', sources, 'target/classes/static/index.html', () => {
+  await once('build', sources, 'target/classes/static/index.html', () => {
     run(bin('openapi-typescript'), 'src/api/openapi.json', '-o', 'src/api/generated/schema.d.ts');
     const strict = ['--additionalProperties=false', '--ignoreMinAndMaxItems'];
     run(bin('json2ts'), '-i', schema, '-o', 'src/desk/body/generated/body.d.ts', ...strict);
@@ -95,11 +124,13 @@ if (process.argv[2] === 'build') {
     paperFonts();
   });
 } else {
-  once('check', checks, 'src/api/generated/schema.d.ts', () => {
-    run(bin('prettier'), '--check', '--log-level', 'warn', '.');
-    run(bin('eslint'), '--max-warnings', '0', '.');
-    run(bin('stylelint'), 'src/**/*.{css,svelte}');
-    run(bin('svelte-check'), '--fail-on-warnings', '--output', 'human');
+  await once('check', checks, 'src/api/generated/schema.d.ts', async () => {
+    await runAll([
+      ['eslint', '--max-warnings', '0', '.'],
+      ['svelte-check', '--fail-on-warnings', '--output', 'human'],
+      ['prettier', '--check', '--log-level', 'warn', '.'],
+      ['stylelint', 'src/**/*.{css,svelte}'],
+    ]);
     run(bin('vitest'), 'run');
   });
 }

@@ -1,7 +1,5 @@
 package famulus.e2e;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -28,7 +26,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 abstract class BrowserTest {
     private Started started;
     private ConfigurableApplicationContext application;
-    private final List<BrowserContext> contexts = new ArrayList<>();
+    private final List<Window> windows = new ArrayList<>();
 
     /** Whether the application runs with the made-up company. */
     boolean demo() {
@@ -56,8 +54,8 @@ abstract class BrowserTest {
 
     @AfterEach
     void closePages() {
-        contexts.forEach(BrowserContext::close);
-        contexts.clear();
+        windows.forEach(window -> window.leave(address("")));
+        windows.clear();
     }
 
     @AfterAll
@@ -72,20 +70,15 @@ abstract class BrowserTest {
         return "http://localhost:" + port + path;
     }
 
-    /** Opens a page of 1280 × 800 in a browser of its own. */
+    /** Opens a page of 1280 × 800 in a browser that knows of nobody. */
     Page open(String path) {
         return open(path, 1280, 800, ColorScheme.LIGHT);
     }
 
     Page open(String path, int width, int height, ColorScheme scheme) {
-        BrowserContext context = started.browser()
-                .newContext(new Browser.NewContextOptions()
-                        .setViewportSize(width, height)
-                        .setColorScheme(scheme)
-                        .setTimezoneId("Europe/London"));
-        contexts.add(context);
-        context.setDefaultTimeout(20_000);
-        Page page = context.newPage();
+        Window window = started.window(width, height, scheme);
+        windows.add(window);
+        Page page = window.page();
         page.onPageError(error -> {
             throw new AssertionError("The page failed: " + error);
         });

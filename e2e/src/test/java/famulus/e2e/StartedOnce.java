@@ -4,6 +4,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ColorScheme;
 import famulus.server.Famulus;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -51,10 +52,23 @@ final class StartedOnce implements TestInstancePostProcessor {
                                 "--disable-component-update",
                                 "--disable-sync",
                                 "--no-first-run")));
+        private final List<Window> windows = new ArrayList<>();
         private ConfigurableApplicationContext shared;
 
-        Browser browser() {
-            return browser;
+        /** A window of this size that nobody uses: one that was left, or a new one. */
+        Window window(int width, int height, ColorScheme scheme) {
+            Window window = windows.stream()
+                    .filter(one -> one.free(width, height, scheme))
+                    .findFirst()
+                    .orElseGet(() -> opened(width, height, scheme));
+            window.take();
+            return window;
+        }
+
+        private Window opened(int width, int height, ColorScheme scheme) {
+            Window window = new Window(browser, width, height, scheme);
+            windows.add(window);
+            return window;
         }
 
         /** The application with the demo's data that classes share. */

@@ -23,6 +23,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
+import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
@@ -147,6 +148,9 @@ class StartersTest {
     @Test
     void isValidHtmlForEverybodyAndNeverLarge() throws Exception {
         int documents = 0;
+        // Only text between tags tells most of them apart, and text is valid wherever other text is: one of each
+        // suffices.
+        Set<String> markup = new HashSet<>();
         for (Starter starter : starters) {
             if (starter.draft().mode() == Mode.PLAIN) {
                 continue;
@@ -157,11 +161,14 @@ class StartersTest {
                 assertThat(rendering.html().length()).isLessThan(LARGEST);
                 assertThat(rendering.text()).isNotBlank().doesNotContain("<p", "&nbsp;", "{");
                 assertThat(rendering.html()).isEqualTo(mail(proof).html());
-                Files.writeString(folder.resolve(starter.name() + "-" + at++ + ".html"), rendering.html());
+                if (markup.add(rendering.html().replaceAll(">[^<]+<", ">x<"))) {
+                    Files.writeString(folder.resolve(starter.name() + "-" + at++ + ".html"), rendering.html());
+                }
                 documents++;
             }
         }
         assertThat(documents).isGreaterThan(4000);
+        assertThat(markup).hasSizeGreaterThan(100);
         assertThat(checked(folder)).isEmpty();
     }
 
