@@ -43,8 +43,16 @@ interface TemplateMapper {
     /** The lines of some templates, of which those are left out that somebody may not see; in no order. */
     List<TemplateRow> lines(@Param("ids") Collection<UUID> ids, @Param("asking") Colleague asking);
 
-    /** What decides on whether somebody sees them, of all that are wanted whoever sees them, by name or last change. */
-    List<TemplateShelf.Shelved> standing(@Param("wanted") WantedLines wanted, @Param("asking") Colleague asking);
+    /**
+     * What decides on whether somebody sees them, of all of a kind whoever sees them, by name.
+     *
+     * @param archived those that were archived, in place of those that are not
+     * @param deletedSince those that were deleted after this moment, in place of those that are there; null for none
+     */
+    List<TemplateShelf.Shelved> standing(
+            @Param("kind") TemplateKind kind,
+            @Param("archived") boolean archived,
+            @Param("deletedSince") Instant deletedSince);
 
     /** Those of a kind whose name comes before another one, whoever sees them. Leans on template_kind. */
     @Select("select id from template where kind = #{kind} and name <= #{name}")

@@ -1,6 +1,7 @@
 package famulus.server.library;
 
 import famulus.core.field.About;
+import famulus.core.message.body.Mode;
 import famulus.core.sharing.Right;
 import famulus.server.folders.FolderPlaces;
 import famulus.server.folders.FolderPlaces.Places;
@@ -8,11 +9,13 @@ import famulus.server.library.TemplateMapper.LastUse;
 import famulus.server.library.TemplateMapper.Times;
 import famulus.server.library.WantedLines.Narrowed;
 import famulus.server.library.WantedLines.Order;
+import famulus.server.platform.Revisions;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,28 +24,68 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
- * Which templates somebody sees, and in which order. A few columns of all of a kind are read, in the order of an index;
- * rights and folders, which are asked of each, are read once and asked here. For thousands of templates that is several
- * times quicker than asking the database for each.
+ * Which templates somebody sees, and in which order. A few columns of all of a kind are read, in the order of an index, and
+ * kept until a template changes; rights and folders, which are asked of each, are read once for each question and asked here.
+ * For thousands of templates that is several times quicker than asking the database for each.
  */
 @Component
 class TemplateShelf {
     private final TemplateMapper mapper;
     private final FolderPlaces folders;
     private final TemplateRights rights;
+    private final ShelfChanges changes;
+    private final Map<TemplateKind, Supplier<Standing>> kept = new EnumMap<>(TemplateKind.class);
 
-    TemplateShelf(TemplateMapper mapper, FolderPlaces folders, TemplateRights rights) {
+    TemplateShelf(
+            TemplateMapper mapper,
+            FolderPlaces folders,
+            TemplateRights rights,
+            ShelfChanges changes,
+            Revisions revisions) {
+        this.changes = changes;
+        for (TemplateKind kind : TemplateKind.values()) {
+            kept.put(kind, revisions.keep(ShelfChanges.REVISION, () -> read(kind)));
+        }
         this.mapper = mapper;
         this.folders = folders;
         this.rights = rights;
     }
 
-    /** A template on the shelf, with what decides on who sees it. */
-    record Shelved(UUID id, UUID folder, UUID ownerId, boolean ready, About about) {}
+    /** A template on the shelf, with what decides on who sees it, and on whether it is wanted. */
+    record Shelved(
+            UUID id,
+            UUID folder,
+            UUID ownerId,
+            boolean ready,
+            About about,
+            Mode mode,
+            String purpose,
+            Instant changedAt) {}
+
+    /** All of a kind that are neither archived nor deleted, by name, and those of any kind that another one stands for. */
+    private record Standing(List<Shelved> all, Set<UUID> variants) {}
+
+    private Standing read(TemplateKind kind) {
+        return new Standing(mapper.standing(kind, false, null), mapper.variantsOfOthers());
+    }
+
+    /** What was changed in the transaction that is under way is read again. */
+    private Standing standing(WantedLines wanted) {
+        Narrowed narrowed = wanted.narrowed();
+        if (narrowed.archived() || narrowed.deletedSince() != null) {
+            return new Standing(
+                    mapper.standing(wanted.kind(), narrowed.archived(), narrowed.deletedSince()),
+                    mapper.variantsOfOthers());
+        }
+        return changes.underWay()
+                ? read(wanted.kind())
+                : kept.get(wanted.kind()).get();
+    }
 
     /**
      * Those that are wanted and that somebody may see, in the order of their folders, and of what is wanted in each.
@@ -101,7 +144,8 @@ class TemplateShelf {
 
     private List<Shelved> seen(WantedLines wanted, boolean withVariants, Places places, Colleague asking) {
         Narrowed narrowed = wanted.narrowed();
-        Set<UUID> variants = withVariants ? Set.of() : mapper.variantsOfOthers();
+        Standing standing = standing(wanted);
+        Set<UUID> variants = withVariants ? Set.of() : standing.variants();
         Set<UUID> marked = narrowed.favourite() ? mapper.favourites(asking.id()) : null;
         Set<UUID> tagged = narrowed.tag() != null ? mapper.tagged(narrowed.tag()) : null;
         Set<UUID> speaking = narrowed.language() != null ? mapper.speaking(narrowed.language()) : null;
@@ -109,7 +153,10 @@ class TemplateShelf {
         Map<UUID, Boolean> writers = new HashMap<>();
         Predicate<UUID> writer = owner -> writers.computeIfAbsent(owner, rights::writesForOthers);
         List<Shelved> seen = new ArrayList<>();
-        for (Shelved one : mapper.standing(wanted, asking)) {
+        for (Shelved one : standing.all()) {
+            if (!wanted.fits(one, asking)) {
+                continue;
+            }
             Optional<Right> may = places.right(one.folder());
             if (shown(one, may, narrowed.deletedSince() != null, asking, writer)
                     && !variants.contains(one.id())
@@ -117,7 +164,6 @@ class TemplateShelf {
                     && (tagged == null || tagged.contains(one.id()))
                     && (speaking == null || speaking.contains(one.id()))
                     && !used.containsKey(one.id())
-                    && (wanted.folders() == null || wanted.folders().contains(one.folder()))
                     && (!wanted.usable() || usable(one, asking, writer))) {
                 seen.add(one);
             }
@@ -140,10 +186,11 @@ class TemplateShelf {
                 || asking.is(Role.ASSISTANT) && writer.test(one.ownerId());
     }
 
-    /** What was read comes by name, or by when it was changed; only other orders have to be made. */
+    /** What was read comes by name; other orders have to be made. */
     private Optional<Comparator<Shelved>> within(Order order, Colleague asking) {
         return switch (order) {
-            case NAME, CHANGED -> Optional.empty();
+            case NAME -> Optional.empty();
+            case CHANGED -> Optional.of(Comparator.comparing(Shelved::changedAt).reversed());
             case USED -> {
                 Map<UUID, Integer> times = times();
                 yield Optional.of(Comparator.comparing((Shelved one) -> -times.getOrDefault(one.id(), 0)));

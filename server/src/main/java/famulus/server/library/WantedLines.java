@@ -2,6 +2,8 @@ package famulus.server.library;
 
 import famulus.core.field.About;
 import famulus.core.message.body.Mode;
+import famulus.server.library.TemplateShelf.Shelved;
+import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
@@ -61,6 +63,21 @@ record WantedLines(TemplateKind kind, boolean usable, List<About> abouts, Collec
         CHANGED,
         /** Those that whoever asks used last first. */
         LAST_USED
+    }
+
+    /** Whether one that stands there is wanted; what is kept of it elsewhere is asked elsewhere. */
+    boolean fits(Shelved one, Colleague asking) {
+        return (abouts.isEmpty() || abouts.contains(one.about()))
+                && (folders == null || folders.contains(one.folder()))
+                && (!narrowed.mine() || one.ownerId().equals(asking.id()))
+                && wished(narrowed.ready(), one.ready())
+                && wished(narrowed.about(), one.about())
+                && wished(narrowed.mode(), one.mode())
+                && wished(narrowed.purpose(), one.purpose());
+    }
+
+    private static boolean wished(Object wanted, Object one) {
+        return wanted == null || wanted.equals(one);
     }
 
     /** All of a kind that somebody may see. */
