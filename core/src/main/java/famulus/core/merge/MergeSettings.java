@@ -6,6 +6,7 @@ import famulus.core.field.Path;
 import famulus.core.field.Value;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 
@@ -34,6 +35,13 @@ public record MergeSettings(
     /** Settings with plain working days, and without values and answers of their own. */
     public MergeSettings(Locale locale, ZoneId zone, Instant now) {
         this(locale, zone, now, WorkingDays.PLAIN, Map.of(), Map.of());
+    }
+
+    /** The same with another value of a field. */
+    public MergeSettings choosing(Path path, Value value) {
+        Map<Path, Value> all = new HashMap<>(chosen);
+        all.put(path, value);
+        return new MergeSettings(locale, zone, now, workingDays, all, answers);
     }
 
     /** What works out days and moments for this merge. */

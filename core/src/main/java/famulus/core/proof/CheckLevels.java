@@ -31,6 +31,11 @@ public record CheckLevels(Map<QueryCode, Wanted> wanted) {
         wanted = Map.copyOf(wanted);
     }
 
+    /** Whether a question stops a message here. */
+    public boolean stops(QueryCode code) {
+        return wanted.get(code) == Wanted.STOP;
+    }
+
     /** The notes as the company wants them, in their order. What stops by its nature stops. */
     public List<Note> of(List<Note> notes) {
         return notes.stream().flatMap(this::of).toList();

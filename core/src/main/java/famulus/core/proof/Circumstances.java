@@ -19,6 +19,7 @@ import java.util.Optional;
  * @param before what went to its reader before; empty where that is not known, as of a template
  * @param arrival when it reaches its reader; empty for a template
  * @param variants the languages that its template is written in, if there are several
+ * @param longest its subject for somebody else; empty for a message, and where its subject is the same for everybody
  */
 public record Circumstances(
         LocalDate day,
@@ -29,7 +30,8 @@ public record Circumstances(
         Optional<KnownNames> names,
         Optional<Correspondence> before,
         Optional<Arrival> arrival,
-        List<Locale> variants) {
+        List<Locale> variants,
+        Optional<LongestSubject> longest) {
     public Circumstances {
         files = files.map(List::copyOf);
         theirs = List.copyOf(theirs);
@@ -54,7 +56,7 @@ public record Circumstances(
             List<SaidValue> values,
             Optional<KnownNames> names,
             Optional<Correspondence> before) {
-        this(day, reader, files, theirs, values, names, before, Optional.empty(), List.of());
+        this(day, reader, files, theirs, values, names, before, Optional.empty(), List.of(), Optional.empty());
     }
 
     /** Those of a message of which nothing is known but its day and its reader. */
@@ -65,7 +67,13 @@ public record Circumstances(
 
     /** The same where the names it says have been looked for. */
     public Circumstances knowing(KnownNames known) {
-        return new Circumstances(day, reader, files, theirs, values, Optional.of(known), before, arrival, variants);
+        return new Circumstances(
+                day, reader, files, theirs, values, Optional.of(known), before, arrival, variants, longest);
+    }
+
+    /** The same where it is known how long its subject gets. */
+    public Circumstances reaching(Optional<LongestSubject> other) {
+        return new Circumstances(day, reader, files, theirs, values, names, before, arrival, variants, other);
     }
 
     /** Whether it is known that nobody has written to its reader before. */

@@ -34,6 +34,7 @@ public final class Heavy {
     }
 
     private static Note note(String title, String remedy) {
-        return new Note("heavy", Note.Level.QUERY, title, remedy, MessagePart.BODY, new Span(0, 0), List.of());
+        return new Note(
+                QueryCode.HEAVY.code(), Note.Level.QUERY, title, remedy, MessagePart.BODY, new Span(0, 0), List.of());
     }
 }

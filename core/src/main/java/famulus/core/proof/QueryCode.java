@@ -41,6 +41,8 @@ public enum QueryCode {
     CONTRAST("contrast", "Colours that are hard to read", false),
     /** A picture that says nothing where it is not seen. */
     NO_DESCRIPTION("no-description", "Pictures without a description", false),
+    /** A message that mail programs cut short, or that takes long on a phone. */
+    HEAVY("heavy", "Messages that weigh a lot", false),
     /** A plain text kept by hand that no longer fits. */
     DRIFT("drift", "A plain text that no longer fits", false);
 

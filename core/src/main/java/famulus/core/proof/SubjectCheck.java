@@ -15,11 +15,15 @@ final class SubjectCheck implements Check {
         String line = subject.merged().subject().text().strip();
         int length = line.codePointCount(0, line.length());
         if (length > LONGEST) {
-            notes.add(subject.query(
-                    "subject-long",
-                    "The subject is " + length + " characters long for " + subject.personName(),
-                    "Inboxes show about " + LONGEST + ". Put what matters first, or shorten it.",
-                    MessagePart.SUBJECT));
+            notes.add(tooLong(subject, length + " characters long for " + subject.personName()));
+        } else {
+            subject.around()
+                    .longest()
+                    .filter(longest -> longest.length() > LONGEST)
+                    .ifPresent(longest -> notes.add(tooLong(
+                            subject,
+                            longest.length() + " characters long where "
+                                    + subject.label().apply(longest.path()) + " is “" + longest.value() + "”")));
         }
         if (subject.source().layout().isPresent()) {
             String preview = subject.merged().previewText().text().strip();
@@ -38,5 +42,13 @@ final class SubjectCheck implements Check {
             }
         }
         return notes;
+    }
+
+    private static Note tooLong(ProofSubject subject, String howLong) {
+        return subject.query(
+                "subject-long",
+                "The subject is " + howLong,
+                "Inboxes show about " + LONGEST + ". Put what matters first, or shorten it.",
+                MessagePart.SUBJECT);
     }
 }

@@ -2,6 +2,7 @@ package famulus.core.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import famulus.core.field.MergeContext;
 import famulus.core.field.Path;
 import famulus.core.field.Value;
 import famulus.core.merge.MergeSettings;
@@ -226,6 +227,49 @@ class BodyChecksTest {
         assertThat(read("Hives", "hives ", text("Hello")))
                 .extracting(Note::title)
                 .containsExactly("The preview text repeats the subject");
+    }
+
+    private static List<Note> ofSubject(String subject, Map<Path, String> longest) {
+        MessageSource source = new MessageSource(subject, "", "Hello");
+        MessageProgram program = source.parse();
+        MergeSettings settings = new MergeSettings(Locale.UK, ZoneOffset.UTC, Instant.EPOCH);
+        Map<Path, Value> theirs = Map.of(
+                Path.of("contact.first_name"), new Value.Text("Ines"),
+                Path.of("organisation.name"), new Value.Text("Larkfield"));
+        MergeContext context = path -> Optional.ofNullable(theirs.get(path));
+        return Proofreader.standard()
+                .read(new ProofSubject(
+                        source,
+                        Map.of(),
+                        program.merge(new Merger(settings), context),
+                        "Ines",
+                        Path::toString,
+                        false,
+                        Circumstances.on(LocalDate.EPOCH, Locale.UK)
+                                .reaching(LongestSubject.of(program.subject(), settings, context, longest))));
+    }
+
+    @Test
+    void asksAboutASubjectThatIsTooLongForSomebodyElse() {
+        Map<Path, String> longest = Map.of(
+                Path.of("contact.first_name"), "Maximiliane",
+                Path.of("organisation.name"), "Blackmoor Valley Growers’ and Keepers’ Cooperative");
+
+        assertThat(ofSubject("{contact.first_name}, spring at {organisation.name}", longest))
+                .extracting(Note::title)
+                .containsExactly("The subject is 66 characters long where organisation.name is “"
+                        + "Blackmoor Valley Growers’ and Keepers’ Cooperative”");
+        assertThat(ofSubject("{contact.first_name}, spring is here", longest)).isEmpty();
+        assertThat(ofSubject("Spring is here", longest)).isEmpty();
+    }
+
+    @Test
+    void aChoiceMayKeepTheSubjectShortForThemToo() {
+        Map<Path, String> longest = Map.of(Path.of("organisation.name"), "x".repeat(70));
+
+        assertThat(ofSubject(
+                        "{when organisation.name is \"Larkfield\"}{organisation.name}{otherwise}Spring{end}", longest))
+                .isEmpty();
     }
 
     @Test

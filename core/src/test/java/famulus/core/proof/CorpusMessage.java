@@ -135,7 +135,8 @@ record CorpusMessage(String file, String subject, String body, Circumstances aro
                         names(sender),
                         Optional.of(new Correspondence(first ? List.of() : List.of(before), same, false)),
                         arrival,
-                        variants));
+                        variants,
+                        Optional.empty()));
     }
 
     /** A message such as {@code 2026-05-02, Dov, The stall}. */

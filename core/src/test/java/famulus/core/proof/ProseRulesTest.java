@@ -304,7 +304,8 @@ class ProseRulesTest {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
-                variants);
+                variants,
+                Optional.empty());
     }
 
     @Test

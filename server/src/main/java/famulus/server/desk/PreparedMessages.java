@@ -15,6 +15,7 @@ import famulus.core.message.MessageSource;
 import famulus.core.proof.CheckLevels;
 import famulus.core.proof.Circumstances;
 import famulus.core.proof.Circumstances.Arrival;
+import famulus.core.proof.LongestSubject;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
 import famulus.core.proof.SaidNames;
@@ -24,9 +25,11 @@ import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Merge;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.library.CheckSettings;
+import famulus.server.lists.LongestValues;
 import famulus.server.records.HouseFactService;
 import famulus.server.records.NameLookup;
 import famulus.server.records.PeopleContext.Person;
+import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
@@ -45,6 +48,7 @@ class PreparedMessages {
     private final CheckSettings checks;
     private final HouseFactService facts;
     private final TypedValues typed;
+    private final LongestValues longest;
     private final Clock clock;
     private final Proofreader proofreader = Proofreader.standard();
 
@@ -54,12 +58,14 @@ class PreparedMessages {
             CheckSettings checks,
             HouseFactService facts,
             TypedValues typed,
+            LongestValues longest,
             Clock clock) {
         this.team = team;
         this.names = names;
         this.checks = checks;
         this.facts = facts;
         this.typed = typed;
+        this.longest = longest;
         this.clock = clock;
     }
 
@@ -110,14 +116,29 @@ class PreparedMessages {
         }
 
         private MergedMessage merged(Person person, Instant at) {
-            Merger merger = new Merger(new MergeSettings(
+            return program.merge(new Merger(settings(person, at)), person.context());
+        }
+
+        private MergeSettings settings(Person person, Instant at) {
+            return new MergeSettings(
                     person.locale(),
                     person.zone(),
                     at,
                     person.workingDays(),
                     typed.values(given.chosen(), about, catalogue),
-                    TypedValues.answers(given.answers())));
-            return program.merge(merger, person.context());
+                    TypedValues.answers(given.answers()));
+        }
+
+        /** How long its subject gets for somebody else; a message has one reader. */
+        private Optional<LongestSubject> longestSubject(Person person, Instant at, Colleague sender) {
+            List<Path> paths = given.sending() ? List.of() : program.subject().paths();
+            return paths.isEmpty()
+                    ? Optional.empty()
+                    : LongestSubject.of(
+                            program.subject(),
+                            settings(person, at),
+                            person.context(),
+                            longest.of(about, paths, sender));
         }
 
         /** Reads it for one person, whose name is told from others. */
@@ -135,8 +156,9 @@ class PreparedMessages {
             ProofSubject subject = subject(person, at, said);
             // Whoever it was to go out as may have left.
             ProofSubject known = team.find(person.sender())
-                    .map(sender -> names.of(SaidNames.of(subject), person, sender))
-                    .map(found -> subject.around(subject.around().knowing(found)))
+                    .map(sender -> subject.around(subject.around()
+                            .knowing(names.of(SaidNames.of(subject), person, sender))
+                            .reaching(longestSubject(person, at, sender))))
                     .orElse(subject);
             return of(person, known, at);
         }
@@ -182,7 +204,8 @@ class PreparedMessages {
                             Optional.empty(),
                             given.before(),
                             given.before().flatMap(any -> arrival(person, at)),
-                            given.variants()));
+                            given.variants(),
+                            Optional.empty()));
         }
     }
 

@@ -16,10 +16,13 @@ import famulus.core.message.render.Rendering;
 import famulus.core.message.render.ToRender;
 import famulus.core.message.render.ToRender.DealLines;
 import famulus.core.message.render.ToRender.ProofMarks;
+import famulus.core.proof.CheckLevels;
 import famulus.core.proof.Heavy;
 import famulus.core.proof.LostPictures;
 import famulus.core.proof.Note;
+import famulus.core.proof.QueryCode;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.library.CheckSettings;
 import famulus.server.materials.PictureService;
 import famulus.server.platform.PublicAddress;
 import famulus.server.records.DealService;
@@ -40,9 +43,15 @@ public class RenderingService {
     private final PictureService pictures;
     private final RecordPictureService portraits;
     private final PublicAddress address;
+    private final CheckSettings checks;
 
     RenderingService(
-            DealService deals, PictureService pictures, RecordPictureService portraits, PublicAddress address) {
+            DealService deals,
+            PictureService pictures,
+            RecordPictureService portraits,
+            PublicAddress address,
+            CheckSettings checks) {
+        this.checks = checks;
         this.portraits = portraits;
         this.address = address;
         this.deals = deals;
@@ -55,9 +64,23 @@ public class RenderingService {
                 .layout()
                 .map(layout -> LostPictures.notes(layout, pictures.lost(rendering.pictures())))
                 .orElse(List.of());
-        List<Note> heavy = Heavy.notes(
+        return Stream.concat(lost.stream(), checks.levels().of(heavy(rendering)).stream())
+                .toList();
+    }
+
+    private List<Note> heavy(Rendering rendering) {
+        return Heavy.notes(
                 rendering.html().getBytes(StandardCharsets.UTF_8).length, pictures.weight(rendering.pictures()));
-        return Stream.concat(lost.stream(), heavy.stream()).toList();
+    }
+
+    /** What is to be said of the weight of a message, where that stops one: only then is it made for it. */
+    public List<Note> stoppingWeight(Proof proof) {
+        CheckLevels levels = checks.levels();
+        return levels.stops(QueryCode.HEAVY)
+                ? levels.of(mail(proof, proof.merged().subject().text())
+                        .map(this::heavy)
+                        .orElse(List.of()))
+                : List.of();
     }
 
     /** As it is seen on the desk: what came from where is marked, and pictures come from the library. */

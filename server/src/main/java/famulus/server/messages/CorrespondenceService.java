@@ -13,7 +13,7 @@ import org.springframework.stereotype.Service;
 
 /** What went to a person before, as the proofreader asks for it. */
 @Service
-class CorrespondenceService {
+public class CorrespondenceService {
     /** Whether a template went to somebody before is looked for among so many of the newest messages to them. */
     private static final int MOST = 30;
 
@@ -33,7 +33,7 @@ class CorrespondenceService {
      * @param answering whether it goes on with a conversation
      * @param itself the message, which may be on its way already
      */
-    Correspondence with(UUID person, UUID template, boolean answering, UUID itself, Colleague asking) {
+    public Correspondence with(UUID person, UUID template, boolean answering, UUID itself, Colleague asking) {
         ZoneId zone = team.house().zone();
         List<WrittenRow> newest = mapper.newest(person, MOST).stream()
                 .filter(row -> !row.id().equals(itself))

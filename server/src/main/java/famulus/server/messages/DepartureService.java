@@ -7,6 +7,7 @@ import famulus.core.proof.LostPictures;
 import famulus.core.proof.Note;
 import famulus.core.proof.StopCode;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.desk.RenderingService;
 import famulus.server.materials.FileService;
 import famulus.server.materials.PictureService;
 import famulus.server.messages.MessageDraftService.MessageDraft;
@@ -20,8 +21,10 @@ import org.springframework.stereotype.Service;
 public class DepartureService {
     private final PictureService pictures;
     private final FileService files;
+    private final RenderingService renderings;
 
-    DepartureService(PictureService pictures, FileService files) {
+    DepartureService(PictureService pictures, FileService files, RenderingService renderings) {
+        this.renderings = renderings;
         this.pictures = pictures;
         this.files = files;
     }
@@ -35,6 +38,7 @@ public class DepartureService {
                 .ifPresent(
                         layout -> notes.addAll(LostPictures.notes(layout, pictures.lost(LostPictures.shown(layout)))));
         notes.addAll(LostFiles.notes(files.lost(draft.files())));
+        notes.addAll(renderings.stoppingWeight(proof));
         return Departure.stops(how, notes);
     }
 

@@ -7,13 +7,16 @@ import famulus.server.search.SearchIndex;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -33,51 +36,105 @@ public class NameLookup {
     }
 
     /**
-     * What is known of the names a message says.
+     * A message whose names are looked up.
      *
      * @param to who it goes to: whoever belongs to the same organisation may be spoken of
      * @param sender who it goes out as
      */
+    public record Saying(SaidNames said, Person to, Colleague sender) {}
+
+    /** What is known of the names a message says. */
     public KnownNames of(SaidNames said, Person to, Colleague sender) {
-        Set<String> parts = new HashSet<>();
-        PEOPLE.forEach(kind -> parts.addAll(search.known(kind.word(), said.parts())));
-        Map<String, String> elsewhere = new HashMap<>();
-        for (CrmKind kind : PEOPLE) {
-            search.named(kind.word(), said.keys())
-                    .forEach((key, ids) -> person(kind, ids, to).ifPresent(what -> elsewhere.put(key, what)));
-        }
-        search.named(CrmKind.ORGANISATION.word(), said.keys()).forEach((key, ids) -> {
-            if (to.organisation().filter(ids::contains).isEmpty()) {
-                elsewhere.put(key, "another organisation");
-            }
-        });
-        return new KnownNames(
-                parts,
-                elsewhere,
-                team.all().stream()
-                        .filter(colleague -> !colleague.id().equals(sender.id()))
-                        .map(Colleague::name)
-                        .toList(),
-                sender.name());
+        return all(List.of(new Saying(said, to, sender))).getFirst();
     }
 
-    /** What people of one name are; empty where one of them has to do with the message. */
-    private Optional<String> person(CrmKind kind, Collection<UUID> ids, Person to) {
-        if (ids.contains(to.id())) {
-            return Optional.empty();
-        }
-        Map<UUID, CrmRecord> found = records.all(kind, ids);
-        Set<UUID> organisations = found.values().stream()
-                .flatMap(one -> one.relation("organisation").stream())
+    /** The same of many messages, in their order; so many questions are asked as of one. */
+    public List<KnownNames> all(List<Saying> messages) {
+        Set<String> wantedParts = wanted(messages, SaidNames::parts);
+        Set<String> wantedKeys = wanted(messages, SaidNames::keys);
+        Set<String> parts = new HashSet<>();
+        PEOPLE.forEach(kind -> parts.addAll(search.known(kind.word(), wantedParts)));
+        Map<CrmKind, Named> people = new EnumMap<>(CrmKind.class);
+        PEOPLE.forEach(kind -> people.put(kind, named(kind, wantedKeys)));
+        Map<UUID, CrmRecord> organisations = records.all(
+                CrmKind.ORGANISATION,
+                people.values().stream()
+                        .flatMap(one -> one.records().values().stream())
+                        .flatMap(one -> one.relation("organisation").stream())
+                        .collect(Collectors.toSet()));
+        Map<String, Set<UUID>> companies = search.named(CrmKind.ORGANISATION.word(), wantedKeys);
+        List<Colleague> colleagues = team.all();
+        return messages.stream()
+                .map(message -> {
+                    Map<String, String> elsewhere = new HashMap<>();
+                    PEOPLE.forEach(kind -> elsewhere.putAll(people.get(kind).elsewhere(kind, message, organisations)));
+                    message.said().keys().stream()
+                            .filter(companies::containsKey)
+                            .filter(key -> message.to()
+                                    .organisation()
+                                    .filter(companies.get(key)::contains)
+                                    .isEmpty())
+                            .forEach(key -> elsewhere.put(key, "another organisation"));
+                    Set<String> theirs = new HashSet<>(message.said().parts());
+                    theirs.retainAll(parts);
+                    return new KnownNames(
+                            theirs,
+                            elsewhere,
+                            others(colleagues, message.sender()),
+                            message.sender().name());
+                })
+                .toList();
+    }
+
+    private static Set<String> wanted(List<Saying> messages, Function<SaidNames, Collection<String>> which) {
+        return messages.stream()
+                .flatMap(message -> which.apply(message.said()).stream())
                 .collect(Collectors.toSet());
-        if (found.isEmpty() || to.organisation().filter(organisations::contains).isPresent()) {
-            return Optional.empty();
+    }
+
+    private static List<String> others(List<Colleague> colleagues, Colleague sender) {
+        return colleagues.stream()
+                .filter(colleague -> !colleague.id().equals(sender.id()))
+                .map(Colleague::name)
+                .toList();
+    }
+
+    private Named named(CrmKind kind, Set<String> keys) {
+        Map<String, Set<UUID>> byKey = search.named(kind.word(), keys);
+        Set<UUID> ids = byKey.values().stream().flatMap(Collection::stream).collect(Collectors.toSet());
+        return new Named(byKey, records.all(kind, ids));
+    }
+
+    /** Those of one kind who have names that are said. */
+    private record Named(Map<String, Set<UUID>> byKey, Map<UUID, CrmRecord> records) {
+        private Map<String, String> elsewhere(CrmKind kind, Saying message, Map<UUID, CrmRecord> organisations) {
+            Map<String, String> elsewhere = new HashMap<>();
+            message.said().keys().stream().filter(byKey::containsKey).forEach(key -> what(
+                            kind, byKey.get(key), message.to(), organisations)
+                    .ifPresent(what -> elsewhere.put(key, what)));
+            return elsewhere;
         }
-        String company = records.all(CrmKind.ORGANISATION, organisations).values().stream()
-                .map(CrmRecord::name)
-                .findFirst()
-                .orElse("");
-        String what = kind == CrmKind.LEAD ? "a lead" : "a contact";
-        return Optional.of(company.isEmpty() ? what : what + " at " + company);
+
+        /** What people of one name are; empty where one of them has to do with the message. */
+        private Optional<String> what(
+                CrmKind kind, Collection<UUID> ids, Person to, Map<UUID, CrmRecord> organisations) {
+            List<CrmRecord> found =
+                    ids.stream().map(records::get).filter(Objects::nonNull).toList();
+            List<UUID> theirs = found.stream()
+                    .flatMap(one -> one.relation("organisation").stream())
+                    .toList();
+            if (found.isEmpty()
+                    || ids.contains(to.id())
+                    || to.organisation().filter(theirs::contains).isPresent()) {
+                return Optional.empty();
+            }
+            String what = kind == CrmKind.LEAD ? "a lead" : "a contact";
+            return Optional.of(theirs.stream()
+                    .map(organisations::get)
+                    .filter(Objects::nonNull)
+                    .map(organisation -> what + " at " + organisation.name())
+                    .findFirst()
+                    .orElse(what));
+        }
     }
 }

@@ -11,6 +11,24 @@ import tools.jackson.databind.JsonNode;
 
 class DeskTest extends ServerTest {
     @Test
+    void saysHowLongTheSubjectGetsForWhoeverHasTheLongestName() throws Exception {
+        UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        String subject = "{person.first_name}, is the week after next a good one for you?";
+        assertThat(proof(ines, subject, "Hello {person.first_name}").get("notes"))
+                .isEmpty();
+
+        UUID somebody = contact("Maximiliane Wilhelmine", "Brandt", "max@larkfield.example");
+        assertThat(proof(ines, subject, "Hello {person.first_name}")
+                        .at("/notes/0/title")
+                        .asString())
+                .isEqualTo("The subject is 66 characters long where First name is “Maximiliane Wilhelmine”");
+
+        change(somebody, "first_name", "Max");
+        assertThat(proof(ines, subject, "Hello {person.first_name}").get("notes"))
+                .isEmpty();
+    }
+
+    @Test
     void mergesForThePersonAndTheSender() throws Exception {
         UUID ines = contact("INES", "Okafor", "ines@larkfield.example");
 

@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import famulus.server.ServerTest;
 import famulus.server.team.Colleague;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -69,6 +72,42 @@ class CheckSettingsTest extends ServerTest {
         Map<String, Object> message = message(template, ines, words("Hello", "Dear Ines, the plan is attached."));
         assertThat(done("POST", "/api/messages", message, signe).get("detail").asString())
                 .contains("no file is attached");
+    }
+
+    @Test
+    void whatWeighsTooMuchCanStopAMessageTooAndIsWeighedAsItLeaves() throws Exception {
+        String words = "A page of words. ".repeat(400);
+        String blocks = IntStream.range(0, 18)
+                .mapToObj(at -> "{'id':'b" + at + "','kind':'text','text':[{'runs':[{'text':'" + words + "'}]}]}")
+                .collect(Collectors.joining(","));
+        String design = "{'version':1,'bands':[{'id':'r','columns':[{'blocks':[%s]}]}]}"
+                .formatted(blocks)
+                .replace('\'', '"');
+        Map<String, Object> letter = new HashMap<>(words("Hello", ""));
+        letter.put("mode", "LETTER");
+        letter.put("design", design);
+        Map<String, Object> message = message(null, ines, letter);
+        message.put("about", "CONTACT");
+
+        assertThat(heavy(message)).isEqualTo("QUERY");
+        set("heavy", "STOP", oriel);
+        assertThat(heavy(message)).isEqualTo("STOP");
+        assertThat(done("POST", "/api/messages", message, signe).get("detail").asString())
+                .contains("KB without its pictures");
+        set("heavy", "OFF", oriel);
+        assertThat(heavy(message)).isEmpty();
+        assertThat(done("POST", "/api/messages", message, signe).has("id")).isTrue();
+        set("heavy", "QUERY", oriel);
+    }
+
+    private String heavy(Map<String, Object> message) throws Exception {
+        JsonNode read = done("POST", "/api/messages/proof", message, signe);
+        assertThat(read.has("proof")).as(read.toString()).isTrue();
+        return read.at("/proof/notes")
+                .valueStream()
+                .filter(note -> note.get("code").asString().equals("heavy"))
+                .map(note -> note.get("level").asString())
+                .collect(Collectors.joining());
     }
 
     @Test

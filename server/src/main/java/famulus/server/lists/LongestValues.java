@@ -1,0 +1,116 @@
+package famulus.server.lists;
+
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldType;
+import famulus.core.field.Path;
+import famulus.server.platform.Revisions;
+import famulus.server.records.CatalogueService;
+import famulus.server.records.CrmKind;
+import famulus.server.records.RecordService;
+import famulus.server.records.RecordWalk;
+import famulus.server.team.Colleague;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Service;
+
+/**
+ * The longest values that fields of text have in anybody's record; of very many people some stand for all. A template is read
+ * at every pause of its writer, so each is kept for a minute, or until a record changes.
+ */
+@Service
+public class LongestValues {
+    private static final int FEW = 5_000;
+    private static final int SAMPLE = 500;
+    private static final long KEPT_SECONDS = 60;
+
+    private final ListMapper mapper;
+    private final PeopleService people;
+    private final CatalogueService catalogues;
+    private final Revisions revisions;
+    private final RecordWalk walk;
+    private final Clock clock;
+    private final Map<Asked, Kept> kept = new ConcurrentHashMap<>();
+
+    LongestValues(
+            ListMapper mapper,
+            PeopleService people,
+            CatalogueService catalogues,
+            Revisions revisions,
+            RecordWalk walk,
+            Clock clock) {
+        this.mapper = mapper;
+        this.people = people;
+        this.catalogues = catalogues;
+        this.revisions = revisions;
+        this.walk = walk;
+        this.clock = clock;
+    }
+
+    private record Asked(About about, Path path) {}
+
+    private record Kept(int revision, FieldCatalogue catalogue, Instant at, Optional<String> value) {}
+
+    /**
+     * The longest value of each field.
+     *
+     * @param about whom a template is about
+     * @param paths its fields; those that hold no text of a record are passed over
+     */
+    public Map<Path, String> of(About about, List<Path> paths, Colleague sender) {
+        Map<Path, String> longest = new HashMap<>();
+        for (Path path : paths) {
+            catalogues
+                    .catalogue()
+                    .resolve(path, about)
+                    .filter(field -> field.type() == FieldType.TEXT)
+                    .flatMap(field -> of(new Asked(about, path), sender))
+                    .ifPresent(value -> longest.put(path, value));
+        }
+        return longest;
+    }
+
+    private Optional<String> of(Asked asked, Colleague sender) {
+        int revision = revisions.now(RecordService.COUNTED);
+        FieldCatalogue catalogue = catalogues.catalogue();
+        Instant now = clock.instant();
+        return kept.compute(
+                        asked,
+                        (key, before) -> before != null
+                                        && before.revision() == revision
+                                        && before.catalogue() == catalogue
+                                        && before.at().plusSeconds(KEPT_SECONDS).isAfter(now)
+                                ? before
+                                : new Kept(revision, catalogue, now, read(asked, sender)))
+                .value();
+    }
+
+    private Optional<String> read(Asked asked, Colleague sender) {
+        Sampling sampling = Sampling.of(asked.about(), FEW, SAMPLE, walk);
+        String longest = "";
+        for (CrmKind kind : People.kinds(asked.about())) {
+            People from = people.people(asked.about(), kind, sender, Portion.some(sampling.size()));
+            Optional<SqlValue> value = from.value(asked.path()).filter(one -> one.sort() == SqlValue.Sort.TEXT);
+            if (value.isPresent()) {
+                String one = longest(from, value.get().value());
+                longest = one.length() > longest.length() ? one : longest;
+            }
+        }
+        return Optional.of(longest).filter(one -> !one.isEmpty());
+    }
+
+    private String longest(People from, Sql value) {
+        Sql select = Sql.put(
+                "select %s as shown %s where %s is not null order by char_length(%s) desc, shown limit 1",
+                value, from.from(), value, value);
+        return mapper.rows(select.numbered(), select.values()).stream()
+                .map(row -> row.values().iterator().next().toString())
+                .findFirst()
+                .orElse("");
+    }
+}
