@@ -19,6 +19,12 @@ class DataConfiguration {
     private static final String KEPT_STATEMENTS = ";QUERY_CACHE_SIZE=200";
 
     /**
+     * No statement may run on for ever, in milliseconds; what would is refused in words. It is said once for each connection:
+     * H2 forgets all kept statements of all connections whenever a limit is set, as JDBC does for single statements.
+     */
+    private static final String LIMIT = ";QUERY_TIMEOUT=20000";
+
+    /**
      * A commit is in the file before it returns, so that a killed process loses nothing of it. A thread that is
      * interrupted while it reads or writes does not close the file for all others ({@code retry:}). The application
      * closes the database itself once everything that uses it has stopped: closed by H2's own shutdown hook, it would be
@@ -34,7 +40,8 @@ class DataConfiguration {
                         ? "jdbc:h2:mem:" + Integer.toHexString(System.identityHashCode(pool)) + ";DB_CLOSE_DELAY=-1"
                         : "jdbc:h2:retry:"
                                 + Path.of(properties.data(), "famulus").toAbsolutePath() + DURABLE)
-                + KEPT_STATEMENTS);
+                + KEPT_STATEMENTS
+                + LIMIT);
         pool.setUsername("famulus");
         pool.setPassword("");
         pool.setMaximumPoolSize(CONNECTIONS);

@@ -4,26 +4,46 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import famulus.server.ServerTest;
-import org.apache.ibatis.session.SqlSessionFactory;
+import java.sql.Statement;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.dao.QueryTimeoutException;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
+import org.springframework.jdbc.core.ConnectionCallback;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.StatementCallback;
 import org.springframework.mock.web.MockHttpServletRequest;
 
 /** No statement runs on for ever, and what was stopped is said in words. */
 class StatementLimitTest extends ServerTest {
     @Autowired
-    private SqlSessionFactory sessions;
-
-    @Autowired
     private ErrorAnswers answers;
 
     @Test
     void everyStatementHasALimit() {
-        assertThat(sessions.getConfiguration().getDefaultStatementTimeout()).isEqualTo(20);
+        int seconds = sql.execute((StatementCallback<Integer>) Statement::getQueryTimeout);
+        assertThat(seconds).isEqualTo(20);
+    }
+
+    /** Whatever moves this number on makes every connection read all its statements anew. */
+    @Test
+    void whatIsAskedLeavesStatementsKept() throws Exception {
+        done("GET", "/api/templates", null, signe);
+        long before = changesOfTables();
+        done("GET", "/api/templates", null, signe);
+        done("GET", "/api/records/contact", null, signe);
+        contact("Ines", "Okafor", "ines@larkfield.example");
+        assertThat(changesOfTables()).isEqualTo(before);
+    }
+
+    private long changesOfTables() {
+        return sql.execute((ConnectionCallback<Long>) connection -> ((SessionLocal)
+                        connection.unwrap(JdbcConnection.class).getSession())
+                .getDatabase()
+                .getModificationMetaId());
     }
 
     @Test
