@@ -2,8 +2,8 @@ import type { Schemas } from '../api/client';
 
 type Proof = Schemas['ShownProof'];
 
-/** While one walks a list quickly nothing is asked for. */
-const REST = 120;
+/** While one walks a list quickly, as with a key held down, nothing is asked for; milliseconds. */
+const REST = 50;
 
 /** What is looked at beside a list: asked for once one rests, and only the last one counts. */
 export class Looking {

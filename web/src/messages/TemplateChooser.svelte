@@ -79,6 +79,8 @@
   });
 
   function choose(index: number) {
+    // What was not asked for yet would only be in the way of the message.
+    looking.end();
     const line = lines[index] as Schemas['TemplateLine'] | undefined;
     onchoose(line?.id ?? null, line ? null : (empty[index - lines.length] ?? empty[0]).mode);
   }
