@@ -30,7 +30,11 @@ public final class SearchText {
 
     /** A text without case and accents, its blanks each one space. */
     public static String folded(String text) {
-        String apart = Normalizer2.getNFKDInstance().normalize(text == null ? "" : text);
+        String given = text == null ? "" : text;
+        if (hasNothingToFoldButCase(given)) {
+            return given.toLowerCase(Locale.ROOT);
+        }
+        String apart = Normalizer2.getNFKDInstance().normalize(given);
         String plain = MARKS.matcher(apart).replaceAll("").toLowerCase(Locale.ROOT);
         return BLANKS.matcher(plain.replace("ß", "ss")
                         .replace("ø", "o")
@@ -38,6 +42,19 @@ public final class SearchText {
                         .replace("æ", "ae"))
                 .replaceAll(" ")
                 .strip();
+    }
+
+    /** As most words: printable ASCII, with single spaces within it. Lists fold thousands of them. */
+    private static boolean hasNothingToFoldButCase(String text) {
+        char before = ' ';
+        for (int i = 0; i < text.length(); i++) {
+            char sign = text.charAt(i);
+            if (sign < ' ' || sign > '~' || (sign == ' ' && before == ' ')) {
+                return false;
+            }
+            before = sign;
+        }
+        return text.isEmpty() || before != ' ';
     }
 
     /** The words of some texts, each once, 60 at most; an e-mail address is a word besides those it is made of. */

@@ -45,6 +45,9 @@ public class TemplateLines {
     private static final Duration IN_THE_BIN = Duration.ofDays(30);
     private static final int MOST_LINES = 50;
     private static final int MOST_FITTING = 60;
+    /** What somebody wrote from before so many others is offered like what they never wrote from. */
+    private static final int MOST_REMEMBERED = 500;
+
     private static final int MOST_FOUND = 5_000;
 
     private final TemplateMapper mapper;
@@ -270,25 +273,32 @@ public class TemplateLines {
     }
 
     /**
-     * How well a template fits a record: those meant for something else last, favourites first, then those meant for just this,
-     * those about exactly its kind, and those used last.
+     * How well a template fits a record.
+     *
+     * @param group those meant for something else last, favourites first, then those meant for just this and those about exactly
+     *     its kind: a number that grows in this order
+     * @param lastUsed within a group those used last come first, as {@link TemplateShelf#lastFirst} says
      */
-    private record Fit(UUID id, Occasion.Fit occasion, boolean favourite, boolean exact, Instant lastUsed) {
-        static final Comparator<Fit> BEST = Comparator.comparing((Fit one) -> one.occasion == Occasion.Fit.APART)
-                .thenComparing(one -> !one.favourite)
-                .thenComparing(Fit::occasion)
-                .thenComparing(one -> !one.exact)
-                .thenComparing(Fit::lastUsed, Comparator.nullsLast(Comparator.reverseOrder()));
+    private record Fit(UUID id, int group, long lastUsed) {
+        static final Comparator<Fit> BEST = Comparator.comparingInt(Fit::group).thenComparingLong(Fit::lastUsed);
+
+        static Fit of(UUID id, Occasion.Fit occasion, boolean favourite, boolean exact, Instant lastUsed) {
+            int group = occasion == Occasion.Fit.APART ? 1 : 0;
+            group = 2 * group + (favourite ? 0 : 1);
+            group = Occasion.Fit.values().length * group + occasion.ordinal();
+            group = 2 * group + (exact ? 0 : 1);
+            return new Fit(id, group, TemplateShelf.lastFirst(lastUsed));
+        }
     }
 
     /** In the order they come in. */
     private Map<UUID, Fit> fits(List<Shelved> some, About about, Meant meant, Colleague asking) {
         Set<UUID> favourites = mapper.favourites(asking.id());
-        Map<UUID, Instant> used = shelf.lastUsed(asking);
+        Map<UUID, Instant> used = shelf.lastUsed(asking, MOST_REMEMBERED);
         Map<UUID, Fit> fits = new LinkedHashMap<>();
         some.forEach(one -> fits.put(
                 one.id(),
-                new Fit(
+                Fit.of(
                         one.id(),
                         meant.fit(one.id()),
                         favourites.contains(one.id()),

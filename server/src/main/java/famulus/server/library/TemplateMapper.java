@@ -92,13 +92,19 @@ interface TemplateMapper {
     /** When somebody wrote last from a template. */
     record LastUse(UUID templateId, Instant lastAt) {}
 
-    /** Leans on template_use_colleague. */
+    /** The latest first. Leans on template_use_colleague. */
     @ConstructorArgs({
         @Arg(column = "template_id", javaType = UUID.class, id = true),
         @Arg(column = "last_at", javaType = Instant.class)
     })
-    @Select("select template_id, last_at from template_use where colleague_id = #{whose}")
-    List<LastUse> lastUses(UUID whose);
+    @Select(
+            """
+            select template_id, last_at from template_use
+            where colleague_id = #{whose}
+            order by colleague_id, last_at desc
+            limit #{most}
+            """)
+    List<LastUse> lastUses(@Param("whose") UUID whose, @Param("most") int most);
 
     /** How many templates lie in a folder. */
     @Select("select count(*) from template where folder_id = #{folder} and deleted_at is null")

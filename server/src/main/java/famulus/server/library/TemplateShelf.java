@@ -14,6 +14,7 @@ import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -25,6 +26,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.function.ToLongFunction;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -101,8 +103,8 @@ class TemplateShelf {
                             folder -> byFolder.computeIfAbsent(places.rank(folder), rank -> new ArrayList<>()))
                     .add(one);
         }
-        Optional<Comparator<Shelved>> within = within(wanted.narrowed().order(), asking);
-        within.ifPresent(order -> byFolder.values().forEach(lines -> lines.sort(order)));
+        place(wanted.narrowed().order(), asking)
+                .ifPresent(place -> byFolder.values().forEach(lines -> sort(lines, place)));
         return byFolder.values().stream().flatMap(List::stream).toList();
     }
 
@@ -186,26 +188,47 @@ class TemplateShelf {
                 || asking.is(Role.ASSISTANT) && writer.test(one.ownerId());
     }
 
-    /** What was read comes by name; other orders have to be made. */
-    private Optional<Comparator<Shelved>> within(Order order, Colleague asking) {
+    private record Placed(Shelved one, long place) {}
+
+    /** Those of one place stay as they were. The place of each is asked for once, not for each that it is compared with. */
+    private static void sort(List<Shelved> lines, ToLongFunction<Shelved> place) {
+        List<Shelved> sorted = lines.stream()
+                .map(one -> new Placed(one, place.applyAsLong(one)))
+                .sorted(Comparator.comparingLong(Placed::place))
+                .map(Placed::one)
+                .toList();
+        Collections.copy(lines, sorted);
+    }
+
+    /** What was read comes by name; where lines come in another order, a number that grows in it. */
+    private Optional<ToLongFunction<Shelved>> place(Order order, Colleague asking) {
         return switch (order) {
             case NAME -> Optional.empty();
-            case CHANGED -> Optional.of(Comparator.comparing(Shelved::changedAt).reversed());
+            case CHANGED -> Optional.of(one -> -one.changedAt().toEpochMilli());
             case USED -> {
                 Map<UUID, Integer> times = times();
-                yield Optional.of(Comparator.comparing((Shelved one) -> -times.getOrDefault(one.id(), 0)));
+                yield Optional.of(one -> -times.getOrDefault(one.id(), 0));
             }
             case LAST_USED -> {
-                Map<UUID, Instant> used = lastUsed(asking);
-                yield Optional.of(Comparator.comparing(
-                        (Shelved one) -> used.get(one.id()), Comparator.nullsLast(Comparator.reverseOrder())));
+                Map<UUID, Instant> used = lastUsed(asking, Integer.MAX_VALUE);
+                yield Optional.of(one -> lastFirst(used.get(one.id())));
             }
         };
     }
 
-    /** When somebody wrote last from each template they have written from. */
-    Map<UUID, Instant> lastUsed(Colleague asking) {
-        return mapper.lastUses(asking.id()).stream().collect(Collectors.toMap(LastUse::templateId, LastUse::lastAt));
+    /** A number that is smaller for what was used later, and largest for what was never used. */
+    static long lastFirst(Instant used) {
+        return used == null ? Long.MAX_VALUE : -used.toEpochMilli();
+    }
+
+    /**
+     * When somebody wrote last from each template they have written from.
+     *
+     * @param most of so many that they wrote from last
+     */
+    Map<UUID, Instant> lastUsed(Colleague asking, int most) {
+        return mapper.lastUses(asking.id(), most).stream()
+                .collect(Collectors.toMap(LastUse::templateId, LastUse::lastAt));
     }
 
     private Map<UUID, Integer> times() {
