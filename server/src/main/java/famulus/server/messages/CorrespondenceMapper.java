@@ -10,8 +10,7 @@ import org.apache.ibatis.annotations.Param;
 @Mapper
 interface CorrespondenceMapper {
     /** A message; {@code opening} its first words, {@code at} when it was sent, or is to be. */
-    record WrittenRow(
-            UUID id, UUID templateId, UUID senderId, String senderName, String subject, String opening, Instant at) {}
+    record WrittenRow(UUID id, UUID templateId, UUID senderId, String subject, String opening, Instant at) {}
 
     /** The newest messages to a person, tests and cancelled ones left out. */
     List<WrittenRow> newest(@Param("person") UUID person, @Param("most") int most);

@@ -8,7 +8,9 @@ import famulus.server.team.TeamService;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** What went to a person before, as the proofreader asks for it. */
@@ -38,20 +40,21 @@ public class CorrespondenceService {
         List<WrittenRow> newest = mapper.newest(person, MOST).stream()
                 .filter(row -> !row.id().equals(itself))
                 .toList();
+        Map<UUID, String> senders = team.all().stream().collect(Collectors.toMap(Colleague::id, Colleague::firstName));
         return new Correspondence(
-                newest.stream().map(row -> written(row, zone, asking)).toList(),
+                newest.stream().map(row -> written(row, zone, senders, asking)).toList(),
                 newest.stream()
                         .filter(row -> template != null && template.equals(row.templateId()))
                         .findFirst()
-                        .map(row -> written(row, zone, asking)),
+                        .map(row -> written(row, zone, senders, asking)),
                 answering);
     }
 
-    private static Written written(WrittenRow row, ZoneId zone, Colleague asking) {
+    private static Written written(WrittenRow row, ZoneId zone, Map<UUID, String> senders, Colleague asking) {
         return new Written(
                 row.id(),
                 LocalDate.ofInstant(row.at(), zone),
-                row.senderId().equals(asking.id()) ? "" : row.senderName(),
+                row.senderId().equals(asking.id()) ? "" : senders.getOrDefault(row.senderId(), "a colleague"),
                 row.subject(),
                 row.opening());
     }

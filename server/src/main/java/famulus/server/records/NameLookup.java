@@ -2,7 +2,9 @@ package famulus.server.records;
 
 import famulus.core.proof.KnownNames;
 import famulus.core.proof.SaidNames;
+import famulus.server.platform.Ids;
 import famulus.server.records.PeopleContext.Person;
+import famulus.server.records.RecordStoreMapper.Belonging;
 import famulus.server.search.SearchIndex;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
@@ -25,11 +27,16 @@ import org.springframework.stereotype.Service;
 public class NameLookup {
     private static final List<CrmKind> PEOPLE = List.of(CrmKind.CONTACT, CrmKind.LEAD);
 
+    /** No more is read of companies than what they are called. */
+    private static final NeededData NAMES = NeededData.of(Set.of());
+
     private final SearchIndex search;
     private final RecordService records;
+    private final RecordStoreMapper store;
     private final TeamService team;
 
-    NameLookup(SearchIndex search, RecordService records, TeamService team) {
+    NameLookup(SearchIndex search, RecordService records, RecordStoreMapper store, TeamService team) {
+        this.store = store;
         this.search = search;
         this.records = records;
         this.team = team;
@@ -59,9 +66,10 @@ public class NameLookup {
         Map<UUID, CrmRecord> organisations = records.all(
                 CrmKind.ORGANISATION,
                 people.values().stream()
-                        .flatMap(one -> one.records().values().stream())
-                        .flatMap(one -> one.relation("organisation").stream())
-                        .collect(Collectors.toSet()));
+                        .flatMap(one ->
+                                one.byKey().values().stream().flatMap(ids -> one.firstOrganisation(ids).stream()))
+                        .collect(Collectors.toSet()),
+                NAMES);
         Map<String, Set<UUID>> companies = search.named(CrmKind.ORGANISATION.word(), wantedKeys);
         List<Colleague> colleagues = team.all();
         return messages.stream()
@@ -102,38 +110,53 @@ public class NameLookup {
     private Named named(CrmKind kind, Set<String> keys) {
         Map<String, Set<UUID>> byKey = search.named(kind.word(), keys);
         Set<UUID> ids = byKey.values().stream().flatMap(Collection::stream).collect(Collectors.toSet());
-        return new Named(byKey, records.all(kind, ids));
+        return new Named(byKey, kind == CrmKind.CONTACT ? belonging(ids) : Map.of());
     }
 
-    /** Those of one kind who have names that are said. */
-    private record Named(Map<String, Set<UUID>> byKey, Map<UUID, CrmRecord> records) {
-        private Map<String, String> elsewhere(CrmKind kind, Saying message, Map<UUID, CrmRecord> organisations) {
+    private Map<UUID, UUID> belonging(Set<UUID> contacts) {
+        return contacts.isEmpty()
+                ? Map.of()
+                : store.belonging(contacts).stream()
+                        .collect(Collectors.toMap(Belonging::contact, Belonging::organisation));
+    }
+
+    /**
+     * Those of one kind who have names that are said.
+     *
+     * @param organisations where each of them belongs, by person; of hundreds of one name no more is read
+     */
+    private record Named(Map<String, Set<UUID>> byKey, Map<UUID, UUID> organisations) {
+        private Map<String, String> elsewhere(CrmKind kind, Saying message, Map<UUID, CrmRecord> companies) {
             Map<String, String> elsewhere = new HashMap<>();
             message.said().keys().stream().filter(byKey::containsKey).forEach(key -> what(
-                            kind, byKey.get(key), message.to(), organisations)
+                            kind, byKey.get(key), message.to(), companies)
                     .ifPresent(what -> elsewhere.put(key, what)));
             return elsewhere;
         }
 
+        /** Where the first of some people belongs who belongs anywhere. */
+        private Optional<UUID> firstOrganisation(Set<UUID> ids) {
+            return ids.stream()
+                    .sorted(Ids.ORDER)
+                    .map(organisations::get)
+                    .filter(Objects::nonNull)
+                    .findFirst();
+        }
+
         /** What people of one name are; empty where one of them has to do with the message. */
-        private Optional<String> what(
-                CrmKind kind, Collection<UUID> ids, Person to, Map<UUID, CrmRecord> organisations) {
-            List<CrmRecord> found =
-                    ids.stream().map(records::get).filter(Objects::nonNull).toList();
-            List<UUID> theirs = found.stream()
-                    .flatMap(one -> one.relation("organisation").stream())
-                    .toList();
-            if (found.isEmpty()
-                    || ids.contains(to.id())
-                    || to.organisation().filter(theirs::contains).isPresent()) {
+        private Optional<String> what(CrmKind kind, Set<UUID> ids, Person to, Map<UUID, CrmRecord> companies) {
+            boolean theirs = ids.contains(to.id())
+                    || to.organisation()
+                            .filter(theirOwn ->
+                                    ids.stream().map(organisations::get).anyMatch(theirOwn::equals))
+                            .isPresent();
+            if (theirs) {
                 return Optional.empty();
             }
             String what = kind == CrmKind.LEAD ? "a lead" : "a contact";
-            return Optional.of(theirs.stream()
-                    .map(organisations::get)
-                    .filter(Objects::nonNull)
-                    .map(organisation -> what + " at " + organisation.name())
-                    .findFirst()
+            return Optional.of(firstOrganisation(ids)
+                    .map(companies::get)
+                    .map(company -> what + " at " + company.name())
                     .orElse(what));
         }
     }

@@ -93,6 +93,12 @@ interface RecordStoreMapper {
             """)
     void insertValue(@Param("kind") String kind, @Param("value") ValueRow value);
 
+    /** Where a contact belongs. */
+    record Belonging(UUID contact, UUID organisation) {}
+
+    /** Where contacts belong; those who belong nowhere are left out. */
+    List<Belonging> belonging(@Param("ids") Collection<UUID> ids);
+
     List<AddressRow> addresses(@Param("ids") Collection<UUID> ids);
 
     @Delete("delete from email_address where person_id = #{personId}")
