@@ -5,26 +5,35 @@ import famulus.core.prose.Prose.Stretch;
 import famulus.core.prose.WrittenDate;
 import famulus.core.prose.WrittenDates;
 import famulus.core.prose.WrittenLanguage;
+import famulus.core.record.FoldedText;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Finds days, in the ways people write them; see {@link WrittenDates}. */
 final class SaidDates {
     /** A day without its year is one so near the day the text was written on. */
     private static final int NEAR = 300;
+    /** A weekday by itself means the nearest day of that name, in days. */
+    private static final int WITHIN_A_WEEK = 6;
 
     private final String text;
+    private final FoldedText folded;
+    private final Locale language;
     private final LocalDate written;
     private final List<WrittenDate> dates;
     /** What may stand between a weekday and its day. */
     private final List<String> beforeDay;
 
-    SaidDates(String text, WrittenLanguage language, Locale reader, LocalDate written) {
+    SaidDates(String text, FoldedText folded, WrittenLanguage language, Locale reader, LocalDate written) {
         this.text = text;
+        this.folded = folded;
+        this.language = language.locale();
         this.written = written;
         this.beforeDay = language.list("before_day");
         this.dates = WrittenDates.in(text, language, reader);
@@ -32,11 +41,24 @@ final class SaidDates {
 
     List<Wording> of(KnownValue known) {
         return day(known.value())
-                .map(day -> dates.stream()
-                        .filter(date -> says(date, day))
-                        .map(date -> said(date, known.path().toString()))
+                .map(day -> Stream.concat(
+                                dates.stream()
+                                        .filter(date -> says(date, day))
+                                        .map(date -> said(date, known.path().toString())),
+                                weekdays(day, known.path().toString()))
                         .toList())
                 .orElse(List.of());
+    }
+
+    /** A weekday without its day, as in “see you on Friday”: it may be any other one too, so it is asked about. */
+    private Stream<Wording> weekdays(LocalDate day, String path) {
+        return Math.abs(ChronoUnit.DAYS.between(written, day)) > WITHIN_A_WEEK
+                ? Stream.empty()
+                : folded.all(day.getDayOfWeek().getDisplayName(TextStyle.FULL, language)).stream()
+                        .filter(name -> dates.stream()
+                                .noneMatch(date -> name.start() < date.whole().end()
+                                        && name.end() > date.whole().start()))
+                        .map(name -> new Wording(name.start(), name.end(), "{" + path + " as weekday}", false));
     }
 
     /** The day a moment is printed with depends on where its reader is; either of two may be meant. */

@@ -66,7 +66,7 @@ public final class ValueFinder {
     public List<FoundValue> in(String text) {
         List<Saying> all = new ArrayList<>();
         FoldedText folded = FoldedText.of(text);
-        SaidDates dates = new SaidDates(text, language, reader, written);
+        SaidDates dates = new SaidDates(text, folded, language, reader, written);
         SaidFigures figures = new SaidFigures(text, folded, language, reader);
         SaidWords words = new SaidWords(folded, text, new Defaults(text, language));
         for (int rank = 0; rank < known.size(); rank++) {

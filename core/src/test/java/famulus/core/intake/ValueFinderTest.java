@@ -133,6 +133,23 @@ class ValueFinderTest {
     }
 
     @Test
+    void aWeekdayByItselfIsAskedAboutWhereADayOfItIsNear() {
+        List<FoundValue> found = found("See you on Friday. Not on Thursday. Friday, 8 May, it is; Fridays are best.");
+        assertThat(written("See you on Friday. Not on Thursday. Friday, 8 May, it is; Fridays are best."))
+                .isEqualTo("See you on {deal.visit_on as weekday}. Not on Thursday."
+                        + " {deal.visit_on as weekday}, {deal.visit_on as day and month}, it is; Fridays are best.");
+        assertThat(found).extracting(FoundValue::sure).containsExactly(false, true);
+
+        Map<String, Value> later = Map.of("deal.visit_on", new Value.Day(LocalDate.of(2026, 5, 15)));
+        assertThat(finder(later, WrittenLanguage.ENGLISH, Locale.UK).in("See you on Friday"))
+                .isEmpty();
+        assertThat(finder(INES, WrittenLanguage.FRENCH, Locale.FRANCE).in("À vendredi !"))
+                .hasSize(1);
+        assertThat(finder(INES, WrittenLanguage.GERMAN, Locale.GERMANY).in("Bis Freitag!"))
+                .hasSize(1);
+    }
+
+    @Test
     void germanAndFrenchAreReadToo() {
         String german = "Hallo Ines, wir kommen am Freitag, den 8. Mai, für 1.240,00 € und 48 Stück.";
         assertThat(written(
