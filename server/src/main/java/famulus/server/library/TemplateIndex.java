@@ -48,11 +48,7 @@ import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.store.ByteBuffersDirectory;
 import org.apache.lucene.util.BytesRef;
-import org.apache.lucene.util.automaton.Automata;
-import org.apache.lucene.util.automaton.Automaton;
-import org.apache.lucene.util.automaton.CompiledAutomaton;
-import org.apache.lucene.util.automaton.LevenshteinAutomata;
-import org.apache.lucene.util.automaton.Operations;
+import org.apache.lucene.util.StringHelper;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -242,9 +238,8 @@ class TemplateIndex {
             ways.add(worth(new PrefixQuery(term), counts));
         });
         if (WordFit.slips(word) > 0) {
-            CompiledAutomaton slip = new CompiledAutomaton(slip(word));
             for (Map.Entry<String, Float> text : TEXTS.entrySet()) {
-                List<BytesRef> near = near(slip, MultiTerms.getTerms(reader, text.getKey()));
+                List<BytesRef> near = near(word, MultiTerms.getTerms(reader, text.getKey()));
                 if (!near.isEmpty()) {
                     ways.add(worth(new TermInSetQuery(text.getKey(), near), text.getValue() / 4));
                 }
@@ -272,23 +267,23 @@ class TemplateIndex {
         return new DisjunctionMaxQuery(ways, 1f / 8);
     }
 
-    /** Words, and for a longer one beginnings of words, that are a slip of the keys away; the first letter is right. */
-    private static Automaton slip(String word) {
-        int first = word.offsetByCodePoints(0, 1);
-        Automaton near = new LevenshteinAutomata(word.substring(first), true)
-                .toAutomaton(WordFit.slips(word), word.substring(0, first));
-        Automaton all = WordFit.slipsInBeginnings(word)
-                ? Operations.concatenate(List.of(near, Automata.makeAnyString()))
-                : near;
-        return Operations.determinize(all, Operations.DEFAULT_DETERMINIZE_WORK_LIMIT);
-    }
-
-    /** The words of a field that are a slip away. They are looked up here, since a query for each field would read the slip anew. */
-    private static List<BytesRef> near(CompiledAutomaton slip, Terms terms) throws IOException {
+    /**
+     * The words of a field that are a slip of the keys away, or begin so; the first letter is right. Each with that letter is
+     * compared by the rule that marks a line: for the words of thousands of templates that is quicker than to make a machine
+     * that knows all slips.
+     */
+    private static List<BytesRef> near(String word, Terms terms) throws IOException {
         List<BytesRef> near = new ArrayList<>();
-        if (terms != null) {
-            TermsEnum words = slip.getTermsEnum(terms);
-            for (BytesRef one = words.next(); one != null && near.size() < MOST_NEAR; one = words.next()) {
+        if (terms == null) {
+            return near;
+        }
+        BytesRef first = new BytesRef(word.substring(0, word.offsetByCodePoints(0, 1)));
+        TermsEnum words = terms.iterator();
+        BytesRef one = words.seekCeil(first) == TermsEnum.SeekStatus.END ? null : words.term();
+        for (; one != null && StringHelper.startsWith(one, first) && near.size() < MOST_NEAR; one = words.next()) {
+            if (WordFit.of(one.utf8ToString(), word)
+                    .filter(WordFit.SLIP::equals)
+                    .isPresent()) {
                 near.add(BytesRef.deepCopyOf(one));
             }
         }

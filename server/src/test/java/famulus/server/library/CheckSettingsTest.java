@@ -76,9 +76,9 @@ class CheckSettingsTest extends ServerTest {
 
     @Test
     void whatWeighsTooMuchCanStopAMessageTooAndIsWeighedAsItLeaves() throws Exception {
-        String words = "A page of words. ".repeat(400);
-        String blocks = IntStream.range(0, 18)
-                .mapToObj(at -> "{'id':'b" + at + "','kind':'text','text':[{'runs':[{'text':'" + words + "'}]}]}")
+        String blocks = IntStream.range(0, 390)
+                .mapToObj(at -> "{'id':'b" + at
+                        + "','kind':'button','label':'Look','link':'https://brindlewing.example/hives'}")
                 .collect(Collectors.joining(","));
         String design = "{'version':1,'bands':[{'id':'r','columns':[{'blocks':[%s]}]}]}"
                 .formatted(blocks)
