@@ -5,9 +5,12 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -96,31 +99,34 @@ final class Application {
     private static synchronized Path unpacked() throws IOException {
         Path all = Path.of("target", "unpacked");
         Path unpacked = all.resolve(Long.toString(Files.getLastModifiedTime(JAR).toMillis()));
-        if (!Files.exists(unpacked)) {
-            // Those of builds before, and one that was broken off.
-            FileSystemUtils.deleteRecursively(all);
-            Path begun = all.resolve("begun");
-            Process process = new ProcessBuilder(
-                            JAVA,
-                            "-Djarmode=tools",
-                            "-jar",
-                            JAR.toString(),
-                            "extract",
-                            "--destination",
-                            begun.toString())
-                    .inheritIO()
-                    .start();
-            try {
-                if (process.waitFor() != 0) {
-                    throw new IOException("The application could not be unpacked");
-                }
-            } catch (InterruptedException interrupted) {
-                Thread.currentThread().interrupt();
-                throw new IOException("Stopped while unpacking", interrupted);
+        // Other tests may go on in a process of their own.
+        try (FileChannel lock = FileChannel.open(
+                        Path.of("target", "unpacked.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                FileLock held = lock.lock()) {
+            if (!Files.exists(unpacked)) {
+                // Those of builds before, and one that was broken off.
+                FileSystemUtils.deleteRecursively(all);
+                Path begun = all.resolve("begun");
+                unpack(begun);
+                Files.move(begun, unpacked);
             }
-            Files.move(begun, unpacked);
         }
         return unpacked;
+    }
+
+    private static void unpack(Path into) throws IOException {
+        Process process = new ProcessBuilder(
+                        JAVA, "-Djarmode=tools", "-jar", JAR.toString(), "extract", "--destination", into.toString())
+                .inheritIO()
+                .start();
+        try {
+            if (process.waitFor() != 0) {
+                throw new IOException("The application could not be unpacked");
+            }
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+            throw new IOException("Stopped while unpacking", interrupted);
+        }
     }
 
     private synchronized void isUp(boolean now) {
