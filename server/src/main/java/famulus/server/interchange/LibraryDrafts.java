@@ -86,6 +86,11 @@ class LibraryDrafts {
         return style.look() == null ? "" : style.look().toString();
     }
 
+    /** The look of a style under another name. */
+    static String look(FileStyle style, String name) {
+        return style.look().deepCopy().asObject().put("name", name).toString();
+    }
+
     static String name(FileStyle style) {
         return style.look() == null ? "" : style.look().path("name").asString("");
     }

@@ -7,6 +7,7 @@ import famulus.server.folders.FolderService;
 import famulus.server.folders.FolderService.TypedFolder;
 import famulus.server.folders.ShownFolder;
 import famulus.server.interchange.LibraryFile.FileContent;
+import famulus.server.interchange.LibraryFile.FileStyle;
 import famulus.server.interchange.LibraryFile.FileText;
 import famulus.server.interchange.LibraryReading.Standing;
 import famulus.server.interchange.LibraryReport.Answer;
@@ -19,6 +20,7 @@ import famulus.server.interchange.LibraryReport.What;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateKind;
 import famulus.server.library.TemplateTransfer.Sorting;
+import famulus.server.materials.HouseStyleService.KeptStyle;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -28,9 +30,11 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -143,13 +147,7 @@ class LibraryImport {
         }
 
         LibraryDone all() {
-            reading.styles().stream()
-                    .filter(one -> one.state() == State.NEW)
-                    .forEach(one -> instead.put(
-                            one.thing().id(),
-                            here.styles()
-                                    .add(LibraryDrafts.look(one.thing()), by)
-                                    .id()));
+            reading.styles().forEach(this::style);
             reading.pictures()
                     .forEach(one -> content(one, () -> here.pictures()
                             .keep(
@@ -174,6 +172,39 @@ class LibraryImport {
             }
             reading.texts().forEach(one -> join(one.thing()));
             return new LibraryDone(added, replaced, skipped, left);
+        }
+
+        private void style(Standing<FileStyle> one) {
+            FileStyle style = one.thing();
+            Answer answer = one.state() == State.OTHER ? answers.apply(style.id()) : Answer.SKIP;
+            if (one.state() == State.NEW) {
+                instead.put(
+                        style.id(),
+                        here.styles().add(LibraryDrafts.look(style), by).id());
+            } else if (answer == Answer.KEEP_BOTH) {
+                String look = LibraryDrafts.look(style, free(LibraryDrafts.name(style)));
+                instead.put(style.id(), here.styles().add(look, by).id());
+            } else if (answer == Answer.REPLACE) {
+                // It goes on under the name that it has here.
+                KeptStyle ours = here.styles().get(one.here());
+                String look = LibraryDrafts.look(style, ours.style().name());
+                here.styles().change(ours.id(), ours.version(), look, by);
+                replaced++;
+            } else if (one.state() == State.OTHER) {
+                skipped++;
+            }
+        }
+
+        /** A name that no style has yet. */
+        private String free(String name) {
+            Set<String> taken = here.styles().all().stream()
+                    .map(kept -> kept.style().name())
+                    .collect(Collectors.toSet());
+            return Stream.iterate(2, number -> number + 1)
+                    .map(number -> name + " " + number)
+                    .filter(one -> !taken.contains(one))
+                    .findFirst()
+                    .orElseThrow();
         }
 
         private void content(Standing<FileContent> one, Runnable keep) {

@@ -105,14 +105,7 @@ final class LibraryReading {
                 .filter(one -> one.id().equals(style.id()) || one.style().name().equals(LibraryDrafts.name(style)))
                 .findFirst();
         if (same.isPresent()) {
-            instead.put(style.id(), same.get().id());
-            boolean alike = HouseStyleJson.write(same.get().style()).equals(LibraryDrafts.look(style));
-            return new Standing<>(
-                    style,
-                    State.SAME,
-                    alike ? "" : "Ours of this name is used.",
-                    same.get().id(),
-                    false);
+            return like(style, same.get());
         }
         if (!asking.is(Role.KEEPER, Role.ADMINISTRATOR)) {
             return new Standing<>(
@@ -122,11 +115,30 @@ final class LibraryReading {
                     null,
                     false);
         }
+        return readable(style)
+                ? new Standing<>(style, State.NEW, "", null, false)
+                : new Standing<>(style, State.LEFT, "It can’t be read. The default one is used.", null, false);
+    }
+
+    /** A style that one here stands for, by its identifier or its name. Who can’t add one isn’t asked about it. */
+    private Standing<FileStyle> like(FileStyle style, KeptStyle ours) {
+        instead.put(style.id(), ours.id());
+        boolean alike = HouseStyleJson.write(ours.style()).equals(LibraryDrafts.look(style));
+        boolean asked = !alike && asking.is(Role.KEEPER, Role.ADMINISTRATOR) && readable(style);
+        return new Standing<>(
+                style,
+                asked ? State.OTHER : State.SAME,
+                alike || asked ? "" : "Ours of this name is used.",
+                ours.id(),
+                asked);
+    }
+
+    private boolean readable(FileStyle style) {
         try {
             here.styles().read(LibraryDrafts.look(style));
-            return new Standing<>(style, State.NEW, "", null, false);
+            return true;
         } catch (Refusal wrong) {
-            return new Standing<>(style, State.LEFT, "It can’t be read. The default one is used.", null, false);
+            return false;
         }
     }
 

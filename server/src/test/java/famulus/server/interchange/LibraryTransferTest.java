@@ -239,6 +239,70 @@ class LibraryTransferTest extends ServerTest {
                 .isNull();
     }
 
+    private JsonNode styleNamed(String name) throws Exception {
+        return done("GET", "/api/materials/house-styles", null, oriel)
+                .valueStream()
+                .filter(one -> one.get("name").asString().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private String widthOf(String style) throws Exception {
+        return json.readTree(styleNamed(style).get("look").asString())
+                .at("/page/width")
+                .asString();
+    }
+
+    /** A style of the same name that looks otherwise is asked about, of those who keep styles. */
+    @Test
+    void aStyleOfTheSameNameIsReplacedOrKeptBesideOurs() throws Exception {
+        JsonNode style = done("GET", "/api/materials/house-styles", null, oriel).get(0);
+        String name = style.get("name").asString();
+        UUID id = UUID.fromString(done(
+                        "POST",
+                        "/api/templates?folder=" + FolderRights.EVERYONE,
+                        Map.of(
+                                "name",
+                                "Styled",
+                                "purpose",
+                                "",
+                                "about",
+                                "CONTACT",
+                                "subject",
+                                "s",
+                                "previewText",
+                                "",
+                                "body",
+                                "",
+                                "mode",
+                                "LETTER",
+                                "style",
+                                style.get("id").asString()),
+                        oriel)
+                .at("/template/id")
+                .asString());
+        byte[] file = exported("?template=" + id, oriel);
+        ObjectNode library = library(file);
+        ((ObjectNode) library.at("/styles/0/look/page")).put("width", 512);
+        byte[] wider = with(file, library);
+
+        assertThat(look(wider, oriel).get("things").toString()).contains("\"what\":\"STYLE\"", "\"state\":\"OTHER\"");
+        assertThat(look(wider, signe).get("things").toString()).contains("Ours of this name is used.");
+
+        run(wider, Map.of("others", "SKIP"), oriel);
+        assertThat(widthOf(name)).isNotEqualTo("512");
+        assertThat(run(wider, Map.of("others", "KEEP_BOTH"), oriel).has("added"))
+                .isTrue();
+        assertThat(widthOf(name + " 2")).isEqualTo("512");
+        assertThat(widthOf(name)).isNotEqualTo("512");
+        assertThat(run(wider, Map.of("others", "REPLACE"), oriel)
+                        .get("replaced")
+                        .asInt())
+                .isPositive();
+        assertThat(widthOf(name)).isEqualTo("512");
+        assertThat(look(wider, oriel).get("things").toString()).doesNotContain("\"state\":\"OTHER\"");
+    }
+
     @Test
     void nobodyTakesOutWhatTheyDoNotSeeNorLearnsOfIt() throws Exception {
         UUID id = ownTemplate("Own", "");
