@@ -5,6 +5,8 @@
   import DropArea from '../ui/DropArea.svelte';
   import Field from '../ui/Field.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
+  import MailboxLines from './MailboxLines.svelte';
+  import { isMailbox } from './mailbox';
   import type { FromMessage } from './fromMessage.svelte';
 
   /** The words of a message from elsewhere, pasted or from a file, and whom it was written to. */
@@ -14,6 +16,8 @@
   let chooser = $state<HTMLInputElement>();
   let fault = $state('');
   let reading = $state(false);
+  let mailbox = $state.raw<Schemas['Mailbox'] | null>(null);
+  let opened: File | null = null;
   let to = $state.raw<string[]>([]);
   let likely = $state.raw<Schemas['LikelyPerson'][]>([]);
   let kind = $state<'contact' | 'lead'>('contact');
@@ -25,15 +29,32 @@
     const file = files?.[0];
     if (!file) return;
     fault = '';
+    if (await isMailbox(file)) await open(file);
+    else await read(file, file.name);
+  }
+
+  /** A mailbox may be larger than any message: one of its messages is chosen first. */
+  async function open(file: File) {
+    reading = true;
+    try {
+      mailbox = await bring<Schemas['Mailbox']>('/api/templates/from-message/mailbox', file);
+      opened = file;
+    } catch (failure) {
+      fault = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+    }
+    reading = false;
+  }
+
+  async function read(file: Blob, name: string) {
     if (file.size > LARGEST) {
-      fault = `${file.name} is larger than 25 MB.`;
+      fault = `${name} is larger than 25 MB.`;
       return;
     }
     reading = true;
     try {
-      const read = await bring<Schemas['MessageRead']>('/api/templates/from-message/file', file);
-      Object.assign(from.words, { subject: read.subject, text: read.text, sent: read.sent });
-      to = read.to;
+      const said = await bring<Schemas['MessageRead']>('/api/templates/from-message/file', file);
+      Object.assign(from.words, { subject: said.subject, text: said.text, sent: said.sent });
+      to = said.to;
       await guess();
     } catch (failure) {
       fault = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
@@ -67,84 +88,95 @@
 </script>
 
 <DropArea ondropped={(files) => void choose(files)}>
-  <form
-    onsubmit={(event) => {
-      event.preventDefault();
-      onlook();
-    }}
-  >
-    <p class="says">
-      Paste a message that worked, or drop an e-mail file (.eml) here. The names, days and amounts of whoever
-      it was written to are found in it; fields take their places.
-    </p>
-    <p>
-      <Button onclick={() => chooser?.click()}>{reading ? 'Reading …' : 'Choose an e-mail file'}</Button>
-      <input
-        bind:this={chooser}
-        type="file"
-        accept=".eml,message/rfc822"
-        hidden
-        onchange={(event) => void choose(event.currentTarget.files)}
-      />
-      {#if fault}<span class="fault" role="alert">{fault}</span>{/if}
-    </p>
-    <Field
-      label="Subject"
-      value={from.words.subject ?? ''}
-      oninput={(event) => (from.words.subject = event.currentTarget.value)}
+  {#if mailbox}
+    <MailboxLines
+      {mailbox}
+      onclose={() => (mailbox = null)}
+      onchoose={(one) => {
+        mailbox = null;
+        if (opened) void read(opened.slice(one.start, one.end), one.subject || 'This message');
+      }}
     />
-    <div oninput={typed}>
-      <Field
-        label="The message"
-        lines={12}
-        bind:value={() => from.words.text ?? '', (text) => (from.words.text = text)}
-        error={wrong}
-      />
-    </div>
-    <fieldset>
-      <legend>Written to</legend>
-      {#if likely.length}
-        <ul>
-          {#each likely as one (one.id)}
-            <li>
-              <button type="button" aria-pressed={from.words.person === one.id} onclick={() => take(one)}
-                ><b>{one.name}</b>
-                <small>{[one.company, one.why].filter(Boolean).join(', ')}</small></button
-              >
-            </li>
-          {/each}
-        </ul>
-      {/if}
-      <div class="who">
-        {#key `${kind} ${person}`}
-          <RecordFinder
-            label={kind === 'lead' ? 'Lead' : 'Contact'}
-            {kind}
-            name={person}
-            onchoose={(id, name) => {
-              Object.assign(from.words, { kind: id ? kind : null, person: id || null, deal: null });
-              if (id) person = name;
-            }}
-          />
-        {/key}
-        <SmallSelect
-          aria-label="Contact or lead"
-          value={kind}
-          onchange={(event) => {
-            kind = event.currentTarget.value === 'lead' ? 'lead' : 'contact';
-            person = '';
-            Object.assign(from.words, { kind: null, person: null, deal: null });
-          }}
-        >
-          <option value="contact">a contact</option>
-          <option value="lead">a lead</option>
-        </SmallSelect>
-      </div>
-    </fieldset>
-    <Button main type="submit" disabled={!from.words.text?.trim()}
-      >{from.words.person ? 'Find the fields' : 'Go on without a person'}</Button
+  {:else}
+    <form
+      onsubmit={(event) => {
+        event.preventDefault();
+        onlook();
+      }}
     >
-  </form>
+      <p class="says">
+        Paste a message that worked, or drop an e-mail file (.eml) or a mailbox (.mbox) here. The names, days
+        and amounts of whoever it was written to are found in it; fields take their places.
+      </p>
+      <p>
+        <Button onclick={() => chooser?.click()}>{reading ? 'Reading …' : 'Choose a file'}</Button>
+        <input
+          bind:this={chooser}
+          type="file"
+          accept=".eml,.mbox,message/rfc822,application/mbox"
+          hidden
+          onchange={(event) => void choose(event.currentTarget.files)}
+        />
+        {#if fault}<span class="fault" role="alert">{fault}</span>{/if}
+      </p>
+      <Field
+        label="Subject"
+        value={from.words.subject ?? ''}
+        oninput={(event) => (from.words.subject = event.currentTarget.value)}
+      />
+      <div oninput={typed}>
+        <Field
+          label="The message"
+          lines={12}
+          bind:value={() => from.words.text ?? '', (text) => (from.words.text = text)}
+          error={wrong}
+        />
+      </div>
+      <fieldset>
+        <legend>Written to</legend>
+        {#if likely.length}
+          <ul>
+            {#each likely as one (one.id)}
+              <li>
+                <button type="button" aria-pressed={from.words.person === one.id} onclick={() => take(one)}
+                  ><b>{one.name}</b>
+                  <small>{[one.company, one.why].filter(Boolean).join(', ')}</small></button
+                >
+              </li>
+            {/each}
+          </ul>
+        {/if}
+        <div class="who">
+          {#key `${kind} ${person}`}
+            <RecordFinder
+              label={kind === 'lead' ? 'Lead' : 'Contact'}
+              {kind}
+              name={person}
+              onchoose={(id, name) => {
+                Object.assign(from.words, { kind: id ? kind : null, person: id || null, deal: null });
+                if (id) person = name;
+              }}
+            />
+          {/key}
+          <SmallSelect
+            aria-label="Contact or lead"
+            value={kind}
+            onchange={(event) => {
+              kind = event.currentTarget.value === 'lead' ? 'lead' : 'contact';
+              person = '';
+              Object.assign(from.words, { kind: null, person: null, deal: null });
+            }}
+          >
+            <option value="contact">a contact</option>
+            <option value="lead">a lead</option>
+          </SmallSelect>
+        </div>
+      </fieldset>
+      <Button main type="submit" disabled={!from.words.text?.trim()}
+        >{from.words.person ? 'Find the fields' : 'Go on without a person'}</Button
+      >
+    </form>
+  {/if}
 </DropArea>
 
 <style>

@@ -66,6 +66,23 @@ class FromMessageTest extends BrowserTest {
     }
 
     @Test
+    void oneMessageOfAMailboxIsChosen() {
+        Page page = openAs("Signe", "/templates/from-message");
+        String other =
+                MESSAGE.replace("Priya, one more thing", "The stall in June").replace("4 May", "3 May");
+        giveFile(page, "sent.mbox", "application/mbox", "From a\n" + other + "\nFrom b\n" + MESSAGE);
+        Locator messages =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Messages of the mailbox file"));
+        assertThat(messages.getByRole(AriaRole.LISTITEM)).hasCount(2);
+        assertThat(messages.getByRole(AriaRole.LISTITEM).first()).containsText("one more thing");
+        textbox(page, "Find one by its subject or whom it went to").fill("stall");
+        messages.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^The stall")))
+                .click();
+        assertThat(textbox(page, "Subject")).hasValue("The stall in June");
+        assertThat(textbox(page, "The message")).hasValue(Pattern.compile("PRIYA IVORY stays on our list"));
+    }
+
+    @Test
     void whatIsNoMessageIsSaidAndNothingIsLost() {
         Page page = openAs("Signe", "/templates/from-message");
         textbox(page, "The message").fill("Dear colleague,\n\nwe begin tomorrow.");

@@ -4,6 +4,7 @@ import famulus.server.interchange.FoundInMessage.AcceptedField;
 import famulus.server.interchange.FoundInMessage.MessageWords;
 import famulus.server.interchange.FoundInMessage.ReadWords;
 import famulus.server.interchange.LikelyPeople.LikelyPerson;
+import famulus.server.interchange.MailboxFile.Mailbox;
 import famulus.server.interchange.MessageFile.ReadMessage;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -45,6 +46,12 @@ class FromMessageController {
     MessageRead file(Colleague asking, HttpServletRequest request) throws IOException {
         ReadMessage read = MessageFile.read(request.getInputStream().readNBytes(MessageFile.LARGEST + 1));
         return new MessageRead(read.subject(), read.text(), read.html(), read.sent(), read.to());
+    }
+
+    /** Finds the messages of a mailbox file, of which a browser then sends one as a file of its own; nothing of it is kept. */
+    @PostMapping(path = "/mailbox", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    Mailbox mailbox(Colleague asking, HttpServletRequest request) throws IOException {
+        return MailboxFile.read(request.getInputStream());
     }
 
     /** A text, and the addresses it went to. */

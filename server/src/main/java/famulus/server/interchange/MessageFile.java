@@ -80,7 +80,8 @@ final class MessageFile {
         }
     }
 
-    private static String decoded(String header) {
+    /** A header in words; nothing for none. */
+    static String decoded(String header) {
         if (header == null) {
             return "";
         }
