@@ -1,11 +1,12 @@
 <script lang="ts">
-  import { ask, sentence, type Schemas } from '../api/client';
+  import { ask, Problem, sentence, type Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import { go } from '../app/router';
   import Button from '../ui/Button.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import type { DeskState } from './deskState.svelte';
+  import InItsPlace from './InItsPlace.svelte';
   import { kindWords, placeOf } from './kindWords';
   import ReadySlip from './ReadySlip.svelte';
   import TestSlip from './TestSlip.svelte';
@@ -14,6 +15,8 @@
   let { desk, stops }: { desk: DeskState; stops: number } = $props();
 
   let testing = $state(false);
+  /** Whether it was to be deleted, and is a passage that templates have. */
+  let used = $state(false);
   let tester = $state<HTMLButtonElement>();
   let more = $state(false);
   let opener = $state<HTMLButtonElement>();
@@ -72,18 +75,21 @@
     }
   }
 
-  async function remove() {
+  async function remove(besides = '') {
     const name = desk.draft?.name;
     try {
       await ask('delete', '/api/templates/{id}', { params: { id } });
       go(placeOf(kind));
-      notify(`“${name}” is deleted.`, {
+      notify(`“${name}” is deleted.${besides}`, {
         undo: async () => {
           await ask('post', '/api/templates/{id}/restore', { params: { id } });
         },
       });
     } catch (failure) {
-      notify(sentence(failure), { stop: true });
+      if (kind === 'PASSAGE' && failure instanceof Problem && failure.code === 'in-use') {
+        more = false;
+        used = true;
+      } else notify(sentence(failure), { stop: true });
     }
   }
 
@@ -128,6 +134,19 @@
   />
 {/if}
 {#if testing}<TestSlip {desk} anchor={tester} onclose={() => (testing = false)} />{/if}
+{#if used}
+  <InItsPlace
+    passage={id}
+    anchor={opener}
+    onclose={() => (used = false)}
+    onexchanged={(changed, name) => {
+      used = false;
+      void remove(
+        ` ${changed === 1 ? 'One template has' : `${changed} templates have`} “${name}” in its place.`,
+      );
+    }}
+  />
+{/if}
 {#if more}
   <Slip title="This {word}" anchor={opener} placement="bottom-end" onclose={() => (more = false)}>
     <p class="ways">

@@ -20,7 +20,7 @@
     USED: 'written from',
     TESTED: 'sent as a test',
     SITTING: 'before another edit',
-    REPLACED: 'before an older version was restored',
+    REPLACED: 'before something else took its place',
   };
   const kinds: Record<Schemas['Change']['kind'], string> = {
     ADDED: 'new',

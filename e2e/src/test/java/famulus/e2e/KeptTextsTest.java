@@ -54,6 +54,53 @@ class KeptTextsTest extends BrowserTest {
                 .isVisible();
     }
 
+    private static Locator handle(Page desk) {
+        return desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Passage \\d+$")));
+    }
+
+    /** Puts a passage at the end of a template, and returns the slip in which it was chosen. */
+    private static Locator take(Page desk, String passage) {
+        desk.keyboard().press("Alt+a");
+        desk.getByRole(AriaRole.TOOLBAR, new Page.GetByRoleOptions().setName("Blocks"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Passage")))
+                .click();
+        handle(desk).click();
+        Locator slip =
+                desk.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName(Pattern.compile("^Passage")));
+        slip.getByLabel("Passage").selectOption(passage);
+        return slip;
+    }
+
+    @Test
+    void aPassageInUseIsDeletedOnceAnotherIsInItsPlace() {
+        Page page = openAs("Oriel", "/materials/passages");
+        for (String colour : new String[] {"green", "blue"}) {
+            write(page, "passage", "The " + colour + " gate", "Please come in by the " + colour + " gate.");
+            markReady(page);
+            if (colour.equals("green")) {
+                page.goBack();
+            }
+        }
+
+        Page desk = beginFrom("Oriel", "Delivery notice", "By the gate");
+        take(desk, "The blue gate");
+        assertThat(message(desk).getByText("by the blue gate")).isVisible();
+        assertThat(desk.getByText(Pattern.compile("^saved"))).isVisible();
+
+        button(page, "More").click();
+        button(page, "Delete passage").click();
+        Locator slip = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("This passage is used"));
+        assertThat(slip).containsText("By the gate");
+        slip.getByLabel("Put in its place").selectOption("The green gate");
+        slip.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Replace and delete"))
+                .click();
+        assertThat(page.getByText("“The blue gate” is deleted. One template has “The green gate” in its place."))
+                .isVisible();
+        assertThat(row(page, "The blue gate")).hasCount(0);
+        desk.reload();
+        assertThat(message(desk).getByText("by the green gate")).isVisible();
+    }
+
     @Test
     void aPassageIsWrittenOnceAndChangedForAll() {
         Page page = openAs("Oriel", "/materials/passages");
@@ -62,16 +109,8 @@ class KeptTextsTest extends BrowserTest {
         markReady(page);
 
         Page desk = beginFrom("Signe", "Delivery notice", "With ladders");
-        desk.keyboard().press("Alt+a");
-        desk.getByRole(AriaRole.TOOLBAR, new Page.GetByRoleOptions().setName("Blocks"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Passage")))
-                .click();
-        Locator handle =
-                desk.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Passage \\d+$")));
-        handle.click();
-        Locator slip =
-                desk.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName(Pattern.compile("^Passage")));
-        slip.getByLabel("Passage").selectOption("Ladders");
+        Locator handle = handle(desk);
+        Locator slip = take(desk, "Ladders");
         assertThat(message(desk).getByText("We bring two ladders.")).isVisible();
         assertThat(slip.getByText("Used nowhere else.")).isVisible();
         desk.keyboard().press("Escape");

@@ -4,6 +4,7 @@ import famulus.core.field.About;
 import famulus.core.field.RecordKind;
 import famulus.core.message.body.Mode;
 import famulus.core.message.compare.Change;
+import famulus.server.library.PassageExchange.Exchanged;
 import famulus.server.library.SignatureService.SignatureChoice;
 import famulus.server.library.StarterService.Starter;
 import famulus.server.library.TemplateLines.TemplateLine;
@@ -35,6 +36,7 @@ class TemplateController {
     private final TemplateService templates;
     private final TemplateLines lines;
     private final TemplateUses uses;
+    private final PassageExchange exchange;
     private final StarterService starters;
     private final TemplateVersionService versions;
     private final SignatureService signatures;
@@ -46,6 +48,7 @@ class TemplateController {
             TemplateService templates,
             TemplateLines lines,
             TemplateUses uses,
+            PassageExchange exchange,
             StarterService starters,
             TemplateVersionService versions,
             SignatureService signatures,
@@ -59,6 +62,7 @@ class TemplateController {
         this.templates = templates;
         this.lines = lines;
         this.uses = uses;
+        this.exchange = exchange;
         this.versions = versions;
         this.starters = starters;
     }
@@ -163,6 +167,15 @@ class TemplateController {
     @GetMapping("/{id}/using")
     Used using(Colleague asking, @PathVariable UUID id) {
         return uses.using(id, asking);
+    }
+
+    /** What takes the place of a passage. */
+    record InItsPlace(@Schema(nullable = true) UUID other) {}
+
+    /** Puts another passage in the place of this one, wherever templates have it. */
+    @PostMapping("/{id}/in-its-place")
+    Exchanged inItsPlace(Colleague asking, @PathVariable UUID id, @RequestBody InItsPlace wanted) {
+        return exchange.exchange(id, wanted.other(), asking);
     }
 
     /** The headers and footers of a house style. */

@@ -108,6 +108,67 @@ class KeptTextsTest extends ServerTest {
                 .isEqualTo("PASSAGE");
     }
 
+    private JsonNode inItsPlace(UUID passage, UUID other, Colleague as) throws Exception {
+        Map<String, Object> wanted = new HashMap<>();
+        wanted.put("other", other);
+        return done("POST", "/api/templates/" + passage + "/in-its-place", wanted, as);
+    }
+
+    @Test
+    void anotherPassageTakesItsPlaceWhereverTemplatesHaveIt() throws Exception {
+        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees stay in")), signe);
+        UUID sun = add(TemplateKind.PASSAGE, "Sun", blocks(text("Bees fly")), signe);
+        ready(frost, 1, signe);
+        UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
+        ready(letter, 1, signe);
+        UUID begun = add(TemplateKind.TEMPLATE, "Begun", blocks(passage(frost)), signe);
+
+        assertThat(inItsPlace(frost, sun, signe).at("/fields/other").asString()).contains("is ready");
+        ready(sun, 1, signe);
+        assertThat(inItsPlace(frost, frost, signe).has("fields")).isTrue();
+        assertThat(inItsPlace(frost, null, signe).has("fields")).isTrue();
+        assertThat(inItsPlace(letter, sun, signe).get("code").asString()).isEqualTo("no-passage");
+        assertThat(inItsPlace(frost, sun, dov).get("code").asString()).isEqualTo("forbidden");
+
+        assertThat(inItsPlace(frost, sun, signe).toString()).isEqualTo("{\"changed\":2,\"left\":0}");
+        assertThat(read(letter, signe)).contains("Bees fly");
+        JsonNode now = done("GET", "/api/templates/" + letter, null, signe).get("template");
+        assertThat(now.get("readyVersion")).as("ready as it was").isEqualTo(now.get("version"));
+        assertThat(done("GET", "/api/templates/" + begun, null, signe)
+                        .at("/template/readyVersion")
+                        .isNull())
+                .isTrue();
+        assertThat(done("GET", "/api/templates/" + begun + "/versions", null, signe)
+                        .findValuesAsString("reason"))
+                .contains("REPLACED");
+        done("DELETE", "/api/templates/" + frost, null, signe);
+        assertThat(done("GET", "/api/templates/" + frost, null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("missing");
+    }
+
+    @Test
+    void whatSomebodyMayNotChangeKeepsItsPassageAndIsCounted() throws Exception {
+        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees stay in")), signe);
+        UUID sun = add(TemplateKind.PASSAGE, "Sun", blocks(text("Bees fly")), signe);
+        ready(frost, 1, signe);
+        ready(sun, 1, signe);
+        add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
+        UUID others = id(
+                done("POST", "/api/templates", draft(TemplateKind.TEMPLATE, "Dov’s own", blocks(passage(frost))), dov));
+
+        assertThat(inItsPlace(frost, sun, signe).toString()).isEqualTo("{\"changed\":1,\"left\":1}");
+        assertThat(done("GET", "/api/templates/" + others, null, dov)
+                        .at("/template/design")
+                        .asString())
+                .contains(frost.toString());
+        assertThat(done("DELETE", "/api/templates/" + frost, null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("in-use");
+    }
+
     @Test
     void aPassageIsListedApartAndIsNothingToBeginAMessageFrom() throws Exception {
         add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees")), signe);

@@ -75,7 +75,7 @@ class TemplateRightsTest extends ServerTest {
 
     /** Every endpoint that names a template in its address, with a body that would do. */
     private List<Ask> ofOneTemplate() {
-        Map<String, Object> bodies = Map.of(
+        Map<String, Object> bodies = new HashMap<>(Map.of(
                 "PUT /api/templates/{id}", Map.of("version", 1, "draft", draft("Other", "Hello")),
                 "POST /api/templates/{id}/ready", Map.of("version", 1),
                 "POST /api/templates/{id}/variants", Map.of("language", "de"),
@@ -87,7 +87,8 @@ class TemplateRightsTest extends ServerTest {
                 "PUT /api/templates/{id}/name", Map.of("name", "Other"),
                 "PUT /api/templates/{id}/occasion",
                         Map.of("months", List.of(5), "stages", List.of(), "countries", List.of()),
-                "POST /api/templates/{id}/waved", Map.of("code", "subject-long", "words", "x", "reason", "because"));
+                "POST /api/templates/{id}/waved", Map.of("code", "subject-long", "words", "x", "reason", "because")));
+        bodies.put("POST /api/templates/{id}/in-its-place", Map.of("other", new UUID(7, 9)));
         List<Ask> asks = new ArrayList<>();
         for (RequestMappingInfo info :
                 requestMappingHandlerMapping.getHandlerMethods().keySet()) {
