@@ -59,7 +59,7 @@
   }
 </script>
 
-<Slip title="This passage is used" {anchor} page placement="bottom-end" {onclose}>
+<Slip title="This passage is used" {anchor} placement="bottom-end" {onclose}>
   {#if uses}
     <p>In <UsedIn {uses} />. It can be deleted once another one is in its place there.</p>
     {#if others.length}
@@ -89,7 +89,6 @@
 
 <style>
   p {
-    max-width: 420px;
     margin-bottom: 10px;
   }
 

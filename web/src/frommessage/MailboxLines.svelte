@@ -113,6 +113,7 @@
   @media (width <= 600px) {
     li button {
       grid-template-columns: minmax(0, 1fr) max-content;
+      row-gap: 0;
     }
 
     li span {
