@@ -19,7 +19,6 @@ import famulus.server.platform.Revisions;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.CrmKind;
-import famulus.server.records.RecordService;
 import famulus.server.records.RecordWalk;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
@@ -27,7 +26,6 @@ import famulus.server.team.TeamService;
 import java.math.BigDecimal;
 import java.sql.Date;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
@@ -39,13 +37,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntConsumer;
 import org.springframework.stereotype.Service;
 
 /**
  * Says what fields really hold, computed in SQL when somebody asks, so that no list waits for it. How many have each
- * field is kept until a record changes, a minute at most, since messages and calls count too.
+ * field is kept for a while.
  */
 @Service
 public class FieldProfileService {
@@ -56,7 +53,6 @@ public class FieldProfileService {
     private static final int FEW = 1_000;
     private static final int SAMPLE = 500;
     private static final int PROFILED = 1_000;
-    private static final long KEPT_SECONDS = 60;
     private static final Comparator<CommonValue> COMMONEST =
             Comparator.comparingInt(CommonValue::people).reversed().thenComparing(CommonValue::value);
 
@@ -64,10 +60,9 @@ public class FieldProfileService {
     private final PeopleService people;
     private final CatalogueService catalogues;
     private final TeamService team;
-    private final Revisions revisions;
     private final Clock clock;
     private final RecordWalk walk;
-    private final Map<About, Kept> kept = new ConcurrentHashMap<>();
+    private final KeptAWhile<About, Filled> kept;
 
     FieldProfileService(
             ListMapper mapper,
@@ -82,11 +77,9 @@ public class FieldProfileService {
         this.people = people;
         this.catalogues = catalogues;
         this.team = team;
-        this.revisions = revisions;
+        this.kept = new KeptAWhile<>(revisions, catalogues, clock);
         this.clock = clock;
     }
-
-    private record Kept(int revision, FieldCatalogue catalogue, Instant at, Filled filled) {}
 
     /**
      * How many people have each field.
@@ -98,19 +91,7 @@ public class FieldProfileService {
 
     /** How many people have each field that a template can use; of very many an estimate. */
     public Filled filled(About about, Colleague sender) {
-        int revision = revisions.now(RecordService.COUNTED);
-        FieldCatalogue catalogue = catalogues.catalogue();
-        Instant now = clock.instant();
-        Kept before = kept.get(about);
-        if (before != null
-                && before.revision() == revision
-                && before.catalogue() == catalogue
-                && before.at().plusSeconds(KEPT_SECONDS).isAfter(now)) {
-            return before.filled();
-        }
-        Filled filled = count(about, catalogue, sender);
-        kept.put(about, new Kept(revision, catalogue, now, filled));
-        return filled;
+        return kept.get(about, () -> count(about, catalogues.catalogue(), sender));
     }
 
     private Filled count(About about, FieldCatalogue catalogue, Colleague sender) {

@@ -7,35 +7,28 @@ import famulus.core.field.Path;
 import famulus.server.platform.Revisions;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
-import famulus.server.records.RecordService;
 import famulus.server.records.RecordWalk;
 import famulus.server.team.Colleague;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 
 /**
  * The longest values that fields of text have in anybody's record; of very many people some stand for all. A template is read
- * at every pause of its writer, so each is kept for a minute, or until a record changes.
+ * at every pause of its writer, so each is kept for a while.
  */
 @Service
 public class LongestValues {
-    private static final int FEW = 5_000;
     private static final int SAMPLE = 500;
-    private static final long KEPT_SECONDS = 60;
 
     private final ListMapper mapper;
     private final PeopleService people;
     private final CatalogueService catalogues;
-    private final Revisions revisions;
     private final RecordWalk walk;
-    private final Clock clock;
-    private final Map<Asked, Kept> kept = new ConcurrentHashMap<>();
+    private final KeptAWhile<Asked, Optional<String>> kept;
 
     LongestValues(
             ListMapper mapper,
@@ -47,14 +40,11 @@ public class LongestValues {
         this.mapper = mapper;
         this.people = people;
         this.catalogues = catalogues;
-        this.revisions = revisions;
         this.walk = walk;
-        this.clock = clock;
+        this.kept = new KeptAWhile<>(revisions, catalogues, clock);
     }
 
     private record Asked(About about, Path path) {}
-
-    private record Kept(int revision, FieldCatalogue catalogue, Instant at, Optional<String> value) {}
 
     /**
      * The longest value of each field.
@@ -63,35 +53,21 @@ public class LongestValues {
      * @param paths its fields; those that hold no text of a record are passed over
      */
     public Map<Path, String> of(About about, List<Path> paths, Colleague sender) {
+        FieldCatalogue catalogue = catalogues.catalogue();
         Map<Path, String> longest = new HashMap<>();
         for (Path path : paths) {
-            catalogues
-                    .catalogue()
+            Asked asked = new Asked(about, path);
+            catalogue
                     .resolve(path, about)
                     .filter(field -> field.type() == FieldType.TEXT)
-                    .flatMap(field -> of(new Asked(about, path), sender))
+                    .flatMap(field -> kept.get(asked, () -> read(asked, sender)))
                     .ifPresent(value -> longest.put(path, value));
         }
         return longest;
     }
 
-    private Optional<String> of(Asked asked, Colleague sender) {
-        int revision = revisions.now(RecordService.COUNTED);
-        FieldCatalogue catalogue = catalogues.catalogue();
-        Instant now = clock.instant();
-        return kept.compute(
-                        asked,
-                        (key, before) -> before != null
-                                        && before.revision() == revision
-                                        && before.catalogue() == catalogue
-                                        && before.at().plusSeconds(KEPT_SECONDS).isAfter(now)
-                                ? before
-                                : new Kept(revision, catalogue, now, read(asked, sender)))
-                .value();
-    }
-
     private Optional<String> read(Asked asked, Colleague sender) {
-        Sampling sampling = Sampling.of(asked.about(), FEW, SAMPLE, walk);
+        Sampling sampling = Sampling.of(asked.about(), Sampling.FEW, SAMPLE, walk);
         String longest = "";
         for (CrmKind kind : People.kinds(asked.about())) {
             People from = people.people(asked.about(), kind, sender, Portion.some(sampling.size()));
