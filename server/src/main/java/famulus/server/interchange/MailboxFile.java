@@ -24,7 +24,7 @@ import java.util.stream.Collectors;
  * message alone. A message begins after a line {@code From …} that follows on an empty one.
  */
 final class MailboxFile {
-    /** Longer ones are not read to their end, in bytes. */
+    /** Larger ones are not taken, in bytes. */
     private static final long LARGEST = 1L << 30;
     /** So many of the newest messages are told. */
     private static final int MOST = 1_000;
@@ -69,16 +69,23 @@ final class MailboxFile {
      */
     record Mailbox(List<MailboxMessage> messages, int found) {}
 
-    /** Finds the messages of a file; refused in words for one that is no mailbox. */
+    /** Finds the messages of a file; refused in words for one that is no mailbox, or a very large one. */
     static Mailbox read(InputStream file) throws IOException {
+        return read(file, LARGEST);
+    }
+
+    static Mailbox read(InputStream file, long largest) throws IOException {
         MailboxFile mailbox = new MailboxFile();
         byte[] buffer = new byte[1 << 16];
         long at = 0;
-        for (int read = file.read(buffer); read >= 0 && at < LARGEST; read = file.read(buffer)) {
+        for (int read = file.read(buffer); read >= 0; read = file.read(buffer)) {
             for (int i = 0; i < read; i++) {
                 mailbox.next(buffer[i], at + i + 1);
             }
             at += read;
+            if (at > largest) {
+                throw Refusal.field("file", "This mailbox is larger than " + (largest >> 30) + " GB.");
+            }
             if (mailbox.start < 0 && at >= LONGEST_LINE) {
                 break;
             }

@@ -2,10 +2,7 @@ package famulus.server.interchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import famulus.server.ServerTest;
 import famulus.server.folders.FolderRights;
-import famulus.server.team.Colleague;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -13,66 +10,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Templates go out as one file, and come in again. */
-class LibraryTransferTest extends ServerTest {
-    private byte[] exported(String query, Colleague as) throws Exception {
-        return mvc.perform(request("GET", "/api/library/export" + query, null, as))
-                .andReturn()
-                .getResponse()
-                .getContentAsByteArray();
-    }
-
-    private JsonNode look(byte[] file, Colleague as) throws Exception {
-        return upload("/api/library/look", Map.of(), file, as);
-    }
-
-    private JsonNode run(byte[] file, Map<String, ?> wanted, Colleague as) throws Exception {
-        ByteArrayOutputStream all = new ByteArrayOutputStream();
-        all.writeBytes(json.writeValueAsBytes(wanted));
-        all.write('\n');
-        all.writeBytes(file);
-        return upload("/api/library/import", Map.of(), all.toByteArray(), as);
-    }
-
-    private static Map<String, byte[]> entries(byte[] file) throws Exception {
-        Map<String, byte[]> entries = new HashMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                entries.put(entry.getName(), zip.readAllBytes());
-            }
-        }
-        return entries;
-    }
-
-    private static byte[] zip(Map<String, byte[]> entries) throws Exception {
-        ByteArrayOutputStream file = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(file)) {
-            for (Map.Entry<String, byte[]> one : entries.entrySet()) {
-                zip.putNextEntry(new ZipEntry(one.getKey()));
-                zip.write(one.getValue());
-                zip.closeEntry();
-            }
-        }
-        return file.toByteArray();
-    }
-
-    private ObjectNode library(byte[] file) throws Exception {
-        return (ObjectNode) json.readTree(entries(file).get("library.json"));
-    }
-
-    private byte[] with(byte[] file, ObjectNode library) throws Exception {
-        Map<String, byte[]> entries = entries(file);
-        entries.put("library.json", json.writeValueAsBytes(library));
-        return zip(entries);
-    }
-
+class LibraryTransferTest extends LibraryFiles {
     /** Empties the library, as another installation would be empty. */
     private void elsewhere() {
         startFromNothing();
@@ -237,70 +180,6 @@ class LibraryTransferTest extends ServerTest {
         assertThat(run(old, Map.of("others", "REPLACE"), dov).get("code"))
                 .as("nobody replaces what they don’t see")
                 .isNull();
-    }
-
-    private JsonNode styleNamed(String name) throws Exception {
-        return done("GET", "/api/materials/house-styles", null, oriel)
-                .valueStream()
-                .filter(one -> one.get("name").asString().equals(name))
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private String widthOf(String style) throws Exception {
-        return json.readTree(styleNamed(style).get("look").asString())
-                .at("/page/width")
-                .asString();
-    }
-
-    /** A style of the same name that looks otherwise is asked about, of those who keep styles. */
-    @Test
-    void aStyleOfTheSameNameIsReplacedOrKeptBesideOurs() throws Exception {
-        JsonNode style = done("GET", "/api/materials/house-styles", null, oriel).get(0);
-        String name = style.get("name").asString();
-        UUID id = UUID.fromString(done(
-                        "POST",
-                        "/api/templates?folder=" + FolderRights.EVERYONE,
-                        Map.of(
-                                "name",
-                                "Styled",
-                                "purpose",
-                                "",
-                                "about",
-                                "CONTACT",
-                                "subject",
-                                "s",
-                                "previewText",
-                                "",
-                                "body",
-                                "",
-                                "mode",
-                                "LETTER",
-                                "style",
-                                style.get("id").asString()),
-                        oriel)
-                .at("/template/id")
-                .asString());
-        byte[] file = exported("?template=" + id, oriel);
-        ObjectNode library = library(file);
-        ((ObjectNode) library.at("/styles/0/look/page")).put("width", 512);
-        byte[] wider = with(file, library);
-
-        assertThat(look(wider, oriel).get("things").toString()).contains("\"what\":\"STYLE\"", "\"state\":\"OTHER\"");
-        assertThat(look(wider, signe).get("things").toString()).contains("Ours of this name is used.");
-
-        run(wider, Map.of("others", "SKIP"), oriel);
-        assertThat(widthOf(name)).isNotEqualTo("512");
-        assertThat(run(wider, Map.of("others", "KEEP_BOTH"), oriel).has("added"))
-                .isTrue();
-        assertThat(widthOf(name + " 2")).isEqualTo("512");
-        assertThat(widthOf(name)).isNotEqualTo("512");
-        assertThat(run(wider, Map.of("others", "REPLACE"), oriel)
-                        .get("replaced")
-                        .asInt())
-                .isPositive();
-        assertThat(widthOf(name)).isEqualTo("512");
-        assertThat(look(wider, oriel).get("things").toString()).doesNotContain("\"state\":\"OTHER\"");
     }
 
     @Test

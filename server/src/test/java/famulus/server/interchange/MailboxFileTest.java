@@ -2,6 +2,7 @@ package famulus.server.interchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import famulus.server.interchange.MailboxFile.Mailbox;
 import famulus.server.interchange.MailboxFile.MailboxMessage;
@@ -63,9 +64,8 @@ class MailboxFileTest {
             assertThat(mailbox.messages())
                     .extracting(MailboxMessage::subject, MailboxMessage::to)
                     .containsExactly(
-                            org.assertj.core.groups.Tuple.tuple("The stall", "tobias@larkfield.example"),
-                            org.assertj.core.groups.Tuple.tuple(
-                                    "Grüße from the orchard", "Ines Okafor-Brandt, kit@larkfield.example"));
+                            tuple("The stall", "tobias@larkfield.example"),
+                            tuple("Grüße from the orchard", "Ines Okafor-Brandt, kit@larkfield.example"));
             assertThat(mailbox.messages().getLast().sent()).isEqualTo(Instant.parse("2026-05-04T09:00:00Z"));
             ReadMessage older = message(file, mailbox.messages().getLast());
             assertThat(older.subject()).isEqualTo("Grüße from the orchard");
@@ -106,6 +106,14 @@ class MailboxFileTest {
             }
         };
         assertThatThrownBy(() -> MailboxFile.read(endless)).isInstanceOf(Refusal.class);
+    }
+
+    @Test
+    void aMailboxThatIsTooLargeIsRefusedAndNotReadInPart() {
+        assertThatThrownBy(() -> MailboxFile.read(new ByteArrayInputStream(bytes(TWO)), 500))
+                .isInstanceOfSatisfying(
+                        Refusal.class,
+                        refusal -> assertThat(refusal.fields().get("file")).contains("larger than"));
     }
 
     @Test
