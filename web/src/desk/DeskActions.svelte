@@ -75,16 +75,21 @@
     }
   }
 
-  async function remove(besides = '') {
+  /** It was deleted; says so, and what else has changed with it. */
+  function gone(besides = '') {
     const name = desk.draft?.name;
+    go(placeOf(kind));
+    notify(`“${name}” is deleted.${besides}`, {
+      undo: async () => {
+        await ask('post', '/api/templates/{id}/restore', { params: { id } });
+      },
+    });
+  }
+
+  async function remove() {
     try {
       await ask('delete', '/api/templates/{id}', { params: { id } });
-      go(placeOf(kind));
-      notify(`“${name}” is deleted.${besides}`, {
-        undo: async () => {
-          await ask('post', '/api/templates/{id}/restore', { params: { id } });
-        },
-      });
+      gone();
     } catch (failure) {
       if (kind === 'PASSAGE' && failure instanceof Problem && failure.code === 'in-use') {
         more = false;
@@ -141,9 +146,7 @@
     onclose={() => (used = false)}
     onexchanged={(changed, name) => {
       used = false;
-      void remove(
-        ` ${changed === 1 ? 'One template has' : `${changed} templates have`} “${name}” in its place.`,
-      );
+      gone(` ${changed === 1 ? 'One template has' : `${changed} templates have`} “${name}” in its place.`);
     }}
   />
 {/if}

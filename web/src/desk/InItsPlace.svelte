@@ -15,7 +15,7 @@
   }: {
     passage: string;
     anchor?: HTMLElement;
-    /** Told in how many templates the other one, by its name, stands now. */
+    /** It is deleted; told in how many templates the other one, by its name, stands now. */
     onexchanged: (changed: number, name: string) => void;
     onclose: () => void;
   } = $props();
@@ -39,19 +39,11 @@
     busy = true;
     wrong = '';
     try {
-      const done = await ask('post', '/api/templates/{id}/in-its-place', {
+      const { changed } = await ask('post', '/api/templates/{id}/in-its-place', {
         params: { id: passage },
         body: { other: other || null },
       });
-      if (done.left === 0) {
-        onexchanged(done.changed, others.find((one) => one.id === other)?.name ?? '');
-        return;
-      }
-      wrong =
-        done.left === 1
-          ? 'One template has it still: you can’t change that one.'
-          : `${done.left} templates have it still: you can’t change those.`;
-      uses = await ask('get', '/api/templates/{id}/using', { params: { id: passage } });
+      onexchanged(changed, others.find((one) => one.id === other)?.name ?? '');
     } catch (failure) {
       wrong = fieldsOf(failure).other ?? sentence(failure);
     }

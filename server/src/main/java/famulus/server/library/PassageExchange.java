@@ -2,6 +2,7 @@ package famulus.server.library;
 
 import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
+import famulus.core.message.body.Content;
 import famulus.core.message.body.Inserts;
 import famulus.core.message.body.UnreadableBody;
 import famulus.server.library.TemplateKeeping.What;
@@ -9,11 +10,17 @@ import famulus.server.library.TemplateMapper.UsingRow;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import java.time.Clock;
+import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Puts a passage in the place of another one, in all templates that have it: so that the other one can be deleted. */
+/**
+ * Puts a passage in the place of another one in all templates that have it, and deletes the other one; or, where that can't be
+ * done in one of them, does nothing.
+ */
 @Service
 class PassageExchange {
     private final TemplateService templates;
@@ -35,16 +42,12 @@ class PassageExchange {
         this.clock = clock;
     }
 
-    /**
-     * What became of it.
-     *
-     * @param changed templates that have the other passage now
-     * @param left templates that have this one still, since whoever asked may not change them
-     */
-    record Exchanged(int changed, int left) {}
+    /** What became of it: in how many templates the other passage stands now. */
+    record Exchanged(int changed) {}
 
     /**
-     * Exchanges a passage. What each template said is kept among its versions; one that was ready as it was is ready again.
+     * Exchanges a passage and deletes it. What each template said is kept among its versions; one that was ready as it was is
+     * ready again.
      *
      * @param other what takes its place; refused where messages would say nothing of it
      */
@@ -56,18 +59,50 @@ class PassageExchange {
             throw Refusal.because("no-passage", "Only passages stand within templates.");
         }
         mustTakeItsPlace(old, other, by);
-        int changed = 0;
-        int left = 0;
-        for (UsingRow row : mapper.naming(What.PART.name(), passage.toString(), by)) {
-            Template template = templates.any(row.id());
-            if (row.seen() && rights.mayChange(template, by)) {
-                exchange(template, passage, other, by);
-                changed++;
-            } else {
-                left++;
-            }
+        List<UsingRow> rows = mapper.naming(What.PART.name(), passage.toString(), by);
+        List<Template> using = rows.stream().map(row -> templates.any(row.id())).toList();
+        mustAllBeChangeable(rows, using, by);
+        using.forEach(template -> mustNotBeUsedWithIt(template, passage));
+        using.forEach(template -> exchange(template, passage, other, by));
+        templates.delete(passage, by);
+        return new Exchanged(using.size());
+    }
+
+    private void mustAllBeChangeable(List<UsingRow> rows, List<Template> using, Colleague by) {
+        Set<UUID> fixed = using.stream()
+                .filter(template -> !rights.mayChange(template, by))
+                .map(Template::id)
+                .collect(Collectors.toSet());
+        if (!fixed.isEmpty()) {
+            String which = TemplateUses.used(rows.stream()
+                            .filter(row -> fixed.contains(row.id()))
+                            .toList())
+                    .words();
+            throw Refusal.because(
+                    "fixed", "It is used in " + which + ", which you can’t change. Nothing was replaced.");
         }
-        return new Exchanged(changed, left);
+    }
+
+    /** Others use a template as it was when it was marked ready: with a passage that would be gone. */
+    private void mustNotBeUsedWithIt(Template template, UUID passage) {
+        boolean older = template.readyVersion() != null && template.readyVersion() != template.version();
+        if (older
+                && mapper.version(template.id(), template.readyVersion())
+                        .filter(ready -> has(ready, passage))
+                        .isPresent()) {
+            throw Refusal.because(
+                    "used-as-it-was",
+                    "Others use “" + template.name()
+                            + "” as it was when it was marked ready, with this passage. Mark it"
+                            + " ready first. Nothing was replaced.");
+        }
+    }
+
+    private static boolean has(Template template, UUID passage) {
+        return body(template)
+                .blocks()
+                .anyMatch(block -> block.content() instanceof Content.Passage one
+                        && one.passage().equals(passage.toString()));
     }
 
     private void mustTakeItsPlace(Template old, UUID other, Colleague by) {
@@ -101,9 +136,14 @@ class PassageExchange {
     }
 
     private static String exchanged(Template template, UUID passage, UUID other) {
+        return BodyJson.write(Inserts.exchanged(body(template), passage.toString(), other.toString()));
+    }
+
+    private static Body body(Template template) {
         try {
-            Body body = BodyJson.read(template.design());
-            return BodyJson.write(Inserts.exchanged(body, passage.toString(), other.toString()));
+            return template.design() == null || template.design().isBlank()
+                    ? Body.EMPTY
+                    : BodyJson.read(template.design());
         } catch (UnreadableBody wrong) {
             throw new IllegalStateException("A kept body can't be read", wrong);
         }

@@ -172,7 +172,7 @@ class TemplateController {
     /** What takes the place of a passage. */
     record InItsPlace(@Schema(nullable = true) UUID other) {}
 
-    /** Puts another passage in the place of this one, wherever templates have it. */
+    /** Puts another passage in the place of this one wherever templates have it, and deletes this one; or does nothing. */
     @PostMapping("/{id}/in-its-place")
     Exchanged inItsPlace(Colleague asking, @PathVariable UUID id, @RequestBody InItsPlace wanted) {
         return exchange.exchange(id, wanted.other(), asking);

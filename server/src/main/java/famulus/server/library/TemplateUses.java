@@ -48,7 +48,8 @@ public class TemplateUses {
         }
     }
 
-    private static Used used(List<UsingRow> rows) {
+    /** Rows as whoever they were read for may see them. */
+    static Used used(List<UsingRow> rows) {
         List<UsingTemplate> seen = rows.stream()
                 .filter(UsingRow::seen)
                 .map(row -> new UsingTemplate(row.id(), row.name()))

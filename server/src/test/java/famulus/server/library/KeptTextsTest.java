@@ -130,7 +130,7 @@ class KeptTextsTest extends ServerTest {
         assertThat(inItsPlace(letter, sun, signe).get("code").asString()).isEqualTo("no-passage");
         assertThat(inItsPlace(frost, sun, dov).get("code").asString()).isEqualTo("forbidden");
 
-        assertThat(inItsPlace(frost, sun, signe).toString()).isEqualTo("{\"changed\":2,\"left\":0}");
+        assertThat(inItsPlace(frost, sun, signe).toString()).isEqualTo("{\"changed\":2}");
         assertThat(read(letter, signe)).contains("Bees fly");
         JsonNode now = done("GET", "/api/templates/" + letter, null, signe).get("template");
         assertThat(now.get("readyVersion")).as("ready as it was").isEqualTo(now.get("version"));
@@ -149,24 +149,44 @@ class KeptTextsTest extends ServerTest {
     }
 
     @Test
-    void whatSomebodyMayNotChangeKeepsItsPassageAndIsCounted() throws Exception {
+    void whereOneTemplateCantHaveTheOtherPassageNoneHas() throws Exception {
         UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees stay in")), signe);
         UUID sun = add(TemplateKind.PASSAGE, "Sun", blocks(text("Bees fly")), signe);
         ready(frost, 1, signe);
         ready(sun, 1, signe);
-        add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
+        UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
         UUID others = id(
                 done("POST", "/api/templates", draft(TemplateKind.TEMPLATE, "Dov’s own", blocks(passage(frost))), dov));
 
-        assertThat(inItsPlace(frost, sun, signe).toString()).isEqualTo("{\"changed\":1,\"left\":1}");
-        assertThat(done("GET", "/api/templates/" + others, null, dov)
+        JsonNode refused = inItsPlace(frost, sun, signe);
+        assertThat(refused.get("code").asString()).isEqualTo("fixed");
+        assertThat(refused.get("detail").asString())
+                .contains("one template of a colleague", "Nothing was replaced")
+                .doesNotContain("Dov");
+        assertThat(done("GET", "/api/templates/" + letter, null, signe)
                         .at("/template/design")
                         .asString())
                 .contains(frost.toString());
-        assertThat(done("DELETE", "/api/templates/" + frost, null, signe)
-                        .get("code")
-                        .asString())
-                .isEqualTo("in-use");
+
+        done("DELETE", "/api/templates/" + others, null, dov);
+        assertThat(inItsPlace(frost, sun, signe).toString()).isEqualTo("{\"changed\":1}");
+    }
+
+    @Test
+    void whatOthersUseWithAPassageAsItWasKeepsThePassageThere() throws Exception {
+        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees stay in")), signe);
+        UUID sun = add(TemplateKind.PASSAGE, "Sun", blocks(text("Bees fly")), signe);
+        ready(frost, 1, signe);
+        ready(sun, 1, signe);
+        UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
+        ready(letter, 1, signe);
+        Map<String, Object> changed = draft(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)));
+        changed.put("subject", "Other hives");
+        done("PUT", "/api/templates/" + letter, Map.of("version", 1, "draft", changed), signe);
+
+        assertThat(inItsPlace(frost, sun, signe).get("detail").asString()).contains("Mark it ready first");
+        ready(letter, 2, signe);
+        assertThat(inItsPlace(frost, sun, signe).toString()).isEqualTo("{\"changed\":1}");
     }
 
     @Test
