@@ -18,12 +18,13 @@
   const SHOWN = 100;
   let typed = $state('');
   const fits = $derived(fitting(mailbox.messages, typed));
+  const focus = (element: HTMLElement) => element.focus();
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
 </script>
 
 <section aria-label="Messages of the mailbox file">
   <div class="head">
-    <Field label="Find one by its subject or whom it went to" bind:value={typed} />
+    <Field label="Find one by its subject or whom it went to" bind:value={typed} {@attach focus} />
     <Button onclick={onclose}>Another file</Button>
   </div>
   <ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
   import RecordFinder from '../records/RecordFinder.svelte';
   import Button from '../ui/Button.svelte';
@@ -14,6 +15,8 @@
 
   const LARGEST = 25 * 1024 * 1024;
   let chooser = $state<HTMLInputElement>();
+  let fileButton = $state<HTMLButtonElement>();
+  let goOn = $state<HTMLButtonElement>();
   let fault = $state('');
   let reading = $state(false);
   let mailbox = $state.raw<Schemas['Mailbox'] | null>(null);
@@ -43,6 +46,15 @@
       fault = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
     }
     reading = false;
+  }
+
+  /** Back to the form, where a keyboard goes on with what comes next: with a message of the mailbox, or another file. */
+  async function leave(one?: Schemas['MailboxMessage']) {
+    const file = opened;
+    mailbox = opened = null;
+    if (one && file) await read(file.slice(one.start, one.end), one.subject || 'This message');
+    await tick();
+    (one && !fault ? goOn : fileButton)?.focus();
   }
 
   async function read(file: Blob, name: string) {
@@ -89,14 +101,7 @@
 
 <DropArea ondropped={(files) => void choose(files)}>
   {#if mailbox}
-    <MailboxLines
-      {mailbox}
-      onclose={() => (mailbox = null)}
-      onchoose={(one) => {
-        mailbox = null;
-        if (opened) void read(opened.slice(one.start, one.end), one.subject || 'This message');
-      }}
-    />
+    <MailboxLines {mailbox} onclose={() => void leave()} onchoose={(one) => void leave(one)} />
   {:else}
     <form
       onsubmit={(event) => {
@@ -109,7 +114,9 @@
         and amounts of whoever it was written to are found in it; fields take their places.
       </p>
       <p>
-        <Button onclick={() => chooser?.click()}>{reading ? 'Reading …' : 'Choose a file'}</Button>
+        <Button bind:element={fileButton} onclick={() => chooser?.click()}
+          >{reading ? 'Reading …' : 'Choose a file'}</Button
+        >
         <input
           bind:this={chooser}
           type="file"
@@ -172,7 +179,7 @@
           </SmallSelect>
         </div>
       </fieldset>
-      <Button main type="submit" disabled={!from.words.text?.trim()}
+      <Button bind:element={goOn} main type="submit" disabled={!from.words.text?.trim()}
         >{from.words.person ? 'Find the fields' : 'Go on without a person'}</Button
       >
     </form>
