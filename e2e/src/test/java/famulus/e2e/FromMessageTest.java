@@ -76,6 +76,7 @@ class FromMessageTest extends BrowserTest {
         assertThat(messages.getByRole(AriaRole.LISTITEM)).hasCount(2);
         assertThat(messages.getByRole(AriaRole.LISTITEM).first()).containsText("one more thing");
         assertThat(textbox(page, "Find one by its subject or whom it went to")).isFocused();
+        AccessibilityTest.scan(page, "messages of a mailbox");
         page.keyboard().type("stall");
         assertThat(messages.getByRole(AriaRole.LISTITEM)).hasCount(1);
         page.keyboard().press("Tab");

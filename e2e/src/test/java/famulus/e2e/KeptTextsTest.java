@@ -91,6 +91,7 @@ class KeptTextsTest extends BrowserTest {
         button(page, "Delete passage").click();
         Locator slip = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("This passage is used"));
         assertThat(slip).containsText("By the gate");
+        AccessibilityTest.scan(page, "a passage that is used");
         slip.getByLabel("Put in its place").selectOption("The green gate");
         slip.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Replace and delete"))
                 .click();
