@@ -6,6 +6,7 @@ import famulus.core.proof.SaidNames;
 import famulus.core.prose.WrittenLanguage;
 import famulus.server.Famulus;
 import famulus.server.messages.CorrespondenceService;
+import famulus.server.messages.CorrespondenceService.Writing;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
 import famulus.server.records.NameLookup;
@@ -117,7 +118,11 @@ public final class GatherBench {
                 .map(person -> new Saying(SAID, person, sender))
                 .toList());
         long named = System.nanoTime();
-        gathered.forEach(person -> correspondence.with(person.id(), null, false, null, sender));
+        correspondence.all(
+                gathered.stream()
+                        .map(person -> new Writing(person.id(), null, false, null))
+                        .toList(),
+                sender);
         long done = System.nanoTime();
         Map<String, Double> took = new LinkedHashMap<>();
         took.put("the people", (known - began) / 1e6);

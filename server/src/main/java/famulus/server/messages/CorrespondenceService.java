@@ -29,32 +29,52 @@ public class CorrespondenceService {
     }
 
     /**
-     * What went to a person.
+     * A message about whose person it is asked.
      *
-     * @param template what the message is made of; null for nothing
+     * @param template what it is made of; null for nothing
      * @param answering whether it goes on with a conversation
-     * @param itself the message, which may be on its way already
+     * @param itself the message, which may be on its way already; null for one that nobody has begun
      */
-    public Correspondence with(UUID person, UUID template, boolean answering, UUID itself, Colleague asking) {
-        ZoneId zone = team.house().zone();
-        List<WrittenRow> newest = mapper.newest(person, MOST).stream()
-                .filter(row -> !row.id().equals(itself))
-                .toList();
-        Map<UUID, String> senders = team.all().stream().collect(Collectors.toMap(Colleague::id, Colleague::firstName));
-        return new Correspondence(
-                newest.stream().map(row -> written(row, zone, senders, asking)).toList(),
-                newest.stream()
-                        .filter(row -> template != null && template.equals(row.templateId()))
-                        .findFirst()
-                        .map(row -> written(row, zone, senders, asking)),
-                answering);
+    public record Writing(UUID person, UUID template, boolean answering, UUID itself) {}
+
+    /** What went to the person of a message. */
+    public Correspondence with(Writing writing, Colleague asking) {
+        return all(List.of(writing), asking).getFirst();
     }
 
-    private static Written written(WrittenRow row, ZoneId zone, Map<UUID, String> senders, Colleague asking) {
+    /** What went to the person of each message, in their order; who works here is asked once for all. */
+    public List<Correspondence> all(List<Writing> messages, Colleague asking) {
+        Asked asked = new Asked(
+                team.house().zone(),
+                team.all().stream().collect(Collectors.toMap(Colleague::id, Colleague::firstName)),
+                asking);
+        return messages.stream().map(writing -> with(writing, asked)).toList();
+    }
+
+    /** What is the same for all who are asked about. */
+    private record Asked(ZoneId zone, Map<UUID, String> senders, Colleague asking) {}
+
+    private Correspondence with(Writing writing, Asked asked) {
+        List<WrittenRow> newest = mapper.newest(writing.person(), MOST).stream()
+                .filter(row -> !row.id().equals(writing.itself()))
+                .toList();
+        return new Correspondence(
+                newest.stream().map(row -> written(row, asked)).toList(),
+                newest.stream()
+                        .filter(row ->
+                                writing.template() != null && writing.template().equals(row.templateId()))
+                        .findFirst()
+                        .map(row -> written(row, asked)),
+                writing.answering());
+    }
+
+    private static Written written(WrittenRow row, Asked asked) {
         return new Written(
                 row.id(),
-                LocalDate.ofInstant(row.at(), zone),
-                row.senderId().equals(asking.id()) ? "" : senders.getOrDefault(row.senderId(), "a colleague"),
+                LocalDate.ofInstant(row.at(), asked.zone()),
+                row.senderId().equals(asked.asking().id())
+                        ? ""
+                        : asked.senders().getOrDefault(row.senderId(), "a colleague"),
                 row.subject(),
                 row.opening());
     }

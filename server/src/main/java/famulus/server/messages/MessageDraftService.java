@@ -20,6 +20,7 @@ import famulus.server.library.Template;
 import famulus.server.library.TemplateService;
 import famulus.server.library.VariantService;
 import famulus.server.materials.FileService;
+import famulus.server.messages.CorrespondenceService.Writing;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
@@ -119,7 +120,8 @@ public class MessageDraftService {
         Given sending = new Given(Map.of(), Map.of(), true, beginning.at())
                 .with(
                         names(written),
-                        correspondence.with(to.id(), template.map(Template::id).orElse(null), false, null, asking),
+                        correspondence.with(
+                                new Writing(to.id(), template.map(Template::id).orElse(null), false, null), asking),
                         languages(template, asking));
         PersonReading reading = proofs.readingFor(drafts.source(written), about, to, sender, sending);
         PersonalMessage message = personal(reading.merge());
@@ -153,10 +155,11 @@ public class MessageDraftService {
                 .with(
                         names(wanted.words()),
                         correspondence.with(
-                                message.person(),
-                                wanted.template().map(Template::id).orElse(null),
-                                message.after() != null,
-                                message.id(),
+                                new Writing(
+                                        message.person(),
+                                        wanted.template().map(Template::id).orElse(null),
+                                        message.after() != null,
+                                        message.id()),
                                 asking),
                         languages(wanted.template(), asking));
     }
