@@ -1,9 +1,11 @@
 package famulus.core.html;
 
+import java.net.URI;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -124,7 +126,13 @@ public final class HtmlCleaner {
             "^(?:picture:|cid:|/api/materials/pictures/)([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})(?:@famulus)?$");
     private static final Pattern PLAIN = Pattern.compile("\\P{Cntrl}{0,400}");
 
+    /** Words between the marks of a condition that one mail program reads as a comment. */
+    private static final Pattern FOR_SOME =
+            Pattern.compile("^\\s*\\[if\\b[^\\]]*](?!>\\s*<!\\s*$).*\\S", Pattern.DOTALL);
+
     private final Removed removed = new Removed();
+    /** What addresses without a place of their own begin with; empty for none. */
+    private String base = "";
 
     private HtmlCleaner() {}
 
@@ -153,6 +161,7 @@ public final class HtmlCleaner {
         Document document = Jsoup.parse(html);
         document.outputSettings().prettyPrint(false).charset("UTF-8");
         StyleSheets.workIn(document, removed);
+        ofThePage(document);
         String title = document.title().strip();
         Element body = document.body();
         new ArrayList<>(document.head().children()).forEach(child -> clean(child, 0));
@@ -163,6 +172,29 @@ public final class HtmlCleaner {
         boolean dressed = body.attributesSize() > 0;
         String inside = dressed ? "<div" + body.attributes().html() + ">" + body.html() + "</div>" : body.html();
         return new Cleaned(inside.strip(), title, removed.sentences());
+    }
+
+    /** What the page says of itself besides what stands on it. */
+    private void ofThePage(Document document) {
+        Element body = document.body();
+        for (String key : List.of("dir", "lang")) {
+            if (!body.hasAttr(key) && document.child(0).hasAttr(key)) {
+                body.attr(key, document.child(0).attr(key));
+            }
+        }
+        Optional.ofNullable(document.selectFirst("base[href]"))
+                .map(element -> element.attr("href").strip())
+                .filter(address -> address.startsWith("https://") || address.startsWith("http://"))
+                .ifPresent(address -> base = address);
+        document.traverse((node, depth) -> {
+            if (node instanceof Comment comment
+                    && FOR_SOME.matcher(comment.getData()).find()) {
+                removed.add("part for one mail program only");
+            }
+        });
+        if (document.selectFirst("meta[http-equiv=refresh]") != null) {
+            removed.add("page that would go on to another one by itself");
+        }
     }
 
     private void clean(Node node, int depth) {
@@ -243,6 +275,8 @@ public final class HtmlCleaner {
                 element.removeAttr(key);
                 if (key.toLowerCase(Locale.ROOT).startsWith("on")) {
                     removed.add("attribute that runs a script: " + key.toLowerCase(Locale.ROOT));
+                } else if (key.equals("background")) {
+                    removed.add("picture behind words: " + shortened(value));
                 }
             }
         }
@@ -256,12 +290,28 @@ public final class HtmlCleaner {
         }
     }
 
+    /** An address from where the page says that its addresses begin. */
+    private Optional<String> fromBase(String address) {
+        try {
+            return Optional.of(URI.create(base).resolve(address).toString());
+        } catch (IllegalArgumentException unreadable) {
+            return Optional.empty();
+        }
+    }
+
     private String address(String address) {
         if (address.isEmpty() || address.startsWith("#") || Shield.beginsWithField(address)) {
             return address;
         }
         Matcher scheme = SCHEME.matcher(address);
-        if (scheme.find() && SCHEMES.contains(scheme.group(1).toLowerCase(Locale.ROOT))) {
+        boolean whole = scheme.find();
+        if (!whole && !base.isEmpty()) {
+            Optional<String> found = fromBase(address);
+            if (found.isPresent()) {
+                return found.get();
+            }
+        }
+        if (whole && SCHEMES.contains(scheme.group(1).toLowerCase(Locale.ROOT))) {
             return address;
         }
         removed.add("link that leads nowhere in a message: " + address.substring(0, Math.min(40, address.length())));

@@ -1,5 +1,6 @@
 package famulus.core.proof;
 
+import famulus.core.syntax.OtherCodes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -13,37 +14,6 @@ import java.util.regex.Pattern;
  */
 final class Fillers {
     private static final List<Locale> LANGUAGES = List.of(Locale.ENGLISH, Locale.GERMAN, Locale.FRENCH);
-
-    /** A name that may have dots and dashes. */
-    private static final String NAME = "[\\p{L}_][\\p{L}\\p{N}_.:-]{1,40}";
-
-    private static final String CAPITALS = "[A-Z][A-Z0-9_]{2,40}";
-    /** Between marks that people write for emphasis only a name that joins its words is a code. */
-    private static final String JOINED = "[A-Z][A-Z0-9]*(?:_[A-Z0-9]+)+";
-
-    private static final String JOINED_ANYHOW = "\\p{L}[\\p{L}\\p{N}]*(?:[_.][\\p{L}\\p{N}]+)+";
-
-    /** Codes by their shape, whatever filled them in: names between doubled, paired or mirrored marks. */
-    private static final Pattern CODES = Pattern.compile(String.join(
-            "|",
-            "\\[\\[[^\\[\\]\\n]{1,60}]]",
-            "\\[" + JOINED + "]",
-            "<%[^%<>\\n]{1,60}%>",
-            "<<[^<>\\n]{1,60}>>",
-            "%%?" + CAPITALS + "%%?",
-            "«[\\p{L}_]{2,40}»",
-            "[$#@!]\\{[^{}\\n]{1,60}}",
-            "#" + CAPITALS + "#",
-            "\\$\\$?" + CAPITALS + "\\$\\$?",
-            "@@" + NAME + "@@",
-            "__" + JOINED + "__",
-            "\\|\\|" + CAPITALS + "\\|\\|",
-            "\\*\\|[^|\\n]{1,60}\\|\\*",
-            "\\(\\(" + JOINED_ANYHOW + "\\)\\)",
-            "~~?" + JOINED + "~~?"));
-
-    /** Most texts have none of these, and need not be looked through. */
-    private static final String BEGINS_A_CODE = "[%<«$#@!_|*(~";
 
     private static final Pattern WORDS = words();
 
@@ -72,18 +42,23 @@ final class Fillers {
     /** All filler in a text, words first. */
     static List<Filler> in(String text) {
         List<Filler> found = new ArrayList<>();
-        find(text, WORDS, "is placeholder text", "Write the real text, or remove it.", found);
-        if (text.chars().anyMatch(character -> BEGINS_A_CODE.indexOf(character) >= 0)) {
-            find(text, CODES, "is a code that nothing fills in", "Put a field in its place.", found);
-        }
-        return found;
-    }
-
-    private static void find(String text, Pattern pattern, String says, String remedy, List<Filler> found) {
-        Matcher matcher = pattern.matcher(text);
+        Matcher matcher = WORDS.matcher(text);
         while (matcher.find()) {
-            found.add(new Filler(matcher.start(), matcher.end(), matcher.group(), says, remedy));
+            found.add(new Filler(
+                    matcher.start(),
+                    matcher.end(),
+                    matcher.group(),
+                    "is placeholder text",
+                    "Write the real text, or remove it."));
         }
+        OtherCodes.in(text)
+                .forEach(code -> found.add(new Filler(
+                        code.start(),
+                        code.end(),
+                        code.words(),
+                        "is a code that nothing fills in",
+                        "Put a field in its place.")));
+        return found;
     }
 
     private static Pattern words() {

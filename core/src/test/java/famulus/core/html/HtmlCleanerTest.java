@@ -47,6 +47,96 @@ class HtmlCleanerTest {
     }
 
     @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "(min-width: 480px)",
+                "screen and (min-width: 37.5em)",
+                "only screen and (min-width:600px) and (max-width: 2000px)",
+                "print, screen",
+                "not print",
+                "(prefers-color-scheme: light)"
+            })
+    void stylesForWideScreensStayWhereMessagesAreWrittenForPhonesFirst(String media) {
+        String sheet = "td { display: block } @media " + media + " { td { display: table-cell } }";
+        Cleaned cleaned = HtmlCleaner.cleanSource("<style>" + sheet + "</style><table><tr><td>A</table>");
+        assertThat(cleaned.html()).contains("<td style=\"display:table-cell\">");
+        assertThat(cleaned.removed()).isEmpty();
+        assertThat(clean("<style media='" + media + "'>td{color:red}</style><table><tr><td>A</table>"))
+                .contains("color:red");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "(min-width: 1000px)",
+                "(max-width: 480px)",
+                "print",
+                "not screen",
+                "(prefers-color-scheme: dark)",
+                "(min-width: wide)",
+                "(unheard-of: 1px)"
+            })
+    void stylesForOtherScreensGo(String media) {
+        assertThat(clean("<style>@media " + media + " { p { color: red } }</style><p>A"))
+                .isEqualTo("<p>A</p>");
+    }
+
+    @Test
+    void variablesOfThePageArePutInWhereTheyAreNamed() {
+        String sheet = ":root { --ink: #333; --line: 1px solid var(--ink) } p { color: var(--ink); border: var(--line);"
+                + " background-color: var(--none, rgb(1, 2, 3)) }";
+        assertThat(clean("<style>" + sheet + "</style><p style='margin: var(--gone, 4px)'>A"))
+                .isEqualTo(
+                        "<p style=\"color:#333;border:1px solid #333;background-color:rgb(1,2,3);margin:4px\">A</p>");
+    }
+
+    @Test
+    void variablesThatStandForNothingAreSaid() {
+        String sheet =
+                ".a { --ink: red } p { color: var(--ink) } :root { --round: var(--round) } p { margin: var(--round) }";
+        Cleaned cleaned = HtmlCleaner.cleanSource("<style>" + sheet + "</style><p>A");
+        assertThat(cleaned.html()).isEqualTo("<p>A</p>");
+        assertThat(cleaned.removed())
+                .containsExactly(
+                        "1 variable of a style sheet, set for a part of the page: --ink",
+                        "1 style that names a variable which is not set: --ink",
+                        "1 style that can’t be worked out: var(--round)");
+    }
+
+    @Test
+    void whatThePageSaysOfItsWritingStays() {
+        assertThat(clean("<html dir=rtl lang=ar><body><p>A")).isEqualTo("<div dir=\"rtl\" lang=\"ar\"><p>A</p></div>");
+        assertThat(clean("<html dir=rtl><body dir=ltr><p>A")).isEqualTo("<div dir=\"ltr\"><p>A</p></div>");
+    }
+
+    @Test
+    void linksBeginWhereThePageSaysThatTheyDo() {
+        String page = "<base href='https://shop.example/spring/'>";
+        assertThat(clean(page + "<a href='news.html?a=1'>A</a><a href='/all'>B</a><a href='mailto:a@b.example'>C</a>"))
+                .isEqualTo("<a href=\"https://shop.example/spring/news.html?a=1\">A</a>"
+                        + "<a href=\"https://shop.example/all\">B</a><a href=\"mailto:a@b.example\">C</a>");
+        assertThat(clean(page + "<a href='{deal.link}'>A</a>")).isEqualTo("<a href=\"{deal.link}\">A</a>");
+        assertThat(clean("<base href='javascript:x()'><a href='news.html'>A</a>"))
+                .isEqualTo("<a>A</a>");
+    }
+
+    @Test
+    void whatIsMeantForSomeMailProgramsOnlyIsSaid() {
+        String html = "<!--[if mso]><table><tr><td>Old</td></tr></table><![endif]--><!--[if !mso]><!--><p>New</p>"
+                + "<!--<![endif]--><!-- a remark --><style>@supports (display: grid) { p { color: red } }</style>"
+                + "<meta http-equiv='Refresh' content='0;url=https://x.example'>"
+                + "<table background='https://x.example/a.png' bgcolor='#112233'><tr><td>A</table>";
+        Cleaned cleaned = HtmlCleaner.cleanSource(html);
+        assertThat(cleaned.html()).contains("<p>New</p>", "bgcolor=\"#112233\"").doesNotContain("Old", "remark");
+        assertThat(cleaned.removed())
+                .containsExactly(
+                        "1 part of a style sheet for some mail programs only",
+                        "1 part for one mail program only",
+                        "1 page that would go on to another one by itself",
+                        "1 picture behind words: a.png");
+    }
+
+    @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             quoteCharacter = '~',
