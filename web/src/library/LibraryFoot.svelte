@@ -43,7 +43,9 @@
   <Button quiet onclick={onnone}>Choose none</Button>
 {:else}
   <span aria-live="polite"
-    >{list.lines ? `${list.uncounted ? 'more than ' : ''}${total}` : ''}{found ? ' found' : ''}</span
+    >{list.lines ? `${list.uncounted ? 'more than ' : ''}${total}` : ''}{found ? ' found' : ''}{list.unread
+      ? `, and ${list.unread.toLocaleString('en')} not looked at yet …`
+      : ''}</span
   >
   {#if wants.which !== 'deleted'}
     <a href="/templates/import">Import</a>

@@ -94,6 +94,13 @@
     void wants;
     untrack(() => void find());
   });
+  /** Templates that nobody has looked at yet are being looked at, which nothing else tells. */
+  const LOOKING_AGAIN = 1000;
+  $effect(() => {
+    if (!list.unread || !lines) return;
+    const again = setTimeout(() => void find(), LOOKING_AGAIN);
+    return () => clearTimeout(again);
+  });
   $effect(() => onChange((change) => ['template', 'folder'].includes(change.what) && changed()));
   $effect(() => shortcuts([{ key: 'n', label: 'New template', run: () => go('/templates/new') }]));
 
@@ -266,6 +273,10 @@
               The bin is empty. A template that is deleted lies here for thirty days and can be brought back.
             {:else if archived && !wants.search}
               Nothing is archived. What is no longer offered, but may be wanted again, goes here.
+            {:else if list.unread}
+              None yet: {list.unread.toLocaleString('en')} templates are still being looked at …
+            {:else if wants.ready === 'stopped' && !wants.search}
+              No template here has a note that must be fixed before it can be sent.
             {:else}
               No template matches.
             {/if}

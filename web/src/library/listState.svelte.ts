@@ -13,6 +13,8 @@ export class ListState {
   lines = $state.raw<Line[] | null>(null);
   total = $state(0);
   uncounted = $state(false);
+  /** How many templates have not been looked at yet for notes that must be fixed. */
+  unread = $state(0);
   goesOn = $state(false);
   failed = $state('');
   private run = 0;
@@ -74,6 +76,7 @@ export class ListState {
       this.lines = found;
       this.total = page.total;
       this.uncounted = page.uncounted;
+      this.unread = page.unread;
       this.goesOn = page.more;
       this.readFor = key;
       this.failed = '';

@@ -23,6 +23,11 @@ describe('what is shown of the library', () => {
     expect(inAddress('which', 'all')).toEqual(['which', '']);
   });
 
+  it('asks for must-fix notes in place of ready or not', () => {
+    expect(queryOf(of('ready=stopped'))).toMatchObject({ ready: undefined, mustFix: true });
+    expect(queryOf(of('ready=false'))).toMatchObject({ ready: false, mustFix: false });
+  });
+
   it('is asked of the server', () => {
     expect(queryOf({ ...everything, which: 'unused', ready: 'false' }, 'x')).toMatchObject({
       unused: true,

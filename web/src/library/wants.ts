@@ -6,7 +6,7 @@ export interface Wants {
   folder: string;
   /** Which of them, such as one's own. */
   which: 'all' | 'mine' | 'favourite' | 'unused' | 'archived' | 'deleted';
-  ready: '' | 'true' | 'false';
+  ready: '' | 'true' | 'false' | 'stopped';
   about: '' | Schemas['TemplateLine']['about'];
   mode: '' | Schemas['TemplateLine']['mode'];
   purpose: string;
@@ -39,7 +39,7 @@ export const words = {
     archived: 'the archive',
     deleted: 'the bin',
   },
-  ready: { '': 'ready or not', true: 'ready', false: 'not ready' },
+  ready: { '': 'ready or not', true: 'ready', false: 'not ready', stopped: 'with must-fix notes' },
   about: { '': 'anything', CONTACT: 'a contact', LEAD: 'a lead', DEAL: 'a deal', PERSON: 'anyone' },
   mode: { '': 'in any way', PLAIN: 'plain', LETTER: 'as a letter', DESIGNED: 'designed', SOURCE: 'as HTML' },
   order: { NAME: 'name', LAST_USED: 'what I used last', USED: 'most used', CHANGED: 'last changed' },
@@ -93,7 +93,8 @@ export function queryOf(wants: Wants, after?: string) {
     unused: which === 'unused',
     archived: which === 'archived',
     deleted: which === 'deleted',
-    ready: ready ? ready === 'true' : undefined,
+    ready: ready === 'true' ? true : ready === 'false' ? false : undefined,
+    mustFix: ready === 'stopped',
     about: about || undefined,
     mode: mode || undefined,
     purpose: purpose || undefined,

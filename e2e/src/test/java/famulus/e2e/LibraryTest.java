@@ -42,6 +42,23 @@ class LibraryTest extends BrowserTest {
         page.getByLabel(label).selectOption(new SelectOption().setLabel(option));
     }
 
+    /** What nobody could send as it stands is found before somebody tries. */
+    @Test
+    void whatMustBeFixedIsFound() {
+        Page page = openAs("Dov", "/templates");
+        beginPlain(page, "Broken on purpose", "CONTACT");
+        textbox(page, "Subject").fill("Hello");
+        textbox(page, "Text").click();
+        page.keyboard().type("Is {contact.mondey} good?");
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
+        link(page, "Templates").click();
+        page.getByLabel("Ready or not").selectOption("with must-fix notes");
+        assertThat(link(page, "Broken on purpose")).isVisible();
+        assertThat(page.getByText("1 template found")).isVisible();
+        page.getByLabel("Ready or not").selectOption("ready");
+        assertThat(link(page, "Broken on purpose")).hasCount(0);
+    }
+
     @Test
     void aNewTemplateIsOnesOwnAndIsSharedInOneStepFromTheDesk() {
         Page page = begun("Signe", "Bridge of thorns");

@@ -71,9 +71,12 @@ create table template (
   changed_by     uuid not null references colleague (id),
   -- Archived ones stay where they are used, and are offered to nobody.
   archived_at    timestamp(3) with time zone,
+  -- Of one that has been erased since, and that messages went out with, this row is left without words.
   deleted_at     timestamp(3) with time zone
 );
 create index template_kind on template (kind, name, id);
+-- Finds what has lain in the bin for long enough.
+create index template_deleted on template (deleted_at);
 -- Finds what somebody may see that is not ready yet.
 create index template_owner on template (owner_id);
 alter table template add foreign key (owner_id) references colleague (id);

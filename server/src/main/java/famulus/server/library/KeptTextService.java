@@ -21,7 +21,7 @@ import org.springframework.stereotype.Service;
 /** What passages and designed signatures say in the messages that use them: what they said when they were marked ready. */
 @Service
 public class KeptTextService implements KeptTexts {
-    private static final String REVISION = "kept-texts";
+    static final String REVISION = "kept-texts";
     static final String TEAM = "team";
 
     private final TemplateMapper mapper;

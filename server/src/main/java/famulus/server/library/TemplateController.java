@@ -35,6 +35,7 @@ import org.springframework.web.bind.annotation.RestController;
 class TemplateController {
     private final TemplateService templates;
     private final TemplateLines lines;
+    private final TemplateBin bin;
     private final TemplateUses uses;
     private final PassageExchange exchange;
     private final StarterService starters;
@@ -47,6 +48,7 @@ class TemplateController {
     TemplateController(
             TemplateService templates,
             TemplateLines lines,
+            TemplateBin bin,
             TemplateUses uses,
             PassageExchange exchange,
             StarterService starters,
@@ -61,6 +63,7 @@ class TemplateController {
         this.signatures = signatures;
         this.templates = templates;
         this.lines = lines;
+        this.bin = bin;
         this.uses = uses;
         this.exchange = exchange;
         this.versions = versions;
@@ -91,6 +94,7 @@ class TemplateController {
             @RequestParam(defaultValue = "false") boolean unused,
             @RequestParam(defaultValue = "false") boolean deleted,
             @RequestParam(required = false) Boolean ready,
+            @RequestParam(defaultValue = "false") boolean mustFix,
             @RequestParam(required = false) About about,
             @RequestParam(required = false) Mode mode,
             @RequestParam(required = false) String purpose,
@@ -108,13 +112,14 @@ class TemplateController {
                         favourite,
                         unused,
                         ready,
+                        mustFix,
                         about,
                         mode,
                         purpose,
                         tag == null ? null : TemplateTags.key(tag),
                         language,
                         archived,
-                        deleted ? lines.deletedSince() : null,
+                        deleted ? bin.since() : null,
                         order),
                 after,
                 asking);

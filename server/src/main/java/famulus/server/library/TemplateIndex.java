@@ -122,16 +122,35 @@ class TemplateIndex {
 
     /** Follows a change of a template once it is committed. */
     void keep(IndexedTemplate template) {
+        onceCommitted(() -> put(template));
+    }
+
+    /** No longer finds a template once it is committed that it is gone. */
+    void forget(UUID template) {
+        onceCommitted(() -> remove(template));
+    }
+
+    private static void onceCommitted(Runnable following) {
         if (!TransactionSynchronizationManager.isSynchronizationActive()) {
-            put(template);
+            following.run();
             return;
         }
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                put(template);
+                following.run();
             }
         });
+    }
+
+    private synchronized void remove(UUID template) {
+        if (made) {
+            try {
+                writer.deleteDocuments(new Term(ID, template.toString()));
+            } catch (IOException failure) {
+                throw new UncheckedIOException(failure);
+            }
+        }
     }
 
     private synchronized void put(IndexedTemplate template) {

@@ -4,6 +4,7 @@ import famulus.core.field.Path;
 import famulus.core.field.Root;
 import famulus.core.merge.MergeParser;
 import famulus.server.library.TemplateMapper.IndexedTemplate;
+import famulus.server.materials.PictureService;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,8 +19,10 @@ import org.springframework.stereotype.Component;
 class TemplateKeeping {
     private final TemplateMapper mapper;
     private final TemplateIndex index;
+    private final PictureService pictures;
 
-    TemplateKeeping(TemplateMapper mapper, TemplateIndex index) {
+    TemplateKeeping(TemplateMapper mapper, TemplateIndex index, PictureService pictures) {
+        this.pictures = pictures;
         this.mapper = mapper;
         this.index = index;
     }
@@ -54,6 +57,7 @@ class TemplateKeeping {
         found(template);
         mapper.clearNames(template.id());
         names(template).forEach((what, names) -> names.forEach(name -> mapper.insertName(template.id(), what, name)));
+        pictures.shown(Mentioned.in(template.design()));
     }
 
     /** Keeps what a template is found by. */

@@ -7,6 +7,7 @@ import famulus.core.search.HitLine;
 import famulus.core.search.Occasion;
 import famulus.core.search.WordFit;
 import famulus.server.folders.FolderService;
+import famulus.server.library.MustFixTemplates.MustFix;
 import famulus.server.library.TemplateMapper.FoundWords;
 import famulus.server.library.TemplateMapper.TemplateRow;
 import famulus.server.library.TemplateShelf.Shelved;
@@ -22,7 +23,6 @@ import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -42,7 +42,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The templates as a list: what a person looks one up in. */
 @Service
 public class TemplateLines {
-    private static final Duration IN_THE_BIN = Duration.ofDays(30);
     private static final int MOST_LINES = 50;
     private static final int MOST_FITTING = 60;
     /** What somebody wrote from before so many others is offered like what they never wrote from. */
@@ -54,6 +53,7 @@ public class TemplateLines {
     private final TemplateShelf shelf;
     private final CatalogueService catalogues;
     private final TemplateIndex index;
+    private final MustFixTemplates mustFix;
     private final FolderService folders;
     private final TemplateRights rights;
     private final TemplateOccasions occasions;
@@ -67,6 +67,7 @@ public class TemplateLines {
             TemplateShelf shelf,
             CatalogueService catalogues,
             TemplateIndex index,
+            MustFixTemplates mustFix,
             FolderService folders,
             TemplateRights rights,
             TemplateOccasions occasions,
@@ -81,6 +82,7 @@ public class TemplateLines {
         this.team = team;
         this.folders = folders;
         this.index = index;
+        this.mustFix = mustFix;
         this.rights = rights;
         this.mapper = mapper;
         this.shelf = shelf;
@@ -148,8 +150,9 @@ public class TemplateLines {
      * @param total how many there are that whoever asks may see; of what was looked for 5,000 at most
      * @param uncounted whether there are more than that
      * @param more whether the list goes on after these
+     * @param unread where only those with must-fix notes are wanted: how many have not been looked at yet
      */
-    public record TemplatePage(int total, boolean uncounted, List<TemplateLine> lines, boolean more) {}
+    public record TemplatePage(int total, boolean uncounted, List<TemplateLine> lines, boolean more, int unread) {}
 
     /**
      * Templates, passages or signatures, in the order of their folders; where something is looked for, those that fit it best
@@ -164,15 +167,33 @@ public class TemplateLines {
         Set<UUID> within = folder == null ? null : folders.within(folder, asking);
         WantedLines wanted = WantedLines.of(kind, within, narrowed);
         if (!search.isBlank()) {
-            Found found = found(kind, search, shelf.byName(wanted, true, asking), asking);
-            return page(found.ids(), found.uncounted(), from(after, found.ids()), SearchText.typed(search), asking);
+            Mended mended = toMend(shelf.byName(wanted, true, asking), narrowed);
+            Found found = found(kind, search, mended.lines(), asking);
+            return page(
+                    new Found(found.ids(), found.uncounted(), mended.unread()),
+                    from(after, found.ids()),
+                    SearchText.typed(search),
+                    asking);
         }
-        List<Shelved> ordered = shelf.inOrder(wanted, asking);
+        Mended mended = toMend(shelf.inOrder(wanted, asking), narrowed);
+        List<Shelved> ordered = mended.lines();
         List<UUID> ids = ordered.stream().map(Shelved::id).toList();
         int from = after == null
                 ? 0
                 : narrowed.order() == Order.NAME ? shelf.upTo(after, ordered, wanted, asking) : from(after, ids);
-        return page(ids, false, from, List.of(), asking);
+        return page(new Found(ids, false, mended.unread()), from, List.of(), asking);
+    }
+
+    /** Lines that are left, and how many are not known to be any yet. */
+    private record Mended(List<Shelved> lines, int unread) {}
+
+    private Mended toMend(List<Shelved> lines, Narrowed narrowed) {
+        if (!narrowed.mustFix()) {
+            return new Mended(lines, 0);
+        }
+        MustFix found = mustFix.among(lines);
+        return new Mended(
+                lines.stream().filter(one -> found.stopped().contains(one.id())).toList(), found.unread());
     }
 
     /** Where a list goes on; at its beginning where what came before is not in it any more. */
@@ -180,22 +201,18 @@ public class TemplateLines {
         return after == null ? 0 : ids.indexOf(after) + 1;
     }
 
-    /** Those of some templates that have what was typed, best first; uncounted where there may be more. */
-    private record Found(List<UUID> ids, boolean uncounted) {}
+    /** The lines that were found, in their order; uncounted where there may be more, and unread where some were not looked at. */
+    private record Found(List<UUID> ids, boolean uncounted, int unread) {}
 
     private Found found(TemplateKind kind, String search, List<Shelved> among, Colleague asking) {
         Set<UUID> seen = among.stream().map(Shelved::id).collect(Collectors.toSet());
         List<UUID> found = index.find(kind, search, asking, MOST_FOUND);
-        return new Found(found.stream().filter(seen::contains).toList(), found.size() == MOST_FOUND);
-    }
-
-    /** Templates that were deleted since can be brought back. */
-    Instant deletedSince() {
-        return clock.instant().minus(IN_THE_BIN);
+        return new Found(found.stream().filter(seen::contains).toList(), found.size() == MOST_FOUND, 0);
     }
 
     /** A page of templates whose order is known. */
-    private TemplatePage page(List<UUID> ordered, boolean uncounted, int from, List<String> typed, Colleague asking) {
+    private TemplatePage page(Found found, int from, List<String> typed, Colleague asking) {
+        List<UUID> ordered = found.ids();
         List<UUID> some = ordered.subList(from, Math.min(ordered.size(), from + MOST_LINES));
         Map<UUID, FoundWords> words = typed.isEmpty() || some.isEmpty()
                 ? Map.of()
@@ -205,7 +222,8 @@ public class TemplateLines {
         List<TemplateLine> lines = rows(some, asking).stream()
                 .map(row -> reader.line(row, words.get(row.id()), typed))
                 .toList();
-        return new TemplatePage(ordered.size(), uncounted, lines, from + some.size() < ordered.size());
+        return new TemplatePage(
+                ordered.size(), found.uncounted(), lines, from + some.size() < ordered.size(), found.unread());
     }
 
     /** The lines of some templates, in their order. */

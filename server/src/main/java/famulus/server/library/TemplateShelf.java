@@ -67,7 +67,8 @@ class TemplateShelf {
             About about,
             Mode mode,
             String purpose,
-            Instant changedAt) {}
+            Instant changedAt,
+            int version) {}
 
     /** All of a kind that are neither archived nor deleted, by name, and those of any kind that another one stands for. */
     private record Standing(List<Shelved> all, Set<UUID> variants) {}
@@ -91,13 +92,13 @@ class TemplateShelf {
 
     /**
      * Those that are wanted and that somebody may see, in the order of their folders, and of what is wanted in each.
-     * Variants of another one are left out.
+     * Variants of another one are left out, but where each is looked at for what must be fixed in it.
      */
     List<Shelved> inOrder(WantedLines wanted, Colleague asking) {
         Places places = folders.of(asking);
         Map<Long, List<Shelved>> byFolder = new TreeMap<>();
         Map<UUID, List<Shelved>> met = new HashMap<>();
-        for (Shelved one : seen(wanted, false, places, asking)) {
+        for (Shelved one : seen(wanted, wanted.narrowed().mustFix(), places, asking)) {
             met.computeIfAbsent(
                             one.folder(),
                             folder -> byFolder.computeIfAbsent(places.rank(folder), rank -> new ArrayList<>()))

@@ -26,6 +26,7 @@ record WantedLines(TemplateKind kind, boolean usable, List<About> abouts, Collec
      * @param favourite whether only their favourites
      * @param unused whether only those that nobody has written from
      * @param ready whether only those that are ready, or only those that are not; null for all
+     * @param mustFix whether only those that nobody could send as they stand
      * @param about only those about these records; null for all
      * @param mode only those that are written so; null for all
      * @param purpose only those for this; null for all
@@ -41,6 +42,7 @@ record WantedLines(TemplateKind kind, boolean usable, List<About> abouts, Collec
             boolean favourite,
             boolean unused,
             Boolean ready,
+            boolean mustFix,
             About about,
             Mode mode,
             String purpose,
@@ -51,7 +53,7 @@ record WantedLines(TemplateKind kind, boolean usable, List<About> abouts, Collec
             Order order) {
         /** All there are, by name. */
         static final Narrowed NOT =
-                new Narrowed(false, false, false, null, null, null, null, null, null, false, null, Order.NAME);
+                new Narrowed(false, false, false, null, false, null, null, null, null, null, false, null, Order.NAME);
     }
 
     /** In which order lines come within a folder. */

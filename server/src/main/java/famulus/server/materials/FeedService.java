@@ -25,7 +25,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Feeds whose newest entries messages show, as they were read last; a message that was sent keeps those it had. */
 @Service
 public class FeedService {
-    private static final String REVISION = "feeds";
+    /** What changes of feeds are counted as. */
+    public static final String REVISION = "feeds";
+
     private static final int LARGEST = 2_000_000;
     private static final int LONGEST_NAME = 120;
 

@@ -36,7 +36,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps house styles, and puts them around what templates say. */
 @Service
 public class HouseStyleService {
-    private static final String REVISION = "house-styles";
+    /** What changes of styles are counted as. */
+    public static final String REVISION = "house-styles";
 
     private final UsedIn usedIn;
     private final HouseStyleMapper mapper;

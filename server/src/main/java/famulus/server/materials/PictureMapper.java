@@ -68,6 +68,29 @@ interface PictureMapper {
             @Param("description") String description,
             @Param("category") String category);
 
+    /** One with the same bytes, in Materials or kept aside for the same colleague. Leans on the index of the reference. */
+    @Select(
+            """
+            select id from picture
+            where content = #{content} and (shared or (kept_until is not null and added_by = #{by}))
+            order by shared desc, id
+            limit 1
+            """)
+    Optional<UUID> same(@Param("content") String content, @Param("by") UUID by);
+
+    @Update("update picture set kept_until = #{until} where id = #{id}")
+    void keepUntil(@Param("id") UUID id, @Param("until") Instant until);
+
+    /** Those that are kept aside. Leans on picture_kept_until. */
+    @Select("select id from picture where kept_until is not null")
+    List<UUID> aside();
+
+    @Select("select id from picture where kept_until <= #{now}")
+    List<UUID> outdated(Instant now);
+
+    @Update("update picture set kept_until = null, shared = true where id = #{id}")
+    void take(UUID id);
+
     @Delete("delete from picture where id = #{id}")
     void delete(UUID id);
 

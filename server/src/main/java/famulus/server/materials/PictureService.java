@@ -15,13 +15,17 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,6 +34,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class PictureService {
     /** As wide as any message, twice over for fine screens. */
     private static final int WIDEST = 1800;
+
+    private static final int LONGEST_NAME = 120;
+    /** What nobody has made a template of by then is forgotten. */
+    private static final Duration ASIDE = Duration.ofDays(1);
 
     private static final String IDENTIFIER = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
 
@@ -184,6 +192,47 @@ public class PictureService {
         UUID id = ids.next();
         keep(id, name, "", "", read, by.id(), clock.instant(), false);
         return id;
+    }
+
+    /**
+     * Keeps a picture that came with something that is brought in: it goes to Materials with the first template that shows it,
+     * and is gone after a day without one. One that Materials has already, or that is kept so, is that one.
+     *
+     * @param file a picture, as {@link #fault} says
+     */
+    @Transactional
+    public UUID keepAside(String name, byte[] file, Colleague by) {
+        PictureFile read = PictureFile.read(file);
+        String content = contents.keep(read.content());
+        return mapper.same(content, by.id()).orElseGet(() -> {
+            UUID id = ids.next();
+            Instant now = clock.instant();
+            keep(id, nameOf(name), "", "", read, by.id(), now, false);
+            mapper.keepUntil(id, now.plus(ASIDE));
+            return id;
+        });
+    }
+
+    /** What a file is called, as far as a picture can be called so. */
+    private static String nameOf(String file) {
+        String name = file.replaceAll("\\p{Cntrl}", " ").strip().replaceFirst("(?<=.)\\.[A-Za-z]{3,4}$", "");
+        String shorter = name.substring(0, Math.min(LONGEST_NAME, name.length()));
+        return PlainLine.refusal(shorter, LONGEST_NAME, true).isPresent() ? "Picture" : shorter;
+    }
+
+    /** Takes those of some pictures into Materials that were kept aside until a template shows them. */
+    public void shown(Collection<UUID> some) {
+        List<UUID> aside = some.isEmpty() ? List.of() : mapper.aside();
+        aside.stream().filter(some::contains).forEach(id -> {
+            mapper.take(id);
+            events.tell("picture", id.toString());
+        });
+    }
+
+    /** Takes away what was kept aside and no template has shown. */
+    @Scheduled(initialDelay = 2, fixedDelay = 60, timeUnit = TimeUnit.MINUTES)
+    void clearAside() {
+        mapper.outdated(clock.instant()).forEach(this::deleteApart);
     }
 
     /** Takes away a picture that belonged to one record; what was sent with it keeps its own. */

@@ -11,10 +11,14 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** Templates are found by their words, and narrowed to what somebody wants of them. */
 class FindTemplatesTest extends ServerTest {
+    @Autowired
+    private TemplateBin bin;
+
     private static Map<String, Object> draft(String name, String subject, String body) {
         Map<String, Object> draft = new HashMap<>();
         draft.put("name", name);
@@ -183,6 +187,70 @@ class FindTemplatesTest extends ServerTest {
         done("DELETE", "/api/templates/" + id, null, signe);
         clock.forward(java.time.Duration.ofDays(31));
         assertThat(names("deleted=true", signe)).isEmpty();
+    }
+
+    @Test
+    void whatNobodyCouldSendIsFound() throws Exception {
+        add("Friday", "Hello", "Is Friday good?");
+        UUID broken = UUID.fromString(added(draft("Monday", "Hello", "Is {contact.mondey} good?"), signe)
+                .at("/template/id")
+                .asString());
+        assertThat(names("mustFix=true", signe)).containsExactly("Monday");
+        assertThat(names("mustFix=true&search=monday", signe)).containsExactly("Monday");
+        assertThat(names("mustFix=true&search=friday", signe)).isEmpty();
+        assertThat(names("mustFix=true", dov)).as("not ready, and not his").isEmpty();
+        assertThat(page("mustFix=true", signe).get("unread").asInt()).isZero();
+
+        Map<String, Object> mended = draft("Monday", "Hello", "Is Monday good, {contact.first_name}?");
+        done("PUT", "/api/templates/" + broken, Map.of("version", 1, "draft", mended), signe);
+        assertThat(names("mustFix=true", signe)).isEmpty();
+
+        add("Loud", "HELLO THERE", "Is Monday good?");
+        assertThat(names("mustFix=true", signe)).isEmpty();
+        done("PUT", "/api/company/checks/subject-shout", Map.of("level", "STOP"), amos);
+        assertThat(names("mustFix=true", signe)).as("the company stops it now").containsExactly("Loud");
+    }
+
+    @Test
+    void afterThatItIsErased() throws Exception {
+        UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        UUID unused = add("Friday", "Hello", "Is Friday good?");
+        UUID used = add("Monday", "Hello", "Is Monday good?");
+        UUID kept = add("Tuesday", "Hello", "Is Tuesday good?");
+        JsonNode sent = done("POST", "/api/messages", message(used, ines, null), signe);
+        for (UUID id : List.of(unused, used)) {
+            done("DELETE", "/api/templates/" + id, null, signe);
+        }
+        clock.forward(java.time.Duration.ofDays(29));
+        done("DELETE", "/api/templates/" + kept, null, signe);
+        bin.empty();
+        assertThat(names("deleted=true", signe)).containsExactlyInAnyOrder("Friday", "Monday", "Tuesday");
+
+        clock.forward(java.time.Duration.ofDays(2));
+        bin.empty();
+        bin.empty();
+
+        assertThat(names("deleted=true", signe)).containsExactly("Tuesday");
+        assertThat(done("POST", "/api/templates/" + used + "/restore", null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("missing");
+        assertThat(sql.queryForList("select name from template order by name", String.class))
+                .as("the name of what messages went out with")
+                .contains("Monday", "Tuesday")
+                .doesNotContain("Friday");
+        for (String table : List.of("template_words", "template_version", "template_names", "template_tag")) {
+            assertThat(sql.queryForObject(
+                            "select count(*) from " + table + " where template_id in (?, ?)",
+                            Integer.class,
+                            used,
+                            unused))
+                    .as(table)
+                    .isZero();
+        }
+        assertThat(done("GET", "/api/records/contact/" + ines + "/history", null, signe)
+                        .toString())
+                .contains("Is Monday good?", sent.get("id").asString());
     }
 
     @Test
