@@ -1,8 +1,11 @@
 <script lang="ts">
-  import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { fieldsOf, sentence } from '../api/client';
   import Button from '../ui/Button.svelte';
+  import Choose from '../ui/Choose.svelte';
   import Field from '../ui/Field.svelte';
   import Slip from '../ui/Slip.svelte';
+  import { aboutOptions, type About } from './about';
+  import { bareName, cleaned, readFile, type Brought, type BroughtText } from './brought';
 
   /** Brings a design in, from a file or pasted: HTML keeps its look, other texts become letters. The server cleans it. */
   let {
@@ -11,85 +14,118 @@
     onclose,
   }: {
     anchor: HTMLElement | undefined;
-    ontaken: (clean: Schemas['CleanSource'], file: string) => void;
+    ontaken: (brought: Brought) => void;
     onclose: () => void;
   } = $props();
 
-  const LARGEST = 4_000_000;
-  const LARGEST_EMAIL = 25 * 1024 * 1024;
-  type Written = NonNullable<Schemas['BroughtIn']['written']>;
+  const LARGEST = 64 * 1024 * 1024;
+  let about = $state<About>('CONTACT');
   let html = $state('');
   let wrong = $state('');
   let coming = $state(false);
   let chooser = $state<HTMLInputElement>();
+  /** A zip with several pages, of which one is to be chosen. */
+  let several = $state.raw<{ file: File; pages: string[] } | null>(null);
+  let page = $state('');
 
-  async function bringIn(text: string, written: Written, file = '', title = '') {
+  async function take(reading: () => Promise<Omit<BroughtText, 'about'>>) {
     coming = true;
     wrong = '';
     try {
-      const clean = await ask('post', '/api/desk/bring-in', { body: { html: text, written } });
-      ontaken(title ? { ...clean, title } : clean, file);
+      ontaken(await cleaned({ ...(await reading()), about }));
     } catch (failure) {
       wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
     }
     coming = false;
   }
 
-  /** An e-mail comes as it looks, or as words where it is no more. */
-  async function email(file: File, name: string) {
+  async function choose(file: File | undefined, wanted = '') {
+    if (!file) return;
+    if (file.size > LARGEST) {
+      wrong = `${file.name} is larger than 64 MB.`;
+      return;
+    }
+    coming = true;
+    wrong = '';
     try {
-      const read = await bring<Schemas['MessageRead']>('/api/templates/from-message/file', file);
-      await bringIn(read.html || read.text, read.html ? 'HTML' : 'WORDS', name, read.subject);
+      const read = await readFile(file, wanted);
+      if (read.pages.length > 1 && !wanted) {
+        several = { file, pages: read.pages };
+        page = read.page;
+      } else {
+        await take(() =>
+          Promise.resolve({ ...read, name: bareName(read.pages.length > 1 ? read.page : file.name) }),
+        );
+      }
     } catch (failure) {
       wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
     }
-  }
-
-  async function choose(files: FileList | null) {
-    const file = files?.[0];
-    if (!file) return;
-    const kind = file.name.match(/\.(html?|md|markdown|txt|eml)$/i)?.[1].toLowerCase() ?? '';
-    const name = file.name.replace(/\.\w+$/, '').slice(0, 100);
-    if (file.size > (kind === 'eml' ? LARGEST_EMAIL : LARGEST))
-      wrong = `${file.name} is larger than ${kind === 'eml' ? 25 : 4} MB.`;
-    else if (kind === 'eml') await email(file, name);
-    else {
-      const written = kind === 'md' || kind === 'markdown' ? 'MARKDOWN' : kind === 'txt' ? 'WORDS' : 'HTML';
-      await bringIn(await file.text(), written, name);
-    }
+    coming = false;
   }
 </script>
 
 <Slip title="Import a design" {anchor} placement="bottom-end" wide {onclose}>
   <p class="says">
-    HTML and e-mails (.html, .eml) keep their look; Markdown and plain words (.md, .txt) become a letter.
-    Scripts, forms and anything loaded from elsewhere are left out and listed; pictures come from Materials
-    only.
+    HTML and e-mails (.html, .eml, or a .zip of pages with their pictures) keep their look; Markdown and plain
+    words (.md, .txt) become a letter. Scripts, forms and anything loaded from elsewhere are left out and
+    listed. Pictures that come along are put into Materials with the template.
   </p>
-  <p>
-    <Button onclick={() => chooser?.click()}>Choose a file</Button>
-    <input
-      bind:this={chooser}
-      type="file"
-      accept=".html,.htm,.md,.markdown,.txt,.eml,text/html,text/markdown,text/plain,message/rfc822"
-      hidden
-      onchange={(event) => void choose(event.currentTarget.files)}
+  <Choose
+    label="It is for"
+    value={about}
+    options={aboutOptions}
+    onchange={(code) => (about = code as About)}
+  />
+  {#if several}
+    <Choose
+      label="Which page of {several.file.name}"
+      value={page}
+      options={several.pages.map((one) => [one, one] as const)}
+      onchange={(one) => (page = one)}
     />
-  </p>
-  <form
-    onsubmit={(event) => {
-      event.preventDefault();
-      void bringIn(html, 'HTML');
-    }}
-  >
-    <Field label="Or paste the source of an HTML page" lines={7} bind:value={html} error={wrong} />
-    <Button main type="submit" disabled={coming || !html.trim()}>{coming ? 'Importing …' : 'Import'}</Button>
-  </form>
+    <p>
+      <Button main disabled={coming} onclick={() => void choose(several?.file, page)}
+        >{coming ? 'Importing …' : 'Import this page'}</Button
+      >
+      <Button quiet onclick={() => (several = null)}>Another file</Button>
+    </p>
+    {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+  {:else}
+    <p>
+      <Button disabled={coming} onclick={() => chooser?.click()}>Choose a file</Button>
+      <input
+        bind:this={chooser}
+        type="file"
+        accept=".html,.htm,.md,.markdown,.txt,.eml,.zip,text/html,text/markdown,text/plain,message/rfc822,application/zip"
+        hidden
+        onchange={(event) => {
+          const file = event.currentTarget.files?.[0];
+          event.currentTarget.value = '';
+          void choose(file);
+        }}
+      />
+    </p>
+    <form
+      onsubmit={(event) => {
+        event.preventDefault();
+        void take(() => Promise.resolve({ text: html, written: 'HTML', title: '', name: '', pictures: 0 }));
+      }}
+    >
+      <Field label="Or paste the source of an HTML page" lines={7} bind:value={html} error={wrong} />
+      <Button main type="submit" disabled={coming || !html.trim()}>{coming ? 'Importing …' : 'Import'}</Button
+      >
+    </form>
+  {/if}
 </Slip>
 
 <style>
   .says {
     color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  .wrong {
+    color: var(--stop);
     font-size: 13px;
   }
 

@@ -55,7 +55,7 @@
   <h2>{line.name}</h2>
   <p class="told">{told}</p>
   {#if looking.proof}
-    <DesignPreview proof={looking.proof} name="The message" removed={[]} bind:way />
+    <DesignPreview proof={looking.proof} name="The message" bind:way />
   {:else if failed}
     <p class="told">{failed}</p>
   {/if}

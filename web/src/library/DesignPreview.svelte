@@ -1,28 +1,44 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
+  import Button from '../ui/Button.svelte';
   import MessageFrame, { type Way } from '../ui/MessageFrame.svelte';
   import ViewSwitch from '../ui/ViewSwitch.svelte';
+  import BroughtCodes from './BroughtCodes.svelte';
+  import { asItCame, type Brought } from './brought';
   import { LOOKS } from './looks';
 
   /** A design merged for somebody real, on a wide screen, on a phone or as plain text. */
   let {
     proof,
     name,
-    removed,
+    brought = null,
+    onput = () => Promise.resolve(),
     way = $bindable(),
   }: {
     proof: Schemas['ShownProof'];
     name: string;
-    /** What was taken out of HTML that was brought in. */
-    removed: string[];
+    /** What it was made of, where it was brought in. */
+    brought?: Brought | null;
+    /** Puts fields in the places of codes of another system. */
+    onput?: (fields: Record<string, string>) => Promise<void>;
     way: Way;
   } = $props();
+  const removed = $derived(brought?.clean.removed ?? []);
+  /** A page that was brought in can be looked at as it came, beside what has become of it. */
+  const page = $derived(brought?.written === 'HTML' ? brought.text : '');
+  let before = $state(false);
 </script>
 
 <p class="who">
-  as <b><bdi>{proof.person.name}</bdi></b> would read it
+  {#if page && before}
+    as it came
+  {:else}
+    <span>as <b><bdi>{proof.person.name}</bdi></b> would read it</span>
+  {/if}
+  {#if page}<Button quiet aria-pressed={before} onclick={() => (before = !before)}>As it came</Button>{/if}
   <ViewSwitch label="How to look at it" ways={LOOKS} bind:way />
 </p>
+{#if brought?.clean.codes.length}<BroughtCodes clean={brought.clean} {onput} />{/if}
 {#if removed.length}
   <details class="removed" open>
     <summary>{removed.length === 1 ? 'One thing' : `${removed.length} things`} left out</summary>
@@ -34,7 +50,10 @@
 <p class="subject">
   {proof.subject.pieces.map((piece) => piece.text || (piece.label && `[${piece.label}]`)).join('')}
 </p>
-{#if proof.rendering && way !== 'plain'}
+{#if page && before}
+  <iframe class="sheet came" sandbox="allow-same-origin" srcdoc={asItCame(page)} title="{name}, as it came"
+  ></iframe>
+{:else if proof.rendering && way !== 'plain'}
   <div class="sheet">
     <MessageFrame html={proof.rendering.html} {way} title={name} />
   </div>
@@ -76,6 +95,11 @@
     padding: 8px 0;
     font: 500 17px/1.3 var(--serif);
     overflow-wrap: anywhere;
+  }
+
+  .came {
+    width: 100%;
+    height: 640px;
   }
 
   .sheet,

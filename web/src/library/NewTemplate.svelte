@@ -11,11 +11,13 @@
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
   import ViewSwitch from '../ui/ViewSwitch.svelte';
+  import { notify } from '../ui/notices.svelte';
   import { proofOf } from '../desk/proofOf';
   import BringHtml from './BringHtml.svelte';
   import DesignPreview from './DesignPreview.svelte';
-  import { bare, EMPTY, none } from './emptyDesigns';
+  import { EMPTY } from './emptyDesigns';
   import { LOOKS } from './looks';
+  import { cleaned, starterOf, type Brought } from './brought';
   import { aboutLabels, aboutOptions, modeLabels, type About } from './about';
 
   /** Beginning a template: designs to start from on the left, the chosen one merged for somebody real on the right. */
@@ -37,12 +39,14 @@
   let run = 0;
   let bringing = $state(false);
   let bringer = $state<HTMLButtonElement>();
-  /** Imported HTML, as a design to begin with, and what was taken out of it. */
-  let brought = $state<Starter | null>(null);
-  let removed = $state<string[]>([]);
+  /** What was imported, and the design to begin with that it makes. */
+  let brought = $state.raw<Brought | null>(null);
+  let starter = $state.raw<Starter | null>(null);
+  /** The fields that take the places of codes in it. */
+  let given: Record<string, string> = {};
 
   const found = $derived(
-    [...(brought ? [brought] : []), ...starters].filter(
+    [...(starter ? [starter] : []), ...starters].filter(
       (one) =>
         (mode === 'any' || one.draft.mode === mode) &&
         words
@@ -69,27 +73,24 @@
     }
   }
 
-  function take(clean: Schemas['CleanSource'], file: string) {
-    brought = {
-      name: 'brought-in',
-      description: clean.removed.length
-        ? 'Imported; what is listed beside it was left out.'
-        : 'Imported, all of it.',
-      draft: {
-        ...none,
-        ...bare,
-        ...(clean.mode === 'SOURCE' ? { header: 'none', footer: 'none' } : {}),
-        name: file || 'Imported',
-        subject: clean.title.replace(/[\r\n]+/g, ' ').slice(0, 200),
-        mode: clean.mode,
-        design: clean.design,
-      },
-    };
-    removed = clean.removed;
+  function take(one: Brought) {
+    brought = one;
+    starter = starterOf(one);
     mode = 'any';
     words = '';
-    at = brought.name;
+    at = starter.name;
     bringing = false;
+  }
+
+  async function putFields(fields: Record<string, string>) {
+    if (!brought) return;
+    try {
+      // What has taken the place of a code before stays there.
+      given = { ...given, ...fields };
+      take(await cleaned(brought, given));
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
   }
 
   /** Merged for the first person it could go to. */
@@ -215,7 +216,8 @@
           <DesignPreview
             {proof}
             name={chosen.draft.name}
-            removed={chosen === brought ? removed : []}
+            brought={chosen === starter ? brought : null}
+            onput={putFields}
             bind:way
           />
         {/if}
@@ -251,7 +253,14 @@
   </Slip>
 {/if}
 
-{#if bringing}<BringHtml anchor={bringer} ontaken={take} onclose={() => (bringing = false)} />{/if}
+{#if bringing}<BringHtml
+    anchor={bringer}
+    ontaken={(one) => {
+      given = {};
+      take(one);
+    }}
+    onclose={() => (bringing = false)}
+  />{/if}
 
 <style>
   .two {

@@ -153,7 +153,7 @@
   </ul>
   {#if looking.proof}
     <section aria-label="Preview of {lines.at(at)?.name ?? ''}">
-      <DesignPreview proof={looking.proof} name="The message" removed={[]} bind:way />
+      <DesignPreview proof={looking.proof} name="The message" bind:way />
     </section>
   {/if}
 </div>

@@ -192,8 +192,11 @@ abstract class BrowserTest {
 
     /** Chooses a file of text where the page asks for one. */
     static void giveFile(Page page, String name, String type, String text) {
-        page.locator("input[type=file]")
-                .setInputFiles(new FilePayload(name, type, text.getBytes(StandardCharsets.UTF_8)));
+        giveFile(page, name, type, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    static void giveFile(Page page, String name, String type, byte[] bytes) {
+        page.locator("input[type=file]").setInputFiles(new FilePayload(name, type, bytes));
     }
 
     /** Puts the cursor at the end of a text, as somebody who goes on writing. */

@@ -6,7 +6,15 @@ import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /** HTML brought in from elsewhere, and written by hand. */
@@ -28,6 +36,7 @@ class SourceTest extends BrowserTest {
         Page page = openAs("Signe", "/templates/new");
         button(page, "Import").click();
         giveFile(page, "orchard-news.html", "text/html", NEWS);
+        assertThat(page.locator("li button[aria-pressed=true]")).containsText("orchard-news");
         button(page, "Start with this one").click();
         button(page, "Create template").click();
         textbox(page, "Source").waitFor();
@@ -72,6 +81,64 @@ class SourceTest extends BrowserTest {
                         + "<p style=\"color:#aa0000\">Red words</p>"));
         assertThat(preview).containsText("As it looked");
         assertThat(preview.frameLocator("iframe").getByText("Red words")).hasCSS("color", "rgb(170, 0, 0)");
+    }
+
+    /** A zip of pages: one is chosen, its picture comes with it, and fields take the places of another system’s codes. */
+    @Test
+    void aPageComesWithItsPicturesAndWithFieldsForCodes() throws IOException {
+        Page page = openAs("Signe", "/templates/new");
+        button(page, "Import").click();
+        byte[] zip = zip(Map.of(
+                "mail/spring.html",
+                ("<title>News for {{first_name}}</title><p>Dear *|FNAME|*, of [[Zodiac]]</p>"
+                                + "<img src=img/Gate%20sign.png alt='A gate'>")
+                        .getBytes(StandardCharsets.UTF_8),
+                "mail/other.html",
+                "<p>Other".getBytes(StandardCharsets.UTF_8),
+                "mail/img/gate sign.png",
+                picture()));
+        giveFile(page, "spring.zip", "application/zip", zip);
+        page.getByLabel("Which page of spring.zip").selectOption("mail/spring.html");
+        button(page, "Import this page").click();
+        Locator preview = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview of the design"));
+        assertThat(preview).containsText("3 codes of another system");
+        assertThat(preview.frameLocator("iframe").getByAltText("A gate")).isVisible();
+        assertThat(preview.getByLabel("Field for *|FNAME|*")).hasValue("contact.first_name");
+        AccessibilityTest.scan(page, "an imported page with codes");
+        preview.getByLabel("Field for [[Zodiac]]").selectOption("contact.job_title");
+        button(page, "Put 3 fields in").click();
+        assertThat(preview).not().containsText("of another system");
+        assertThat(preview.locator(".subject")).not().containsText("{{");
+        button(page, "As it came").click();
+        assertThat(preview.frameLocator("iframe").getByText("Dear *|FNAME|*")).isVisible();
+        assertThat(preview.frameLocator("iframe").getByAltText("A gate")).isVisible();
+
+        button(page, "Start with this one").click();
+        button(page, "Create template").click();
+        assertThat(textbox(page, "Source")).containsText("Dear {contact.first_name}, of {contact.job_title}");
+        link(page, "Materials").click();
+        link(page, "Pictures").click();
+        assertThat(page.getByRole(
+                        AriaRole.CELL,
+                        new Page.GetByRoleOptions().setName("gate sign").setExact(true)))
+                .isVisible();
+    }
+
+    private static byte[] picture() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(80, 40, BufferedImage.TYPE_INT_RGB), "png", out);
+        return out.toByteArray();
+    }
+
+    private static byte[] zip(Map<String, byte[]> things) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, byte[]> one : things.entrySet()) {
+                zip.putNextEntry(new ZipEntry(one.getKey()));
+                zip.write(one.getValue());
+            }
+        }
+        return out.toByteArray();
     }
 
     @Test

@@ -34,9 +34,12 @@ create table picture (
   content     varchar(64) not null references content (hash),
   added_by    uuid not null references colleague (id),
   added_at    timestamp(3) with time zone not null,
-  -- Whether it is in Materials for everybody; else it is that of one record.
-  shared      boolean not null
+  -- Whether it is in Materials for everybody; else it is that of one record, or kept aside.
+  shared      boolean not null,
+  -- Of one that is kept aside until a template shows it: how long.
+  kept_until  timestamp(3) with time zone
 );
+create index picture_kept_until on picture (kept_until);
 
 create index picture_name on picture (shared, name, id);
 

@@ -38,3 +38,9 @@ create table import_match (
   target  varchar(80) not null,
   primary key (kind, heading)
 );
+
+-- What codes of other systems were said to mean in what was brought in: by their names alone, the path of a field.
+create table other_code (
+  code varchar(200) primary key,
+  path varchar(200) not null
+);

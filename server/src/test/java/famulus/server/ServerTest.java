@@ -129,6 +129,7 @@ public abstract class ServerTest {
                 "import_part",
                 "import_file",
                 "import_match",
+                "other_code",
                 "kept_source_content",
                 "kept_source",
                 "content",

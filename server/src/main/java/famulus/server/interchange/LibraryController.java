@@ -62,14 +62,14 @@ class LibraryController {
     /** Says what an import of a file would do; nothing of it is kept. */
     @PostMapping(path = "/look", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     LibraryReport look(Colleague asking, HttpServletRequest request) throws IOException {
-        byte[] file = request.getInputStream().readNBytes(LibraryZip.LARGEST + 1);
+        byte[] file = request.getInputStream().readNBytes(PackedFile.LARGEST + 1);
         return imports.look(read(file), asking);
     }
 
     /** Imports a file, all that can be taken or nothing. Before it comes a line that says how, as JSON. */
     @PostMapping(path = "/import", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     LibraryDone run(Colleague asking, HttpServletRequest request) throws IOException {
-        byte[] all = request.getInputStream().readNBytes(LibraryZip.LARGEST + LONGEST_LINE + 1);
+        byte[] all = request.getInputStream().readNBytes(PackedFile.LARGEST + LONGEST_LINE + 1);
         int end = 0;
         while (end < all.length && end < LONGEST_LINE && all[end] != '\n') {
             end++;
@@ -84,7 +84,7 @@ class LibraryController {
     }
 
     private LibraryZip read(byte[] file) {
-        if (file.length > LibraryZip.LARGEST) {
+        if (file.length > PackedFile.LARGEST) {
             throw Refusal.field("file", "This file is larger than 64 MB. Export fewer templates at a time.");
         }
         return LibraryZip.read(new ByteArrayInputStream(file), json);

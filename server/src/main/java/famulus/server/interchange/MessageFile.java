@@ -2,6 +2,7 @@ package famulus.server.interchange;
 
 import famulus.core.html.HtmlCleaner;
 import famulus.core.html.HtmlWords;
+import famulus.server.interchange.PicturesBrought.Beside;
 import famulus.server.platform.Refusal;
 import jakarta.mail.Address;
 import jakarta.mail.Message;
@@ -11,6 +12,7 @@ import jakarta.mail.Part;
 import jakarta.mail.Session;
 import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.internet.MimePart;
 import jakarta.mail.internet.MimeUtility;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -22,7 +24,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Date;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
 
@@ -39,6 +43,8 @@ final class MessageFile {
     /** The first HTML that was met. */
     private String html = "";
 
+    private final Map<String, Beside> within = new HashMap<>();
+
     private MessageFile() {}
 
     /**
@@ -48,8 +54,10 @@ final class MessageFile {
      * @param html as it looks; empty for one that is words alone
      * @param sent when it says that it was sent; null for one that does not say
      * @param to the addresses it was written to
+     * @param within the pictures that its HTML shows, by their address in it (RFC 2392)
      */
-    record ReadMessage(String subject, String text, String html, Instant sent, List<String> to) {}
+    record ReadMessage(
+            String subject, String text, String html, Instant sent, List<String> to, Map<String, Beside> within) {}
 
     /** Reads a file; refused in words where it is no message, or one that can't be read. */
     static ReadMessage read(byte[] bytes) {
@@ -74,7 +82,8 @@ final class MessageFile {
                     text.length() > LONGEST_WORDS ? text.substring(0, LONGEST_WORDS) : text,
                     file.html.length() > HtmlCleaner.LONGEST ? "" : file.html,
                     sent == null ? null : sent.toInstant(),
-                    addresses(message));
+                    addresses(message),
+                    file.within);
         } catch (MessagingException | IOException unreadable) {
             throw Refusal.field("file", "This e-mail can’t be read: it ends too early, or is damaged.");
         }
@@ -140,7 +149,20 @@ final class MessageFile {
                     ? Optional.empty()
                     : Optional.of(HtmlWords.of(HtmlCleaner.cleanSource(written).html()));
         }
+        if (part.isMimeType("image/*")) {
+            picture(part);
+        }
         return part.isMimeType("text/*") ? Optional.of(text(part)) : Optional.empty();
+    }
+
+    private void picture(Part part) throws MessagingException, IOException {
+        if (part instanceof MimePart named && named.getContentID() != null) {
+            String id = named.getContentID().strip().replaceAll("^<|>$", "");
+            String name = part.getFileName() == null ? "Picture of an e-mail" : decoded(part.getFileName());
+            try (InputStream stream = part.getInputStream()) {
+                within.putIfAbsent("cid:" + id, new Beside(name, stream.readAllBytes()));
+            }
+        }
     }
 
     /** A text in its charset; one whose charset is unknown is read as the most common ones would be. */

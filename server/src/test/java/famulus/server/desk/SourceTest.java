@@ -12,7 +12,7 @@ import tools.jackson.databind.JsonNode;
 /** HTML brought in: cleaned, proved, turned into other modes, refused where it can't be kept. */
 class SourceTest extends ServerTest {
     private JsonNode bring(String html) throws Exception {
-        return done("POST", "/api/desk/bring-in", Map.of("html", html), signe);
+        return done("POST", "/api/templates/bring-in", Map.of("html", html), signe);
     }
 
     private JsonNode proof(UUID contact, String design) throws Exception {
