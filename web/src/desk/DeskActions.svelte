@@ -1,12 +1,14 @@
 <script lang="ts">
-  import { ask, Problem, sentence, type Schemas } from '../api/client';
+  import { ask, sentence, type Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import { go } from '../app/router';
+  import InItsPlace from '../library/InItsPlace.svelte';
+  import TextLook from '../library/TextLook.svelte';
+  import { isUsed, ofText } from '../library/inItsPlace';
   import Button from '../ui/Button.svelte';
   import Slip from '../ui/Slip.svelte';
   import { notify } from '../ui/notices.svelte';
   import type { DeskState } from './deskState.svelte';
-  import InItsPlace from './InItsPlace.svelte';
   import { kindWords, placeOf } from './kindWords';
   import ReadySlip from './ReadySlip.svelte';
   import TestSlip from './TestSlip.svelte';
@@ -15,7 +17,7 @@
   let { desk, stops }: { desk: DeskState; stops: number } = $props();
 
   let testing = $state(false);
-  /** Whether it was to be deleted, and is a passage that templates have. */
+  /** Whether it was to be deleted, and is a passage or signature in use. */
   let used = $state(false);
   let tester = $state<HTMLButtonElement>();
   let more = $state(false);
@@ -91,7 +93,7 @@
       await ask('delete', '/api/templates/{id}', { params: { id } });
       gone();
     } catch (failure) {
-      if (kind === 'PASSAGE' && failure instanceof Problem && failure.code === 'in-use') {
+      if ((kind === 'PASSAGE' || kind === 'SIGNATURE') && isUsed(failure)) {
         more = false;
         used = true;
       } else notify(sentence(failure), { stop: true });
@@ -141,14 +143,16 @@
 {#if testing}<TestSlip {desk} anchor={tester} onclose={() => (testing = false)} />{/if}
 {#if used}
   <InItsPlace
-    passage={id}
+    exchange={ofText(id, kind === 'SIGNATURE' ? kind : 'PASSAGE')}
     anchor={opener}
     onclose={() => (used = false)}
-    onexchanged={(changed, name) => {
+    onexchanged={(said) => {
       used = false;
-      gone(` ${changed === 1 ? 'One template has' : `${changed} templates have`} “${name}” in its place.`);
+      gone(said);
     }}
-  />
+  >
+    {#snippet look(one: string)}<TextLook id={one} />{/snippet}
+  </InItsPlace>
 {/if}
 {#if more}
   <Slip title="This {word}" anchor={opener} placement="bottom-end" onclose={() => (more = false)}>

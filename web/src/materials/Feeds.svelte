@@ -8,7 +8,9 @@
   import PlainTable from '../ui/PlainTable.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
+  import { isUsed } from '../library/inItsPlace';
   import BringIn from './BringIn.svelte';
+  import ReplaceMaterial from './ReplaceMaterial.svelte';
 
   /** Feeds whose newest entries a message can show, each as it was read last. */
   const editor = isEditor();
@@ -19,6 +21,8 @@
   let address = $state('');
   let wrong = $state('');
   let reading = $state('');
+  /** One that was to be deleted, and is used. */
+  let used = $state.raw<{ feed: Schemas['ShownFeed']; anchor: HTMLElement } | null>(null);
 
   async function read() {
     try {
@@ -55,13 +59,14 @@
     reading = '';
   }
 
-  async function remove(feed: Schemas['ShownFeed']) {
+  async function remove(feed: Schemas['ShownFeed'], anchor: HTMLElement) {
     try {
       await ask('delete', '/api/materials/feeds/{id}', { params: { id: feed.id } });
       notify(`“${feed.name}” is deleted.`);
       await read();
     } catch (failure) {
-      notify(sentence(failure), { stop: true });
+      if (isUsed(failure)) used = { feed, anchor };
+      else notify(sentence(failure), { stop: true });
     }
   }
 
@@ -84,7 +89,9 @@
           <td class="ways">
             {#if editor}
               {#if feed.address}<InlineButton onclick={() => void readAgain(feed)}>refresh</InlineButton>{/if}
-              <InlineButton soft onclick={() => void remove(feed)}>delete</InlineButton>
+              <InlineButton soft onclick={(event) => void remove(feed, event.currentTarget)}
+                >delete</InlineButton
+              >
             {/if}
           </td>
         </tr>
@@ -118,6 +125,17 @@
   </BringIn>
 {:else}
   <div class="place">{@render ledger()}</div>
+{/if}
+
+{#if used}
+  <ReplaceMaterial
+    what="FEED"
+    thing={used.feed}
+    others={feeds ?? []}
+    anchor={used.anchor}
+    onclose={() => (used = null)}
+    ondone={() => void read()}
+  />
 {/if}
 
 <style>

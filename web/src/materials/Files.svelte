@@ -5,11 +5,15 @@
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
+  import { isUsed } from '../library/inItsPlace';
   import BringIn from './BringIn.svelte';
+  import ReplaceMaterial from './ReplaceMaterial.svelte';
 
   /** The files that can be attached to messages. */
   let files = $state<Schemas['KeptFile'][] | null>(null);
   let failed = $state('');
+  /** One that was to be deleted, and is used. */
+  let used = $state.raw<{ file: Schemas['KeptFile']; anchor: HTMLElement } | null>(null);
   const mayDelete = $derived(isEditor());
 
   async function read() {
@@ -20,13 +24,14 @@
     }
   }
 
-  async function remove(file: Schemas['KeptFile']) {
+  async function remove(file: Schemas['KeptFile'], anchor: HTMLElement) {
     try {
       await ask('delete', '/api/materials/files/{id}', { params: { id: file.id } });
       notify(`“${file.name}” is deleted.`);
       await read();
     } catch (failure) {
-      failed = `${file.name}: ${sentence(failure)}`;
+      if (isUsed(failure)) used = { file, anchor };
+      else failed = `${file.name}: ${sentence(failure)}`;
     }
   }
 
@@ -61,7 +66,11 @@
             <td class="figures">{day(file.addedAt)}</td>
             <td class="figures">
               {#if mayDelete}
-                <Button quiet aria-label="Delete {file.name}" onclick={() => void remove(file)}>Delete</Button
+                <Button
+                  quiet
+                  aria-label="Delete {file.name}"
+                  onclick={(event: MouseEvent) => void remove(file, event.currentTarget as HTMLElement)}
+                  >Delete</Button
                 >
               {/if}
             </td>
@@ -73,6 +82,16 @@
     <p class="none">No files yet. A file kept here can be attached to any template.</p>
   {/if}
 </BringIn>
+{#if used}
+  <ReplaceMaterial
+    what="FILE"
+    thing={used.file}
+    others={files ?? []}
+    anchor={used.anchor}
+    onclose={() => (used = null)}
+    ondone={() => void read()}
+  />
+{/if}
 
 <style>
   .wrong {

@@ -8,7 +8,9 @@
   import ViewSwitch from '../ui/ViewSwitch.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
+  import { isUsed } from '../library/inItsPlace';
   import BringIn from './BringIn.svelte';
+  import ReplaceMaterial from './ReplaceMaterial.svelte';
   import { says } from './pictureWords';
 
   /** The pictures that templates and house styles show. */
@@ -16,6 +18,8 @@
   let pictures = $state<Picture[] | null>(null);
   let failed = $state('');
   let open = $state<{ picture: Picture; anchor: HTMLElement } | null>(null);
+  /** One that was to be deleted, and is used. */
+  let used = $state.raw<{ picture: Picture; anchor: HTMLElement } | null>(null);
   let name = $state('');
   let description = $state('');
   let wrong = $state<Record<string, string>>({});
@@ -74,7 +78,10 @@
       notify(`“${picture.name}” is deleted.`);
       await read();
     } catch (failure) {
-      wrong = { delete: sentence(failure) };
+      if (isUsed(failure)) {
+        used = open;
+        open = null;
+      } else wrong = { delete: sentence(failure) };
     }
   }
 
@@ -163,8 +170,29 @@
     </form>
   </Slip>
 {/if}
+{#if used}
+  <ReplaceMaterial
+    what="PICTURE"
+    thing={used.picture}
+    others={pictures ?? []}
+    anchor={used.anchor}
+    onclose={() => (used = null)}
+    ondone={() => void read()}
+  >
+    {#snippet look(one: string)}<img
+        class="look"
+        src="/api/materials/pictures/{one}~wide.320"
+        alt=""
+      />{/snippet}
+  </ReplaceMaterial>
+{/if}
 
 <style>
+  .look {
+    max-width: 100%;
+    max-height: 140px;
+  }
+
   .find {
     display: flex;
     gap: 16px;

@@ -6,10 +6,12 @@ import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
@@ -122,6 +124,48 @@ class SourceTest extends BrowserTest {
                         AriaRole.CELL,
                         new Page.GetByRoleOptions().setName("gate sign").setExact(true)))
                 .isVisible();
+    }
+
+    /** A picture that a template shows is deleted once another one is in its place there. */
+    @Test
+    void anotherPictureTakesThePlaceOfOneThatIsShown() throws IOException {
+        Page page = openAs("Oriel", "/templates/new");
+        button(page, "Import").click();
+        String drawn = Base64.getEncoder().encodeToString(picture());
+        giveFile(
+                page,
+                "old orchard.html",
+                "text/html",
+                "<p>Hello</p><img alt='Orchard' src='data:image/png;base64," + drawn + "'>");
+        assertThat(page.locator("li button[aria-pressed=true]")).containsText("with a picture");
+        button(page, "Start with this one").click();
+        button(page, "Create template").click();
+        assertThat(message(page).getByAltText("Orchard")).isVisible();
+
+        Page materials = openAs("Oriel", "/materials/pictures");
+        materials
+                .locator("input[type=file]")
+                .setInputFiles(new FilePayload("new orchard.png", "image/png", otherPicture()));
+        assertThat(button(materials, "Change new orchard")).isVisible();
+        button(materials, "Change old orchard").click();
+        button(materials, "Delete picture").click();
+        Locator slip =
+                materials.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("This picture is used"));
+        assertThat(slip).containsText("old orchard");
+        slip.getByLabel("Put in its place").selectOption("new orchard");
+        assertThat(slip.getByText("in its place").last()).isVisible();
+        AccessibilityTest.scan(materials, "a picture that is used");
+        slip.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Replace and delete"))
+                .click();
+        assertThat(materials.getByText("“old orchard” is deleted. One template has “new orchard” in its place."))
+                .isVisible();
+        assertThat(button(materials, "Change old orchard")).hasCount(0);
+    }
+
+    private static byte[] otherPicture() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(60, 60, BufferedImage.TYPE_INT_RGB), "png", out);
+        return out.toByteArray();
     }
 
     private static byte[] picture() throws IOException {

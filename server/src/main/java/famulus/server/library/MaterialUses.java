@@ -5,6 +5,7 @@ import famulus.server.materials.HouseStyleService.StyledTemplate;
 import famulus.server.materials.UsedIn;
 import famulus.server.team.Colleague;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -18,13 +19,18 @@ class MaterialUses implements UsedIn {
     }
 
     @Override
-    public List<String> designs(UUID id) {
-        return mapper.namesNaming(What.PART.name(), id.toString());
+    public Optional<String> designs(UUID id, Colleague asking) {
+        return words(What.PART, id, asking);
     }
 
     @Override
-    public List<String> alongWith(UUID file) {
-        return mapper.namesNaming(What.FILE.name(), file.toString());
+    public Optional<String> alongWith(UUID file, Colleague asking) {
+        return words(What.FILE, file, asking);
+    }
+
+    private Optional<String> words(What what, UUID id, Colleague asking) {
+        TemplateUses.Used used = TemplateUses.used(mapper.naming(what.name(), id.toString(), asking));
+        return used.nowhere() ? Optional.empty() : Optional.of(used.words());
     }
 
     @Override

@@ -4,7 +4,7 @@ import famulus.core.field.About;
 import famulus.core.field.RecordKind;
 import famulus.core.message.body.Mode;
 import famulus.core.message.compare.Change;
-import famulus.server.library.PassageExchange.Exchanged;
+import famulus.server.library.PartExchange.Exchanged;
 import famulus.server.library.SignatureService.SignatureChoice;
 import famulus.server.library.StarterService.Starter;
 import famulus.server.library.TemplateLines.TemplateLine;
@@ -37,7 +37,7 @@ class TemplateController {
     private final TemplateLines lines;
     private final TemplateBin bin;
     private final TemplateUses uses;
-    private final PassageExchange exchange;
+    private final PartExchange exchange;
     private final StarterService starters;
     private final TemplateVersionService versions;
     private final SignatureService signatures;
@@ -50,7 +50,7 @@ class TemplateController {
             TemplateLines lines,
             TemplateBin bin,
             TemplateUses uses,
-            PassageExchange exchange,
+            PartExchange exchange,
             StarterService starters,
             TemplateVersionService versions,
             SignatureService signatures,

@@ -175,6 +175,10 @@ interface TemplateMapper {
     @Insert("insert into signature_choice (for_whom, template_id) values (#{whose}, #{template})")
     void chooseSignature(@Param("whose") String whose, @Param("template") UUID template);
 
+    /** Has all sign with another signature who sign with one. */
+    @Update("update signature_choice set template_id = #{other} where template_id = #{signature}")
+    void signWith(@Param("signature") UUID signature, @Param("other") UUID other);
+
     @Select("select count(*) from signature_choice where template_id = #{id}")
     int signing(UUID id);
 
@@ -196,16 +200,6 @@ interface TemplateMapper {
     /** The templates in a style, but for plain ones. */
     List<StyledRow> styled(
             @Param("style") UUID style, @Param("usual") boolean usual, @Param("asking") Colleague asking);
-
-    @Select(
-            """
-            select t.name
-            from template_names n
-            join template t on t.id = n.template_id
-            where n.what = #{what} and n.named = #{named} and t.deleted_at is null
-            order by t.name, t.id
-            """)
-    List<String> namesNaming(@Param("what") String what, @Param("named") String named);
 
     /** A template in a style. */
     record StyledRow(UUID id, String name, String about) {}

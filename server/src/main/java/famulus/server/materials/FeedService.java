@@ -131,10 +131,9 @@ public class FeedService {
     @Transactional
     public void delete(UUID id, Colleague by) {
         by.mustBe("Editors and administrators delete feeds.", Role.KEEPER, Role.ADMINISTRATOR);
-        List<String> using = usedIn.designs(get(id).id());
-        if (!using.isEmpty()) {
-            throw Refusal.because("in-use", "This feed is shown in “" + String.join("”, “", using) + "”.");
-        }
+        usedIn.designs(get(id).id(), by).ifPresent(where -> {
+            throw Refusal.because("in-use", "This feed is shown in " + where + ".");
+        });
         mapper.delete(id);
         changed(id);
     }

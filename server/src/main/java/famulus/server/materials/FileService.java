@@ -150,10 +150,9 @@ public class FileService {
     @Transactional
     public void delete(UUID id, Colleague by) {
         by.mustBe("Editors and administrators delete files.", Role.KEEPER, Role.ADMINISTRATOR);
-        List<String> using = usedIn.alongWith(id);
-        if (!using.isEmpty()) {
-            throw Refusal.because("in-use", "This file is attached to “" + String.join("”, “", using) + "”.");
-        }
+        usedIn.alongWith(id, by).ifPresent(where -> {
+            throw Refusal.because("in-use", "This file is attached to " + where + ".");
+        });
         mapper.delete(id);
         events.tell("file", id.toString());
     }

@@ -24,7 +24,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -311,15 +310,23 @@ public class PictureService {
         events.tell("picture", id.toString());
     }
 
+    /** Refuses what can’t be done with a picture that a style shows. */
+    public void mustBeInNoStyle(UUID id) {
+        List<String> styles = mapper.inStyles(id.toString());
+        if (!styles.isEmpty()) {
+            throw Refusal.because(
+                    "in-style", "It is used in the style " + String.join(", ", styles) + ". Remove it there first.");
+        }
+    }
+
     /** Takes a picture away; refused while something shows it. */
     @Transactional
     public void delete(UUID id, Colleague by) {
         by.mustBe("Only an editor or an administrator deletes pictures.", Role.KEEPER, Role.ADMINISTRATOR);
-        List<String> using = Stream.concat(usedIn.designs(id).stream(), mapper.inStyles(id.toString()).stream())
-                .toList();
-        if (!using.isEmpty()) {
-            throw Refusal.because("in-use", "It is used in " + String.join(", ", using) + ". Remove it there first.");
-        }
+        mustBeInNoStyle(id);
+        usedIn.designs(id, by).ifPresent(where -> {
+            throw Refusal.because("in-use", "It is used in " + where + ". Remove it there first.");
+        });
         mapper.delete(id);
         copies.forget(id.toString());
         events.tell("picture", id.toString());

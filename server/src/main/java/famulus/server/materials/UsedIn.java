@@ -3,15 +3,19 @@ package famulus.server.materials;
 import famulus.server.materials.HouseStyleService.StyledTemplate;
 import famulus.server.team.Colleague;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /** Where materials are used; answered by the library, which knows its templates. */
 public interface UsedIn {
-    /** The names of all templates that show a picture or feed, or have it somewhere in their design. */
-    List<String> designs(UUID id);
+    /**
+     * Where a picture or feed is shown, or is somewhere in a design, in words after “in”: by name the templates that somebody
+     * may see, and how many more there are; empty for nowhere.
+     */
+    Optional<String> designs(UUID id, Colleague asking);
 
-    /** The names of all templates that a file is attached to. */
-    List<String> alongWith(UUID file);
+    /** The same of the templates that a file is attached to. */
+    Optional<String> alongWith(UUID file, Colleague asking);
 
     /**
      * The templates in a house style that somebody may see, but for plain ones.

@@ -7,6 +7,7 @@ import famulus.server.materials.FeedService;
 import famulus.server.team.Colleague;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -146,6 +147,31 @@ class KeptTextsTest extends ServerTest {
                         .get("code")
                         .asString())
                 .isEqualTo("missing");
+    }
+
+    @Test
+    void anotherSignatureTakesItsPlaceForAllWhoSignWithIt() throws Exception {
+        UUID old = add(TemplateKind.SIGNATURE, "Old", blocks(text("Yours, old")), signe);
+        UUID now = add(TemplateKind.SIGNATURE, "New", blocks(text("Yours, new")), signe);
+        UUID passage = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees")), signe);
+        for (UUID one : List.of(old, now, passage)) {
+            ready(one, 1, signe);
+        }
+        Map<String, Object> wish = new HashMap<>();
+        wish.put("template", old);
+        wish.put("team", false);
+        done("PUT", "/api/templates/signatures", wish, signe);
+        assertThat(done("DELETE", "/api/templates/" + old, null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("in-use");
+
+        assertThat(inItsPlace(old, passage, signe).at("/fields/other").asString())
+                .contains("a signature that is ready");
+        assertThat(inItsPlace(old, now, signe).toString()).isEqualTo("{\"changed\":0}");
+        assertThat(done("GET", "/api/templates/signatures", null, signe).toString())
+                .contains(now.toString())
+                .doesNotContain(old.toString());
     }
 
     @Test

@@ -36,16 +36,6 @@ public final class Inserts {
         });
     }
 
-    /** A body that has one passage wherever it had another. */
-    public static Body exchanged(Body body, String passage, String other) {
-        return eachBlock(
-                body,
-                block -> block.content() instanceof Content.Passage one
-                                && one.passage().equals(passage)
-                        ? with(block, new Content.Passage(other, "", List.of()))
-                        : block);
-    }
-
     /**
      * A feed as it was read last.
      *
