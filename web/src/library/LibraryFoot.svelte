@@ -1,5 +1,6 @@
 <script lang="ts">
   import Button from '../ui/Button.svelte';
+  import ExportSlip from './ExportSlip.svelte';
   import type { ListState } from './listState.svelte';
   import type { Wants } from './wants';
 
@@ -29,7 +30,9 @@
     onnone: () => void;
   } = $props();
 
-  const exported = (which: string[][]) => `/api/library/export?${new URLSearchParams(which)}`;
+  let taking = $state.raw<{ which: string[][]; what: string; anchor: HTMLElement } | null>(null);
+  const take = (which: string[][], what: string) => (event: MouseEvent) =>
+    (taking = { which, what, anchor: event.currentTarget as HTMLElement });
   const total = $derived(`${list.total.toLocaleString('en')} template${list.total === 1 ? '' : 's'}`);
 </script>
 
@@ -39,7 +42,13 @@
   <Button quiet onclick={ontag}>Tags…</Button>
   <Button quiet onclick={onhand}>Hand over…</Button>
   <Button quiet onclick={onarchive}>{wants.which === 'archived' ? 'Bring back' : 'Archive'}</Button>
-  <a href={exported(chosen.map((id) => ['template', id]))} download>Export</a>
+  <Button
+    quiet
+    onclick={take(
+      chosen.map((id) => ['template', id]),
+      chosen.length === 1 ? 'one template' : `${chosen.length} templates`,
+    )}>Export…</Button
+  >
   <Button quiet onclick={onnone}>Choose none</Button>
 {:else}
   <span aria-live="polite"
@@ -49,11 +58,16 @@
   >
   {#if wants.which !== 'deleted'}
     <a href="/templates/import">Import</a>
-    <a href={exported(wants.folder ? [['folder', wants.folder]] : [])} download
-      >{wants.folder ? 'Export this folder' : 'Export all'}</a
+    <Button
+      quiet
+      onclick={take(
+        wants.folder ? [['folder', wants.folder]] : [],
+        wants.folder ? 'this folder' : 'all templates',
+      )}>{wants.folder ? 'Export this folder…' : 'Export all…'}</Button
     >
   {/if}
 {/if}
+{#if taking}<ExportSlip {...taking} onclose={() => (taking = null)} />{/if}
 <span class="keys"
   >{gallery
     ? '← → ↑ ↓ walk · Enter open · n new · ? keys'

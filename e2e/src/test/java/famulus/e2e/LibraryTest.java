@@ -1,6 +1,7 @@
 package famulus.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
@@ -282,7 +283,15 @@ class LibraryTest extends BrowserTest {
         page.getByLabel("Which templates").selectOption("all");
 
         page.getByLabel("Choose Foxgloves").check();
-        Download file = page.waitForDownload(() -> link(page, "Export").click());
+        button(page, "Export…").click();
+        page.getByLabel("As", new Page.GetByLabelOptions().setExact(true)).selectOption("Markdown");
+        assertThat(page.getByText(Pattern.compile("^Words, headings, lists"))).isVisible();
+        Download markdown =
+                page.waitForDownload(() -> button(page, "Download").click());
+        assertEquals("templates as markdown.zip", markdown.suggestedFilename());
+        button(page, "Export…").click();
+        Download file =
+                page.waitForDownload(() -> button(page, "Download").click());
         button(page, "Hand over…").click();
         page.getByLabel("To", new Page.GetByLabelOptions().setExact(true))
                 .selectOption(new SelectOption().setLabel("Dov Marchbanks"));

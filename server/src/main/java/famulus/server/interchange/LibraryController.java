@@ -1,7 +1,9 @@
 package famulus.server.interchange;
 
+import famulus.server.interchange.LibraryFormats.Format;
 import famulus.server.interchange.LibraryReport.LibraryDone;
 import famulus.server.interchange.LibraryReport.Wanted;
+import famulus.server.library.Template;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.Hidden;
@@ -11,6 +13,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
@@ -29,34 +32,44 @@ class LibraryController {
     private static final int LONGEST_LINE = 4 << 20;
 
     private final LibraryExport exports;
+    private final LibraryFormats formats;
     private final LibraryImport imports;
     private final JsonMapper json;
 
-    LibraryController(LibraryExport exports, LibraryImport imports, JsonMapper json) {
+    LibraryController(LibraryExport exports, LibraryFormats formats, LibraryImport imports, JsonMapper json) {
+        this.formats = formats;
         this.exports = exports;
         this.imports = imports;
         this.json = json;
     }
 
-    /** Some templates, those of a folder, or all that whoever asks sees, as a zip file. */
+    /** Some templates, those of a folder, or all that whoever asks sees, as a zip file; for Famulus where no other format is said. */
     @GetMapping("/export")
     @Hidden
     void export(
             Colleague asking,
             @RequestParam(defaultValue = "") List<UUID> template,
             @RequestParam(required = false) UUID folder,
+            @RequestParam(required = false) Format as,
             HttpServletResponse response)
             throws IOException {
         // What is refused is refused before an answer has begun.
+        if (as != null) {
+            List<Template> wanted = formats.wanted(template, folder, asking);
+            begin(response, "templates as " + as.name().toLowerCase(Locale.ROOT) + ".zip");
+            formats.write(wanted, as, response.getOutputStream());
+            return;
+        }
         LibraryFile library = exports.library(template, folder, asking);
+        begin(response, "templates.zip");
+        exports.write(library, response.getOutputStream());
+    }
+
+    private static void begin(HttpServletResponse response, String name) {
         response.setContentType("application/zip");
         response.setHeader(
                 "Content-Disposition",
-                ContentDisposition.attachment()
-                        .filename("templates.zip")
-                        .build()
-                        .toString());
-        exports.write(library, response.getOutputStream());
+                ContentDisposition.attachment().filename(name).build().toString());
     }
 
     /** Says what an import of a file would do; nothing of it is kept. */

@@ -58,6 +58,8 @@ class NewKindTest {
                         // where it leads, and which picture it shows
                         "LinkCheck.java",
                         "LostPictures.java",
+                        // how it is written as Markdown
+                        "MarkdownWriter.java",
                         // which texts of it can be changed for one person
                         "OwnTexts.java",
                         // how it is printed
