@@ -286,12 +286,10 @@ class LibraryTest extends BrowserTest {
         button(page, "Export…").click();
         page.getByLabel("As", new Page.GetByLabelOptions().setExact(true)).selectOption("Markdown");
         assertThat(page.getByText(Pattern.compile("^Words, headings, lists"))).isVisible();
-        Download markdown =
-                page.waitForDownload(() -> button(page, "Download").click());
+        Download markdown = page.waitForDownload(() -> button(page, "Download").click());
         assertEquals("templates as markdown.zip", markdown.suggestedFilename());
         button(page, "Export…").click();
-        Download file =
-                page.waitForDownload(() -> button(page, "Download").click());
+        Download file = page.waitForDownload(() -> button(page, "Download").click());
         button(page, "Hand over…").click();
         page.getByLabel("To", new Page.GetByLabelOptions().setExact(true))
                 .selectOption(new SelectOption().setLabel("Dov Marchbanks"));

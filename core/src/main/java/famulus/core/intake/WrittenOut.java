@@ -6,6 +6,7 @@ import famulus.core.message.body.Content;
 import famulus.core.message.body.Conversion;
 import famulus.core.message.body.Conversion.Converted;
 import famulus.core.message.body.Design;
+import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.Mode;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -43,11 +44,12 @@ public record WrittenOut(String text, Set<String> pictures, List<String> lost) {
     /**
      * As an HTML page, as it looks.
      *
-     * @param bare a style with nothing around, for a text that is only words
+     * @param style the one that a text of words alone is shown in
      * @param lies where a picture lies, by its identifier
      */
-    public static WrittenOut page(Text text, Design bare, Function<String, String> lies) {
-        Design design = text.design().orElse(bare);
+    public static WrittenOut page(Text text, HouseStyle style, Function<String, String> lies) {
+        Design design =
+                text.design().orElseGet(() -> new Design(Mode.PLAIN, Body.EMPTY, style, Design.NONE, Design.NONE));
         List<String> lost = new ArrayList<>();
         String html;
         if (text.mode() == Mode.SOURCE) {

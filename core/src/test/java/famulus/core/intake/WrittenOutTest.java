@@ -145,12 +145,16 @@ class WrittenOutTest {
                 .html());
         Text text = new Text(
                 "A <b> & {deal.name}", "", Optional.of(new Design(Mode.SOURCE, source, HouseStyle.BARE, "", "")));
-        WrittenOut page = WrittenOut.page(text, null, picture -> "pictures/" + picture + ".png");
+        WrittenOut page = WrittenOut.page(text, HouseStyle.BARE, picture -> "pictures/" + picture + ".png");
         assertThat(page.text())
                 .contains("<title>A &lt;b&gt; &amp; {deal.name}</title>", "src=\"pictures/" + PICTURE + ".png\"")
                 .contains("Dear {contact.first_name else \"A & B\"}");
         assertThat(page.pictures()).containsExactly(PICTURE);
         assertThat(page.lost()).isEmpty();
+        Text plain = new Text("Hello", "Dear {contact.first_name},\n\n- one", Optional.empty());
+        assertThat(WrittenOut.page(plain, HouseStyle.BARE, any -> any).text())
+                .contains("Dear {contact.first_name},", "<li")
+                .contains("one");
     }
 
     @Test

@@ -4,6 +4,7 @@ import famulus.core.intake.WrittenOut;
 import famulus.core.intake.WrittenOut.Text;
 import famulus.core.message.MessageSource;
 import famulus.core.message.MessageSource.Layout;
+import famulus.core.message.body.HouseStyle;
 import famulus.server.library.DraftReader;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateTransfer;
@@ -136,7 +137,10 @@ class LibraryFormats {
     private WrittenOut page(Template template, Text text, boolean within) {
         return WrittenOut.page(
                 text,
-                drafts.source(template).around().map(Layout::design).orElse(null),
+                drafts.source(template)
+                        .around()
+                        .map(around -> around.design().style())
+                        .orElse(HouseStyle.BARE),
                 picture -> within ? "cid:" + picture + "@famulus" : lies(picture));
     }
 
