@@ -4,6 +4,7 @@ import type { EditorView } from 'prosemirror-view';
 import { notify } from '../ui/notices.svelte';
 import type { Paragraph } from './body/body';
 import { readPasted } from './body/paste';
+import { offerRows } from './body/pastedRows';
 import { setMark } from './body/richCommands';
 import { richDocument } from './body/richText';
 import { chipsMet, pasted, type Chip } from './draftText';
@@ -38,7 +39,7 @@ function pasteRich(editor: EditorView, html: string, met: Taking['met']): boolea
 export function takeIn(editor: EditorView, data: DataTransfer, { rich, oneLine, met }: Taking): boolean {
   const text = data.getData('text/plain');
   const html = rich ? data.getData('text/html') : '';
-  if (html && pasteRich(editor, html, met)) return true;
+  if (html && (offerRows(editor.dom, html) || pasteRich(editor, html, met))) return true;
   if (!text) return false;
   if (rich && !editor.state.selection.empty && /^(https?:\/\/|mailto:|tel:)\S+$/i.test(text.trim())) {
     return setMark('link', { address: text.trim() })(editor.state, editor.dispatch);

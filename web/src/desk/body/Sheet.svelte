@@ -6,6 +6,7 @@
   import BlockView from './BlockView.svelte';
   import Handle from './Handle.svelte';
   import { withShares, type Block } from './body';
+  import { takesRows } from './pastedRows';
   import ColumnEdge from './ColumnEdge.svelte';
   import type { Composing, Dragged } from './composing.svelte';
 
@@ -124,6 +125,7 @@
                 data-part={block.id}
                 data-block={block.id}
                 role="group"
+                {@attach takesRows((html) => composing.pasteRows(html, block.id))}
                 aria-label="Block {composing.numbers.get(block.id)}"
                 class:pointed={composing.pointed === block.id}
                 onpointerenter={() => (composing.pointed = block.id)}

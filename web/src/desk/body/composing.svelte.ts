@@ -1,4 +1,5 @@
 import { tick } from 'svelte';
+import { ask, sentence } from '../../api/client';
 import { notify } from '../../ui/notices.svelte';
 import type { Writing } from '../writing';
 import {
@@ -174,6 +175,22 @@ export class Composing {
     }
     this.put(body);
     if (parts[0]) focusHandle(parts[0].id);
+    return true;
+  }
+
+  /** Puts rows and columns that were copied elsewhere below the row of a block; says whether they can stand here. */
+  pasteRows(html: string, below: string): boolean {
+    if (!this.banded || !this.editable) return false;
+    void ask('post', '/api/desk/rows', { body: { html } })
+      .then(({ design, lost }) => {
+        const bands = readBody(design).bands.map((band) => copyOf(band));
+        const at = (placeOf(this.body, below)?.bandAt ?? this.body.bands.length - 1) + 1;
+        this.put({ ...this.body, bands: this.body.bands.toSpliced(at, 0, ...bands) });
+        if (bands[0]) focusHandle(bands[0].id);
+        const many = bands.length === 1 ? 'a row' : `${bands.length} rows`;
+        notify(`Pasted as ${many}.${lost.length ? ` Left out: ${lost.join(' ')}` : ''}`);
+      })
+      .catch((failure) => notify(sentence(failure), { stop: true }));
     return true;
   }
 

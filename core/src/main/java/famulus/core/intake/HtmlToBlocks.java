@@ -27,7 +27,7 @@ import org.jsoup.nodes.TextNode;
 
 /**
  * Rebuilds clean HTML as blocks, as far as its structure allows: words with their headings, lists, marks and links become
- * texts, pictures of the library pictures, rules rules. How tables laid it out is lost, and said.
+ * texts, pictures of the library pictures, rules rules. How tables laid it out is lost, and said; {@link HtmlToRows} keeps it.
  */
 public final class HtmlToBlocks {
     private static final Set<String> LISTS = Set.of("ul", "ol");
@@ -65,6 +65,23 @@ public final class HtmlToBlocks {
                 new Band("band1", List.of(new Column(1, Column.Upright.TOP, rebuilding.blocks)), Look.USUAL, "", false);
         return new Rebuilt(
                 rebuilding.blocks.isEmpty() ? Body.EMPTY : new Body(List.of(band)), List.copyOf(rebuilding.lost));
+    }
+
+    /** What blocks are made of some HTML within a page, such as a cell of a table. */
+    record Part(List<Block> blocks, Set<String> lost) {}
+
+    /**
+     * Makes blocks of what stands in a row.
+     *
+     * @param marks how words look there that say nothing of it themselves
+     * @param align where they stand
+     */
+    static Part part(List<? extends Node> nodes, Marks marks, Align align) {
+        HtmlToBlocks rebuilding = new HtmlToBlocks();
+        rebuilding.align = align;
+        nodes.forEach(node -> rebuilding.add(node, marks));
+        rebuilding.endText();
+        return new Part(rebuilding.blocks, rebuilding.lost);
     }
 
     private void add(Node node, Marks marks) {
@@ -149,7 +166,8 @@ public final class HtmlToBlocks {
     }
 
     private void endParagraph() {
-        boolean words = runs.stream().anyMatch(run -> !run.text().isBlank());
+        boolean words =
+                runs.stream().anyMatch(run -> !run.text().replace('\u00a0', ' ').isBlank());
         if (words) {
             Run last = runs.getLast();
             runs.set(runs.size() - 1, new Run(last.text().stripTrailing(), last.marks()));
@@ -190,7 +208,7 @@ public final class HtmlToBlocks {
                 marks.link()));
     }
 
-    private static Align align(Element element, Align otherwise) {
+    static Align align(Element element, Align otherwise) {
         Matcher style = ALIGN.matcher(element.attr("style"));
         String word = style.find() ? style.group(1) : element.attr("align");
         return switch (word.toLowerCase(Locale.ROOT)) {
@@ -201,7 +219,7 @@ public final class HtmlToBlocks {
         };
     }
 
-    private static Marks marked(Element element, Marks marks) {
+    static Marks marked(Element element, Marks marks) {
         String style = element.attr("style").replace(" ", "");
         String name = element.normalName();
         Matcher colour = COLOUR.matcher(style);

@@ -1,5 +1,6 @@
 package famulus.core.intake;
 
+import famulus.core.html.Cleaned;
 import famulus.core.html.HtmlCleaner;
 import famulus.core.html.HtmlWords;
 import famulus.core.intake.HtmlToBlocks.Rebuilt;
@@ -41,6 +42,13 @@ public final class ModeConversion {
                 new Band("band1", List.of(new Column(1, Column.Upright.TOP, List.of(block))), Look.USUAL, "", false)));
     }
 
+    /** Rows and columns made of HTML that was copied elsewhere, as its tables laid it out. */
+    public static Converted rows(String html) {
+        Cleaned cleaned = HtmlCleaner.cleanSource(html);
+        Rebuilt rebuilt = HtmlToRows.rebuild(cleaned.html());
+        return new Converted(Mode.DESIGNED, rebuilt.body(), "", rebuilt.lost());
+    }
+
     private static Converted fromSource(Body body, Mode to) {
         StringBuilder html = new StringBuilder();
         body.blocks().forEach(block -> {
@@ -52,7 +60,9 @@ public final class ModeConversion {
             return new Converted(
                     to, Body.EMPTY, HtmlWords.of(html.toString()), List.of("How it looks, and its pictures."));
         }
-        Rebuilt rebuilt = HtmlToBlocks.rebuild(html.toString());
+        // A letter has one column.
+        Rebuilt rebuilt =
+                to == Mode.LETTER ? HtmlToBlocks.rebuild(html.toString()) : HtmlToRows.rebuild(html.toString());
         return new Converted(to, body.with(rebuilt.body().bands()), "", rebuilt.lost());
     }
 

@@ -1,5 +1,6 @@
 package famulus.server.desk;
 
+import famulus.core.html.HtmlCleaner;
 import famulus.core.intake.ModeConversion;
 import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
@@ -31,6 +32,23 @@ class ModeController {
 
     /** The draft in its new mode; {@code lost} has a sentence for everything that is left behind. */
     record ChangedMode(Mode mode, String design, String body, List<String> lost) {}
+
+    /** HTML that was copied elsewhere. */
+    record CopiedHtml(String html) {}
+
+    /** Rows made of it, as the design they are the only ones of; {@code lost} has a sentence for what could not be kept. */
+    record RowsMade(String design, List<String> lost) {}
+
+    /** Makes rows and columns of what was copied elsewhere, as its tables laid it out. */
+    @PostMapping("/api/desk/rows")
+    RowsMade rows(Colleague asking, @RequestBody CopiedHtml copied) {
+        String html = copied.html() == null ? "" : copied.html();
+        if (html.length() > HtmlCleaner.LONGEST) {
+            throw Refusal.field("html", "This is longer than 1,000,000 characters; no message is.");
+        }
+        Converted converted = ModeConversion.rows(html);
+        return new RowsMade(BodyJson.write(converted.body()), converted.lost());
+    }
 
     @PostMapping("/api/desk/mode")
     ChangedMode change(Colleague asking, @RequestBody ModeChange change) {

@@ -67,6 +67,27 @@ class SourceTest extends ServerTest {
                 .isEqualTo("Spring\n\nDear {person.first_name}");
     }
 
+    @Test
+    void tablesBecomeRowsAndColumnsOfADesignedMessageAndOneColumnOfALetter() throws Exception {
+        String html = "<table><tr><td bgcolor='#2f5d3a'>Spring</td></tr><tr><td>Left</td><td>Right</td></tr></table>";
+        String design = bring(html).get("design").asString();
+        JsonNode designed = change("SOURCE", design, "DESIGNED");
+        JsonNode body = json.readTree(designed.get("design").asString());
+        assertThat(body.at("/bands/0/look/background").asString()).isEqualTo("#2f5d3a");
+        assertThat(body.at("/bands/1/columns")).hasSize(2);
+        assertThat(designed.get("lost")).isEmpty();
+        JsonNode letter = change("SOURCE", design, "LETTER");
+        assertThat(json.readTree(letter.get("design").asString()).at("/bands/0/columns"))
+                .hasSize(1);
+        assertThat(letter.get("lost").toString()).contains("columns become one below the other");
+
+        JsonNode rows = done("POST", "/api/desk/rows", Map.of("html", html + "<script>x()</script>"), signe);
+        assertThat(json.readTree(rows.get("design").asString()).at("/bands")).hasSize(2);
+        assertThat(done("POST", "/api/desk/rows", Map.of("html", "x".repeat(1_000_001)), signe)
+                        .has("fields"))
+                .isTrue();
+    }
+
     private JsonNode change(String from, String design, String to) throws Exception {
         return done("POST", "/api/desk/mode", Map.of("mode", from, "design", design, "body", "", "to", to), signe);
     }
