@@ -18,6 +18,8 @@
   let folders = $state.raw<Folder[]>([]);
   let folder = $state('');
   let others = $state<Answer>('SKIP');
+  /** Whether folders that are made are shared as they were there. */
+  let sharing = $state(false);
   let single = $state<Record<string, Answer>>({});
   let fault = $state('');
   let busy = $state(false);
@@ -48,6 +50,7 @@
       folders = open(all);
       folder ||= folders.find((one) => one.personal && one.mine)?.id ?? folders[0]?.id ?? '';
       single = {};
+      sharing = false;
       file = chosen;
       report = read;
     } catch (failure) {
@@ -63,6 +66,7 @@
     try {
       const wanted = {
         folder,
+        sharing,
         others,
         single: Object.entries(single).map(([id, answer]) => ({ id, answer })),
       };
@@ -109,6 +113,16 @@
           />
         {/if}
       </div>
+      {#if report.shared.length}
+        <label class="sharing">
+          <input type="checkbox" bind:checked={sharing} />
+          <span
+            >Share new folders as they were there ({report.shared.join(', ')}){report.strangers.length
+              ? `, but not with ${report.strangers.join(', ')}, who aren’t here`
+              : ''}</span
+          >
+        </label>
+      {/if}
       <p>{inShort(report.things)}</p>
       {#if report.missing.length}
         <p>
@@ -180,6 +194,13 @@
 </Page>
 
 <style>
+  .sharing {
+    display: flex;
+    gap: 8px;
+    align-items: baseline;
+    margin-bottom: 8px;
+  }
+
   .report {
     padding: 14px 20px 40px;
   }

@@ -45,6 +45,7 @@ class LibraryExport {
     private final PictureService pictures;
     private final FileService files;
     private final TeamService team;
+    private final LibrarySharing sharing;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -55,6 +56,7 @@ class LibraryExport {
             PictureService pictures,
             FileService files,
             TeamService team,
+            LibrarySharing sharing,
             JsonMapper json,
             Clock clock) {
         this.transfer = transfer;
@@ -63,6 +65,7 @@ class LibraryExport {
         this.pictures = pictures;
         this.files = files;
         this.team = team;
+        this.sharing = sharing;
         this.json = json;
         this.clock = clock;
     }
@@ -133,13 +136,19 @@ class LibraryExport {
     }
 
     /** A folder, after those it lies in. */
-    private static void place(UUID id, Map<UUID, ShownFolder> seen, Map<UUID, FileFolder> places) {
+    private void place(UUID id, Map<UUID, ShownFolder> seen, Map<UUID, FileFolder> places) {
         ShownFolder folder = id == null ? null : seen.get(id);
         if (!named(folder) || places.containsKey(id)) {
             return;
         }
         place(folder.parent(), seen, places);
-        places.put(id, new FileFolder(id, places.containsKey(folder.parent()) ? folder.parent() : null, folder.name()));
+        places.put(
+                id,
+                new FileFolder(
+                        id,
+                        places.containsKey(folder.parent()) ? folder.parent() : null,
+                        folder.name(),
+                        folder.own() ? sharing.written(folder.shares()) : List.of()));
     }
 
     private FileText text(Template template, Map<UUID, ShownFolder> seen) {

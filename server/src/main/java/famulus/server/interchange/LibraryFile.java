@@ -3,11 +3,15 @@ package famulus.server.interchange;
 import famulus.core.field.About;
 import famulus.core.message.body.Mode;
 import famulus.core.search.Occasion;
+import famulus.core.sharing.Right;
+import famulus.server.folders.FolderShare;
 import famulus.server.library.KeptPlainText;
 import famulus.server.library.TemplateKind;
 import famulus.server.library.TemplateWishes;
+import famulus.server.team.Role;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import tools.jackson.databind.JsonNode;
 
@@ -50,8 +54,23 @@ record LibraryFile(
      * A folder.
      *
      * @param parent the one it lies in; null for one that lies in none of the file
+     * @param shares of its own, as far as whoever took it out manages it; none for one that is shared as the folder above is
      */
-    record FileFolder(UUID id, UUID parent, String name) {}
+    record FileFolder(UUID id, UUID parent, String name, List<FileShare> shares) {
+        FileFolder {
+            shares = shares == null
+                    ? List.of()
+                    : shares.stream().filter(Objects::nonNull).toList();
+        }
+    }
+
+    /**
+     * With whom a folder is shared.
+     *
+     * @param role null but for a role
+     * @param name of a team, or the address of a colleague; null for neither
+     */
+    record FileShare(FolderShare.With with, Role role, String name, Right may) {}
 
     /** A style, with its headers and footers. */
     record FileStyle(UUID id, JsonNode look) {

@@ -5,6 +5,7 @@ import famulus.server.folders.FolderList;
 import famulus.server.folders.FolderRights;
 import famulus.server.folders.FolderService;
 import famulus.server.folders.FolderService.TypedFolder;
+import famulus.server.folders.FolderShare;
 import famulus.server.folders.ShownFolder;
 import famulus.server.interchange.LibraryFile.FileContent;
 import famulus.server.interchange.LibraryFile.FileStyle;
@@ -45,6 +46,7 @@ class LibraryImport {
     private final FolderList folders;
     private final FolderService places;
     private final FolderRights rights;
+    private final LibrarySharing sharing;
     private final Ids ids;
     private final Clock clock;
 
@@ -53,12 +55,14 @@ class LibraryImport {
             FolderList folders,
             FolderService places,
             FolderRights rights,
+            LibrarySharing sharing,
             Ids ids,
             Clock clock) {
         this.here = here;
         this.folders = folders;
         this.places = places;
         this.rights = rights;
+        this.sharing = sharing;
         this.ids = ids;
         this.clock = clock;
     }
@@ -90,6 +94,13 @@ class LibraryImport {
         return new LibraryReport(
                 LibraryDrafts.said(zip.library().company()),
                 things,
+                zip.library().folders().stream()
+                        .filter(folder -> !sharing.here(folder.shares()).isEmpty())
+                        .map(folder -> LibraryDrafts.said(folder.name()))
+                        .toList(),
+                sharing.strangers(zip.library().folders().stream()
+                        .flatMap(folder -> folder.shares().stream())
+                        .toList()),
                 here.drafts().missing(zip));
     }
 
@@ -118,13 +129,20 @@ class LibraryImport {
                         .filter(one -> one.id() != null && one.answer() != null)
                         .collect(Collectors.toMap(Answered::id, Answered::answer, (one, other) -> other));
         Answer others = wanted.others() == null ? Answer.SKIP : wanted.others();
-        return new Writing(reading, target, id -> answers.getOrDefault(id, others), by).all();
+        return new Writing(
+                        reading,
+                        target,
+                        Boolean.TRUE.equals(wanted.sharing()),
+                        id -> answers.getOrDefault(id, others),
+                        by)
+                .all();
     }
 
     /** An import as it is done. */
     private final class Writing {
         private final LibraryReading reading;
         private final UUID target;
+        private final boolean shared;
         private final Function<UUID, Answer> answers;
         private final Colleague by;
         private final Map<UUID, UUID> instead;
@@ -138,7 +156,8 @@ class LibraryImport {
         private int skipped;
         private int left;
 
-        Writing(LibraryReading reading, UUID target, Function<UUID, Answer> answers, Colleague by) {
+        Writing(LibraryReading reading, UUID target, boolean shared, Function<UUID, Answer> answers, Colleague by) {
+            this.shared = shared;
             this.reading = reading;
             this.target = target;
             this.answers = answers;
@@ -267,13 +286,16 @@ class LibraryImport {
                 return known;
             }
             UUID at = target;
+            int far = 0;
             for (String name : path) {
+                far++;
                 UUID below = at;
+                List<FolderShare> shares = shared ? sharing.here(reading.shares(folder, far)) : List.of();
                 at = folders.all(by).stream()
                         .filter(one -> below.equals(one.parent()) && one.name().equals(name))
                         .map(ShownFolder::id)
                         .findFirst()
-                        .orElseGet(() -> places.add(new TypedFolder(name, below), by));
+                        .orElseGet(() -> places.add(new TypedFolder(name, below), shares, by));
             }
             placed.put(path, at);
             return at;

@@ -4,6 +4,7 @@ import famulus.core.message.body.HouseStyleJson;
 import famulus.core.record.PlainLine;
 import famulus.server.interchange.LibraryFile.FileContent;
 import famulus.server.interchange.LibraryFile.FileFolder;
+import famulus.server.interchange.LibraryFile.FileShare;
 import famulus.server.interchange.LibraryFile.FileStyle;
 import famulus.server.interchange.LibraryFile.FileText;
 import famulus.server.interchange.LibraryReport.State;
@@ -98,6 +99,17 @@ final class LibraryReading {
             path.addFirst(LibraryDrafts.said(one.name()));
         }
         return path;
+    }
+
+    /** How a folder of the path of a thing was shared there, counted from the outside in, from one. */
+    List<FileShare> shares(UUID folder, int which) {
+        List<FileFolder> path = new ArrayList<>();
+        for (FileFolder one = folders.get(folder);
+                one != null && !path.contains(one);
+                one = folders.get(one.parent())) {
+            path.addFirst(one);
+        }
+        return path.get(which - 1).shares();
     }
 
     private Standing<FileStyle> style(FileStyle style) {

@@ -9,9 +9,12 @@ import java.util.UUID;
  *
  * @param company whose templates these were
  * @param things what is in the file, those that want an answer first
+ * @param shared the folders of the file that were shared with others there, by name
+ * @param strangers teams, by name, and colleagues, by address, with whom they were shared and who aren’t here
  * @param missing fields that templates ask for and that are not here, with how many ask for each
  */
-record LibraryReport(String company, List<Thing> things, List<MissingField> missing) {
+record LibraryReport(
+        String company, List<Thing> things, List<String> shared, List<String> strangers, List<MissingField> missing) {
     /** What something in a file is. */
     enum What {
         TEMPLATE,
@@ -60,10 +63,15 @@ record LibraryReport(String company, List<Thing> things, List<MissingField> miss
      * How to import.
      *
      * @param folder where the templates go, and the folders of the file with them
+     * @param sharing whether folders that are made here are shared as they were there; null for not
      * @param others what to do with all that say something else
      * @param single what to do with some of them
      */
-    record Wanted(@Schema(nullable = true) UUID folder, Answer others, List<Answered> single) {}
+    record Wanted(
+            @Schema(nullable = true) UUID folder,
+            @Schema(nullable = true) Boolean sharing,
+            Answer others,
+            List<Answered> single) {}
 
     /** What an import came to. */
     record LibraryDone(int added, int replaced, int skipped, int left) {}

@@ -343,4 +343,55 @@ class LibraryTransferTest extends LibraryFiles {
         assertThat(look(with(sound, library), signe).get("things").findValuesAsString("state"))
                 .contains("LEFT");
     }
+
+    /** Shares travel by what is the same elsewhere, and only for who wants them. */
+    @Test
+    void foldersAreSharedAsTheyWereThereOnRequest() throws Exception {
+        String folder = done("POST", "/api/folders", Map.of("name", "Frost"), signe)
+                .get("id")
+                .asString();
+        done(
+                "PUT",
+                "/api/folders/" + folder + "/sharing",
+                Map.of(
+                        "own",
+                        true,
+                        "shares",
+                        List.of(
+                                Map.of("with", "EVERYBODY", "may", "USE"),
+                                Map.of("with", "COLLEAGUE", "id", dov.id(), "may", "CHANGE"))),
+                signe);
+        UUID id = ownTemplate("In frost", "");
+        done("POST", "/api/templates/move", Map.of("templates", List.of(id), "folder", folder), signe);
+        byte[] file = exported("", signe);
+        assertThat(library(file).at("/folders/0/shares").toString())
+                .contains("EVERYBODY", dov.email())
+                .doesNotContain(dov.id().toString());
+        assertThat(library(exported("", dov)).at("/folders/0/shares"))
+                .as("whoever doesn't manage it isn't told")
+                .isEmpty();
+
+        elsewhere();
+        ObjectNode library = library(file);
+        ((ObjectNode) library.at("/folders/0/shares/1")).put("name", "stranger@larkfield.example");
+        byte[] strange = with(file, library);
+        JsonNode look = look(strange, signe);
+        assertThat(look.get("shared").toString()).isEqualTo("[\"Frost\"]");
+        assertThat(look.get("strangers").toString()).isEqualTo("[\"stranger@larkfield.example\"]");
+
+        run(strange, Map.of("folder", FolderRights.EVERYONE, "others", "SKIP"), amos);
+        assertThat(sharing("Frost")).as("not asked for").doesNotContain("Dov");
+        elsewhere();
+        run(file, Map.of("folder", FolderRights.EVERYONE, "others", "SKIP", "sharing", true), amos);
+        assertThat(sharing("Frost")).contains("Everybody may use", "Dov").contains("may change");
+    }
+
+    private String sharing(String name) throws Exception {
+        return done("GET", "/api/folders", null, amos)
+                .valueStream()
+                .filter(one -> one.get("name").asString().equals(name))
+                .map(one -> one.get("sharing").asString())
+                .findFirst()
+                .orElse("");
+    }
 }
