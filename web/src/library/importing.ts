@@ -8,6 +8,7 @@ export const whats: Record<Schemas['Thing']['what'], string> = {
   STYLE: 'style',
   PICTURE: 'picture',
   FILE: 'file',
+  FEED: 'feed',
 };
 
 /** How it stands to what is here. */

@@ -5,6 +5,7 @@ import famulus.server.folders.FolderList;
 import famulus.server.folders.FolderRights;
 import famulus.server.folders.ShownFolder;
 import famulus.server.interchange.LibraryFile.FileContent;
+import famulus.server.interchange.LibraryFile.FileFeed;
 import famulus.server.interchange.LibraryFile.FileFolder;
 import famulus.server.interchange.LibraryFile.FileStyle;
 import famulus.server.interchange.LibraryFile.FileText;
@@ -13,6 +14,7 @@ import famulus.server.library.Template;
 import famulus.server.library.TemplateKind;
 import famulus.server.library.TemplateTransfer;
 import famulus.server.library.TemplateTransfer.InLanguage;
+import famulus.server.materials.FeedService;
 import famulus.server.materials.FileService;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.materials.HouseStyleService.KeptStyle;
@@ -44,6 +46,7 @@ class LibraryExport {
     private final HouseStyleService styles;
     private final PictureService pictures;
     private final FileService files;
+    private final FeedService feeds;
     private final TeamService team;
     private final LibrarySharing sharing;
     private final JsonMapper json;
@@ -55,6 +58,7 @@ class LibraryExport {
             HouseStyleService styles,
             PictureService pictures,
             FileService files,
+            FeedService feeds,
             TeamService team,
             LibrarySharing sharing,
             JsonMapper json,
@@ -64,6 +68,7 @@ class LibraryExport {
         this.styles = styles;
         this.pictures = pictures;
         this.files = files;
+        this.feeds = feeds;
         this.team = team;
         this.sharing = sharing;
         this.json = json;
@@ -127,6 +132,14 @@ class LibraryExport {
                 pictures(named),
                 files.some(List.copyOf(attached)).stream()
                         .map(file -> new FileContent(file.id(), file.name(), "", "", file.mediaType()))
+                        .toList(),
+                feeds.all().stream()
+                        .filter(one -> named.contains(one.id()))
+                        .map(one -> new FileFeed(
+                                one.id(),
+                                one.name(),
+                                one.address(),
+                                feeds.source(one.id()).orElse("")))
                         .toList());
     }
 

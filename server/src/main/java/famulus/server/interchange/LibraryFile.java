@@ -35,7 +35,8 @@ record LibraryFile(
         List<FileStyle> styles,
         List<FileText> texts,
         List<FileContent> pictures,
-        List<FileContent> files) {
+        List<FileContent> files,
+        List<FileFeed> feeds) {
     /** What a file of this format calls itself. */
     static final String FORMAT = "famulus-library";
 
@@ -48,7 +49,18 @@ record LibraryFile(
         texts = texts == null ? List.of() : List.copyOf(texts);
         pictures = pictures == null ? List.of() : List.copyOf(pictures);
         files = files == null ? List.of() : List.copyOf(files);
+        feeds = feeds == null
+                ? List.of()
+                : feeds.stream().filter(Objects::nonNull).toList();
     }
+
+    /**
+     * A feed.
+     *
+     * @param address where it is read from; empty for one that came as a file
+     * @param source what it was when it was read last
+     */
+    record FileFeed(UUID id, String name, String address, String source) {}
 
     /**
      * A folder.

@@ -80,6 +80,9 @@ class LibraryImport {
         reading.files()
                 .forEach(one -> things.add(
                         thing(one, one.thing().id(), What.FILE, one.thing().name(), List.of())));
+        reading.feeds()
+                .forEach(one -> things.add(
+                        thing(one, one.thing().id(), What.FEED, one.thing().name(), List.of())));
         reading.texts()
                 .forEach(one -> things.add(thing(
                         one,
@@ -184,6 +187,10 @@ class LibraryImport {
                                     one.thing().name(),
                                     reading.zip().bytes().get(one.thing().id()),
                                     by)));
+            reading.feeds().stream()
+                    .filter(one -> one.state() == State.NEW)
+                    .map(Standing::thing)
+                    .forEach(one -> here.feeds().bring(one.id(), one.name().strip(), one.address(), one.source(), by));
             for (TemplateKind kind : List.of(TemplateKind.PASSAGE, TemplateKind.SIGNATURE, TemplateKind.TEMPLATE)) {
                 reading.texts().stream()
                         .filter(one -> one.thing().kind() == kind)

@@ -3,6 +3,7 @@ package famulus.server.interchange;
 import famulus.core.message.body.HouseStyleJson;
 import famulus.core.record.PlainLine;
 import famulus.server.interchange.LibraryFile.FileContent;
+import famulus.server.interchange.LibraryFile.FileFeed;
 import famulus.server.interchange.LibraryFile.FileFolder;
 import famulus.server.interchange.LibraryFile.FileShare;
 import famulus.server.interchange.LibraryFile.FileStyle;
@@ -12,6 +13,8 @@ import famulus.server.library.Draft;
 import famulus.server.library.Template;
 import famulus.server.library.TemplateKind;
 import famulus.server.library.TemplateTransfer;
+import famulus.server.materials.FeedService;
+import famulus.server.materials.FeedService.Feed;
 import famulus.server.materials.FileService;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.materials.HouseStyleService.KeptStyle;
@@ -49,6 +52,7 @@ final class LibraryReading {
             HouseStyleService styles,
             PictureService pictures,
             FileService files,
+            FeedService feeds,
             LibraryDrafts drafts) {}
 
     private static final int LONGEST_NAME = 120;
@@ -60,6 +64,7 @@ final class LibraryReading {
     private final List<Standing<FileStyle>> styles;
     private final List<Standing<FileContent>> pictures;
     private final List<Standing<FileContent>> files;
+    private final List<Standing<FileFeed>> feeds;
     private final List<Standing<FileText>> texts;
     /** What stands here in the place of something of the file, where that has another identifier. */
     private final Map<UUID, UUID> instead = new HashMap<>();
@@ -83,6 +88,10 @@ final class LibraryReading {
         files = library.files().stream()
                 .filter(one -> one.id() != null)
                 .map(this::file)
+                .toList();
+        feeds = library.feeds().stream()
+                .filter(one -> one.id() != null)
+                .map(this::feed)
                 .toList();
         Set<UUID> once = new LinkedHashSet<>();
         texts = library.texts().stream()
@@ -165,6 +174,27 @@ final class LibraryReading {
                         .flatMap(refused -> refused.fields().values().stream().findFirst()));
     }
 
+    /** One of the same identifier or name is that one. */
+    private Standing<FileFeed> feed(FileFeed feed) {
+        String name = LibraryDrafts.said(feed.name());
+        Optional<Feed> ours = here.feeds().all().stream()
+                .filter(one -> one.id().equals(feed.id()) || one.name().equals(name))
+                .findFirst();
+        if (ours.isPresent()) {
+            instead.put(feed.id(), ours.get().id());
+            return new Standing<>(feed, State.SAME, "", ours.get().id(), false);
+        }
+        Optional<String> wrong = asking.is(Role.KEEPER, Role.ADMINISTRATOR)
+                ? PlainLine.refusal(name, LONGEST_NAME, true)
+                        .or(() -> FeedService.fault(LibraryDrafts.said(feed.source())))
+                : Optional.of("Only editors and administrators add feeds.");
+        String remark = LibraryDrafts.said(feed.address()).isEmpty() || asking.is(Role.ADMINISTRATOR)
+                ? ""
+                : "As it was read last: only an administrator enters the address of a feed.";
+        return wrong.map(why -> new Standing<>(feed, State.LEFT, why, null, false))
+                .orElseGet(() -> new Standing<>(feed, State.NEW, remark, null, false));
+    }
+
     private Standing<FileContent> content(FileContent one, boolean there, Function<byte[], Optional<String>> fault) {
         if (there) {
             return new Standing<>(one, State.SAME, "", one.id(), false);
@@ -230,6 +260,10 @@ final class LibraryReading {
 
     List<Standing<FileContent>> files() {
         return files;
+    }
+
+    List<Standing<FileFeed>> feeds() {
+        return feeds;
     }
 
     /** Templates, passages and signatures, each once. */

@@ -22,7 +22,8 @@ record LibraryReport(
         SIGNATURE,
         STYLE,
         PICTURE,
-        FILE
+        FILE,
+        FEED
     }
 
     /** How something in a file stands to what is here. */

@@ -19,12 +19,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Feeds whose newest entries messages show, as they were read last; a message that was sent keeps those it had. */
 @Service
 public class FeedService {
+    /** What an address looks like; whether it may be asked is seen to when it is. */
+    private static final Pattern ADDRESS = Pattern.compile("https?://\\S{1,480}");
     /** What changes of feeds are counted as. */
     public static final String REVISION = "feeds";
 
@@ -135,6 +138,39 @@ public class FeedService {
             throw Refusal.because("in-use", "This feed is shown in " + where + ".");
         });
         mapper.delete(id);
+        changed(id);
+    }
+
+    /** What a feed was when it was read last, as it came: RSS or Atom. */
+    public Optional<String> source(UUID id) {
+        return mapper.all().stream()
+                .filter(row -> row.id().equals(id))
+                .map(FeedRow::xml)
+                .findFirst();
+    }
+
+    /** Why a text is no feed that can be kept; empty where it is one. */
+    public static Optional<String> fault(String xml) {
+        try {
+            read(xml, "file");
+            return Optional.empty();
+        } catch (Refusal refused) {
+            return refused.fields().values().stream().findFirst();
+        }
+    }
+
+    /**
+     * Puts a feed in place that was taken out elsewhere, under an identifier that nothing has. Its address counts only where an
+     * administrator brings it; else it is like one that came as a file.
+     */
+    @Transactional
+    public void bring(UUID id, String name, String address, String xml, Colleague by) {
+        by.mustBe("Editors and administrators import feeds.", Role.KEEPER, Role.ADMINISTRATOR);
+        read(xml, "file");
+        boolean from = by.is(Role.ADMINISTRATOR)
+                && address != null
+                && ADDRESS.matcher(address.strip()).matches();
+        mapper.insert(new FeedRow(id, name, from ? address.strip() : null, xml, clock.instant()), by.id());
         changed(id);
     }
 

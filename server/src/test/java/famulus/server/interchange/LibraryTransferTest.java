@@ -3,6 +3,8 @@ package famulus.server.interchange;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.server.folders.FolderRights;
+import famulus.server.platform.Revisions;
+import famulus.server.team.Colleague;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -11,11 +13,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Templates go out as one file, and come in again. */
 class LibraryTransferTest extends LibraryFiles {
+    @Autowired
+    private Revisions revisions;
+
     /** Empties the library, as another installation would be empty. */
     private void elsewhere() {
         startFromNothing();
@@ -384,6 +390,48 @@ class LibraryTransferTest extends LibraryFiles {
         elsewhere();
         run(file, Map.of("folder", FolderRights.EVERYONE, "others", "SKIP", "sharing", true), amos);
         assertThat(sharing("Frost")).contains("Everybody may use", "Dov").contains("may change");
+    }
+
+    /** A feed comes as it was read last; where it is read from is an administrator's to say. */
+    @Test
+    void feedsComeAsTheyWereReadLast() throws Exception {
+        String xml = "<rss version=\"2.0\"><channel><title>Hedge letter</title><item><title>Frost</title>"
+                + "<link>https://news.example/frost</link></item></channel></rss>";
+        upload("/api/materials/feeds", Map.of("name", "hedge.xml"), xml.getBytes(), oriel);
+        sql.update("update feed set address = 'https://news.example/feed.xml'");
+        revisions.changed("feeds");
+        String feed =
+                done("GET", "/api/materials/feeds", null, oriel).at("/0/id").asString();
+        Map<String, Object> draft = new HashMap<>();
+        draft.put("name", "News");
+        draft.put("about", "CONTACT");
+        draft.put("mode", "LETTER");
+        draft.put("subject", "News");
+        draft.put(
+                "design",
+                "{\"version\":1,\"bands\":[{\"id\":\"a\",\"columns\":[{\"blocks\":[{\"id\":\"f\",\"kind\":\"feed\",\"feed\":\""
+                        + feed + "\"}]}]}]}");
+        assertThat(done("POST", "/api/templates", draft, signe).has("template")).isTrue();
+        byte[] file = exported("", signe);
+        assertThat(library(file).at("/feeds/0/name").asString()).isEqualTo("Hedge letter");
+        assertThat(look(file, signe).toString()).contains("\"what\":\"FEED\"", "\"state\":\"SAME\"");
+
+        for (Map.Entry<Colleague, String> one :
+                List.of(Map.entry(oriel, ""), Map.entry(amos, "https://news.example/feed.xml"))) {
+            elsewhere();
+            sql.update("delete from feed");
+            revisions.changed("feeds");
+            run(file, Map.of("others", "SKIP"), one.getKey());
+            JsonNode here = done("GET", "/api/materials/feeds", null, oriel);
+            assertThat(here.at("/0/name").asString()).isEqualTo("Hedge letter");
+            assertThat(here.at("/0/address").asString()).isEqualTo(one.getValue());
+        }
+        elsewhere();
+        sql.update("delete from feed");
+        revisions.changed("feeds");
+        assertThat(look(file, signe).toString()).contains("Only editors and administrators add feeds.");
+        assertThat(run(file, Map.of("others", "SKIP"), signe).get("added").asInt())
+                .isEqualTo(1);
     }
 
     private String sharing(String name) throws Exception {
