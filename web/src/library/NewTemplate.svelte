@@ -37,6 +37,7 @@
   let about = $state<About>('CONTACT');
   let wrong = $state<Record<string, string>>({});
   let run = 0;
+  let preview = $state<HTMLElement>();
   let bringing = $state(false);
   let bringer = $state<HTMLButtonElement>();
   /** What was imported, and the design to begin with that it makes. */
@@ -80,6 +81,8 @@
     words = '';
     at = starter.name;
     bringing = false;
+    // On a narrow page it stands below all designs.
+    void tick().then(() => preview?.scrollIntoView({ block: 'nearest' }));
   }
 
   async function putFields(fields: Record<string, string>) {
@@ -211,7 +214,7 @@
           <li class="said">No design matches.</li>
         {/each}
       </ul>
-      <section aria-label="Preview of the design">
+      <section bind:this={preview} aria-label="Preview of the design">
         {#if proof && chosen}
           <DesignPreview
             {proof}

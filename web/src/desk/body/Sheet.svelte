@@ -247,6 +247,11 @@
     background: linear-gradient(var(--back), var(--back)) 0 0 / 5px 100% no-repeat;
   }
 
+  /* Words of a colour of their own were chosen for it, and may be seen on nothing else. */
+  .backed :global(.ProseMirror span[style*='color:']:not(.chip)) {
+    background: var(--back);
+  }
+
   .held.backed {
     padding-left: 11px;
   }

@@ -33,7 +33,8 @@ final class BoxStyle {
         return colour(styled.find() ? styled.group(1) : element.attr("bgcolor"));
     }
 
-    private static String colour(String said) {
+    /** A colour as {@code #rrggbb}; empty for none that is known here. */
+    static String colour(String said) {
         String low = said.toLowerCase(Locale.ROOT);
         Matcher hex = HEX.matcher(low);
         if (hex.find()) {

@@ -34,7 +34,7 @@ public final class HtmlToBlocks {
     private static final Set<String> PARAGRAPHS = Set.of(
             "p", "div", "td", "th", "tr", "table", "blockquote", "address", "center", "dt", "dd", "caption", "pre");
     private static final Pattern SPACES = Pattern.compile("[ \\t\\n\\r\\f]+");
-    private static final Pattern COLOUR = Pattern.compile("(?:^|;)color:\\s*(#[0-9a-fA-F]{6})\\b");
+    private static final Pattern COLOUR = Pattern.compile("(?:^|;)color:([^;]+)");
     private static final Pattern SIZE = Pattern.compile("(?:^|;)font-size:\\s*(\\d{1,2})px");
     private static final Pattern ALIGN = Pattern.compile("(?:^|;)text-align:\\s*(\\w+)");
 
@@ -210,7 +210,9 @@ public final class HtmlToBlocks {
 
     static Align align(Element element, Align otherwise) {
         Matcher style = ALIGN.matcher(element.attr("style"));
-        String word = style.find() ? style.group(1) : element.attr("align");
+        // Of a table it says where the table stands, not its words.
+        String standing = element.normalName().equals("table") ? "" : element.attr("align");
+        String word = style.find() ? style.group(1) : standing;
         return switch (word.toLowerCase(Locale.ROOT)) {
             case "center" -> Align.CENTRE;
             case "right", "end" -> Align.END;
@@ -224,6 +226,7 @@ public final class HtmlToBlocks {
         String name = element.normalName();
         Matcher colour = COLOUR.matcher(style);
         Matcher size = SIZE.matcher(style);
+        String said = colour.find() ? BoxStyle.colour(colour.group(1)) : "";
         int pixels = size.find() ? Integer.parseInt(size.group(1)) : 0;
         return new Marks(
                 marks.bold()
@@ -232,7 +235,7 @@ public final class HtmlToBlocks {
                 marks.italic() || Set.of("i", "em", "cite").contains(name) || style.contains("font-style:italic"),
                 marks.underline() || Set.of("u", "ins").contains(name),
                 marks.strike() || Set.of("s", "strike", "del").contains(name) || style.contains("line-through"),
-                colour.find() ? colour.group(1).toLowerCase(Locale.ROOT) : marks.colour(),
+                said.isEmpty() ? marks.colour() : said,
                 pixels >= 8 && pixels <= 72 ? pixels : marks.size(),
                 name.equals("a") && !element.attr("href").isBlank()
                         ? element.attr("href").strip()

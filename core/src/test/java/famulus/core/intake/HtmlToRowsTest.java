@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.core.html.HtmlCleaner;
 import famulus.core.intake.HtmlToBlocks.Rebuilt;
+import famulus.core.message.body.Align;
 import famulus.core.message.body.Band;
 import famulus.core.message.body.Body;
 import famulus.core.message.body.BodyJson;
@@ -55,7 +56,7 @@ class HtmlToRowsTest {
     @Test
     void backgroundsAndPaddingsOfCellsStay() {
         Rebuilt rebuilt = rebuild(
-                "<table bgcolor='#fff'><tr><td style='background:#2F5D3A;padding:18px 10px;color:#ffffff'>Head</td></tr>"
+                "<table bgcolor='#fff' align=center><tr><td style='background:#2F5D3A;padding:18px 10px;color:#FFF'>Head</td></tr>"
                         + "<tr><td>A</td><td>B</td></tr>"
                         + "<tr><td bgcolor='#eeeeee'>C</td><td style='background-color:rgb(1, 2, 3)'>D</td></tr></table>");
         List<Band> bands = rebuilt.body().bands();
@@ -81,6 +82,18 @@ class HtmlToRowsTest {
                         .colour())
                 .isEqualTo("#ffffff");
         assertThat(rebuilt.lost()).isEmpty();
+        assertThat(((Content.Text) bands.get(1)
+                                .columns()
+                                .getFirst()
+                                .blocks()
+                                .getFirst()
+                                .content())
+                        .text()
+                        .paragraphs()
+                        .getFirst()
+                        .align())
+                .as("a table in the middle of its page says nothing of its words")
+                .isEqualTo(Align.START);
     }
 
     @Test
