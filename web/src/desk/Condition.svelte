@@ -49,6 +49,7 @@
 
   async function take(request: Schemas['ConditionRequest'], changed = true) {
     const mine = ++asked;
+    const before = written;
     // The slip may be closed before the answer comes; what was chosen counts all the same.
     const tell = onchanged;
     try {
@@ -59,7 +60,8 @@
       wrong = '';
       if (answer.condition) {
         condition = answer.condition;
-        written = answer.written;
+        // What somebody has typed since is theirs.
+        if (written === before) written = answer.written;
         if (changed) tell(answer.written, answer.sentence);
         if (answer.error) void countExactly(mine, answer.written);
       }

@@ -44,9 +44,6 @@
         <div class="words">{@render parts(text)}</div>
       {/if}
     {/each}
-    {#if read.html}
-      <p class="soft">This message is HTML. Its subject is looked through; its source keeps its words.</p>
-    {/if}
   </div>
 </section>
 
@@ -82,11 +79,6 @@
   .field {
     border-bottom: 1px solid var(--rule);
     color: var(--ink-soft);
-  }
-
-  .soft {
-    color: var(--ink-soft);
-    font-size: 13px;
   }
 
   button {

@@ -6,13 +6,13 @@ import famulus.core.field.Path;
 import famulus.core.html.HtmlCleaner;
 import famulus.core.syntax.OtherCodes;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
@@ -21,7 +21,8 @@ import java.util.stream.Stream;
  * them. They are looked for in the text as it came, before it is cleaned: codes stand in addresses too.
  */
 public final class BroughtCodes {
-    private static final int MOST = 200;
+    /** So many codes are told of, and fields put in, at once. */
+    public static final int MOST = 200;
     /** Braces, one or more, and what merges of other systems have besides a name: a default, a filter, an order. */
     private static final Pattern BRACED = Pattern.compile(
             "\\{\\{\\{?[^{}\\n]{1,80}}}}?|\\{%[^{}\\n]{1,80}%}|\\{([\\p{L}_][\\p{L}\\p{N}_.:-]{0,60})}");
@@ -49,9 +50,13 @@ public final class BroughtCodes {
      */
     public static List<BroughtCode> in(String text, FieldCatalogue catalogue, CodeFields fields) {
         Map<String, Integer> times = new LinkedHashMap<>();
-        int[] quiet = HtmlCleaner.quiet(text);
+        BitSet quiet = new BitSet();
+        int[] stretches = HtmlCleaner.quiet(text);
+        for (int i = 0; i < stretches.length; i += 2) {
+            quiet.set(stretches[i], stretches[i + 1]);
+        }
         spelled(text, catalogue)
-                .filter(code -> !within(quiet, code.start()))
+                .filter(code -> !quiet.get(code.start()))
                 .sorted(Comparator.comparingInt(OtherCodes.Code::start))
                 .forEach(code -> times.merge(code.words(), 1, Integer::sum));
         return times.entrySet().stream()
@@ -77,21 +82,24 @@ public final class BroughtCodes {
         return now;
     }
 
+    /** Every code once: with a sign before them, or within other marks, braces are part of a longer code. */
     private static Stream<OtherCodes.Code> spelled(String text, FieldCatalogue catalogue) {
         List<OtherCodes.Code> braced = BRACED.matcher(text)
                 .results()
                 .filter(found -> found.group(1) == null || !isOurs(found.group(1), catalogue))
                 .map(found -> new OtherCodes.Code(found.start(), found.end(), found.group()))
                 .toList();
-        Stream<OtherCodes.Code> escaped = ESCAPED.matcher(text)
-                .results()
-                .map(found -> new OtherCodes.Code(found.start(), found.end(), found.group()));
-        // With a sign before them, or within other marks, braces are part of a longer code.
-        Stream<OtherCodes.Code> marked = OtherCodes.in(text).stream().filter(code -> braced.stream()
-                .noneMatch(one -> one.start() < code.start() && code.start() < one.end()));
-        List<OtherCodes.Code> outer = Stream.concat(marked, escaped).toList();
-        return Stream.concat(outer.stream(), braced.stream().filter(code -> outer.stream()
-                .noneMatch(one -> one.start() <= code.start() && code.start() < one.end())));
+        BitSet inside = new BitSet();
+        braced.forEach(code -> inside.set(code.start() + 1, code.end()));
+        List<OtherCodes.Code> outer = Stream.concat(
+                        OtherCodes.in(text).stream().filter(code -> !inside.get(code.start())),
+                        ESCAPED.matcher(text)
+                                .results()
+                                .map(found -> new OtherCodes.Code(found.start(), found.end(), found.group())))
+                .toList();
+        BitSet taken = new BitSet();
+        outer.forEach(code -> taken.set(code.start(), code.end()));
+        return Stream.concat(outer.stream(), braced.stream().filter(code -> !taken.get(code.start())));
     }
 
     private static boolean isOurs(String words, FieldCatalogue catalogue) {
@@ -110,17 +118,7 @@ public final class BroughtCodes {
                 : Optional.of(new Path(List.of(words.split("\\."))));
     }
 
-    private static boolean within(int[] quiet, int place) {
-        for (int i = 0; i < quiet.length; i += 2) {
-            if (quiet[i] <= place && place < quiet[i + 1]) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     private static String shown(String written) {
-        Matcher signs = Pattern.compile("&(lt|gt);").matcher(written);
-        return signs.replaceAll(sign -> sign.group(1).equals("lt") ? "<" : ">");
+        return written.replace("&lt;", "<").replace("&gt;", ">");
     }
 }

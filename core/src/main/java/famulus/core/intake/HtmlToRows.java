@@ -6,6 +6,7 @@ import famulus.core.message.body.Align;
 import famulus.core.message.body.Band;
 import famulus.core.message.body.Block;
 import famulus.core.message.body.Body;
+import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Column;
 import famulus.core.message.body.Column.Upright;
 import famulus.core.message.body.Look;
@@ -64,11 +65,14 @@ final class HtmlToRows {
         }
     }
 
-    /** Rebuilds HTML that has been cleaned. */
+    /** Rebuilds HTML that has been cleaned; a page of more rows than a message has becomes one column, which is said. */
     static Rebuilt rebuild(String html) {
         HtmlToRows rebuilding = new HtmlToRows();
         Jsoup.parse(html).body().childNodes().forEach(node -> rebuilding.add(node, Place.USUAL, 0));
         rebuilding.end();
+        if (rebuilding.bands.size() > BodyJson.MOST_BANDS || rebuilding.blocks > BodyJson.MOST_BLOCKS) {
+            return HtmlToBlocks.rebuild(html);
+        }
         return new Rebuilt(
                 rebuilding.bands.isEmpty() ? Body.EMPTY : new Body(rebuilding.bands), List.copyOf(rebuilding.lost));
     }

@@ -102,6 +102,14 @@ class BroughtCodesTest {
         assertThat(in(many.toString())).hasSize(200);
     }
 
+    /** A text of nothing but codes takes no longer than it should. */
+    @Test
+    void manyCodesAreFoundInTime() {
+        String text = "{{a}} *|B|* {%c%} ".repeat(50_000);
+        org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(
+                java.time.Duration.ofSeconds(20), () -> assertThat(in(text)).hasSize(3));
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '!',

@@ -104,6 +104,13 @@ class HtmlToRowsTest {
     }
 
     @Test
+    void aListThatIsLongerThanAMessageIsOneColumn() {
+        Rebuilt rebuilt = rebuild("<table>" + "<tr><td>A</td><td>B</td></tr>".repeat(500) + "</table>");
+        assertThat(rebuilt.body().bands()).hasSize(1);
+        assertThat(rebuilt.lost()).isNotEmpty();
+    }
+
+    @Test
     void columnsWithinAColumnStandBelowEachOther() {
         Rebuilt rebuilt =
                 rebuild("<table><tr><td>A<table><tr><td>1</td><td>2</td></tr></table></td><td>B</td></tr></table>");

@@ -127,6 +127,7 @@ class BroughtIn {
         Map<String, Path> paths = paths(fields, catalogue, about);
         remember(paths);
         String filled = BroughtCodes.with(placed.html(), paths);
+        mustNotBeTooLong("html", filled);
         String named = BroughtCodes.with(title, paths);
         List<CodeToMatch> codes = BroughtCodes.in(named + "\n" + filled, catalogue, known(catalogue, about)).stream()
                 .map(BroughtIn::toMatch)
@@ -227,6 +228,9 @@ class BroughtIn {
     }
 
     private static Map<String, Path> paths(Map<String, String> fields, FieldCatalogue catalogue, About about) {
+        if (fields.size() > BroughtCodes.MOST) {
+            throw Refusal.field("codes", "Put fields in the place of " + BroughtCodes.MOST + " codes at a time.");
+        }
         Map<String, Path> paths = new HashMap<>();
         List<String> unknown = new ArrayList<>();
         fields.forEach((code, field) -> {

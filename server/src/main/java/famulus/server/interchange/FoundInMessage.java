@@ -79,7 +79,6 @@ final class FoundInMessage {
      * @param left names that stay
      * @param signature what follows its closing words and can be left out; empty for nothing
      * @param thread what is quoted below it; empty for nothing
-     * @param html whether it is written as HTML, in which nothing is looked for
      * @param deal the deal whose values were looked for; null for none that it says anything of
      * @param deals those it may be about
      */
@@ -90,7 +89,6 @@ final class FoundInMessage {
             List<LeftOver> left,
             String signature,
             String thread,
-            boolean html,
             @Schema(nullable = true) UUID deal,
             List<DealChoice> deals) {}
 

@@ -112,7 +112,6 @@ class TemplateFromMessage {
                 leftOver(left.toString(), source, catalogue, asking),
                 source.ends().signature(),
                 source.ends().thread(),
-                source.draft().mode() == Mode.SOURCE,
                 wanted.deal(),
                 records.all(CrmKind.DEAL, deals).values().stream()
                         .map(deal -> new DealChoice(deal.id(), deal.name()))

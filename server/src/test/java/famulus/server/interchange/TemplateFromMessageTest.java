@@ -151,6 +151,44 @@ class TemplateFromMessageTest extends ServerTest {
                 .isZero();
     }
 
+    /** Of a message of ours that is HTML the words are looked through, not its tags. */
+    @Test
+    void valuesAreFoundInHtmlToo() throws Exception {
+        UUID despina = contact("Despina", "Anthopoulou", "despina@larkfield.example");
+        Map<String, Object> draft = new HashMap<>();
+        draft.put("name", "News");
+        draft.put("about", "CONTACT");
+        draft.put("mode", "SOURCE");
+        draft.put("subject", "News");
+        draft.put(
+                "design",
+                done(
+                                "POST",
+                                "/api/templates/bring-in",
+                                Map.of("html", "<p title='Despina'>Dear <b>Despina</b>, is Friday good?</p>"),
+                                signe)
+                        .get("design")
+                        .asString());
+        UUID template = UUID.fromString(done("POST", "/api/templates", draft, signe)
+                .at("/template/id")
+                .asString());
+        String message = done("POST", "/api/messages", message(template, despina, null), signe)
+                .get("id")
+                .asString();
+        Map<String, Object> wanted =
+                Map.of("message", message, "withoutSignature", false, "withoutThread", false);
+        JsonNode read = read(wanted);
+        assertThat(read.get("found").findValuesAsString("words")).containsExactly("Despina");
+        assertThat(read.get("texts").toString()).doesNotContain("<p", "<b>");
+
+        String made = made(wanted, all(read)).get("id").asString();
+        assertThat(done("GET", "/api/templates/" + made, null, signe)
+                        .at("/template/design")
+                        .asString())
+                .contains("Dear <b>{", "title=\\\"Despina\\\"")
+                .contains("}</b>, is Friday good?");
+    }
+
     @Test
     void withoutAPersonNothingIsFoundAndNamesArePointedOut() throws Exception {
         Map<String, Object> words = words("Dear Tobias,\n\nhow is it?");

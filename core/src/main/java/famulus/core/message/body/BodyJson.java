@@ -27,8 +27,10 @@ public final class BodyJson {
     public static final int VERSION = 1;
 
     private static final int LONGEST = 2_000_000;
-    private static final int MOST_BANDS = 400;
-    private static final int MOST_BLOCKS = 1000;
+    /** A body has no more rows than this. */
+    public static final int MOST_BANDS = 400;
+    /** A body has no more blocks than this. */
+    public static final int MOST_BLOCKS = 1000;
     static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder()
                             .maxNestingDepth(40)

@@ -12,10 +12,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jsoup.parser.Parser;
 
 /**
  * Puts fields in the places of words, throughout a message. Each of its texts is shown to somebody who says what to put where;
- * fields that stand there already are not shown, and stay. HTML and addresses are left as they are.
+ * fields that stand there already are not shown, and stay. Addresses are left as they are, and of HTML all but its words.
  */
 public final class Refilling extends Rewriting {
     /** Stands for each character of a field in what is shown. */
@@ -23,6 +26,14 @@ public final class Refilling extends Rewriting {
 
     /** Parts paragraphs in what is shown. */
     public static final char PARAGRAPH = '\u2029';
+
+    /** Takes a place in what is shown, and none on the screen. */
+    private static final char UNSEEN = '\u200b';
+    /** Tags, comments, and characters that are written in signs. */
+    private static final Pattern TAGS = Pattern.compile("<!--.*?-->|<[^>]*>|&#?\\w{1,12};", Pattern.DOTALL);
+    /** What begins or ends a line of its own. */
+    private static final Pattern PARTING = Pattern.compile(
+            "</?(?:p|div|h[1-6]|li|tr|td|th|br|blockquote|ul|ol|table)\\b", Pattern.CASE_INSENSITIVE);
 
     private final Function<SaidText, List<Refill>> refills;
 
@@ -119,6 +130,34 @@ public final class Refilling extends Rewriting {
     @Override
     String words(String key, String written) {
         return written.isBlank() ? written : Refill.into(written, 0, asked(key, written, List.of()));
+    }
+
+    /** The words of HTML are shown without its tags; no field reaches over one, nor into a word that is written in signs. */
+    @Override
+    String ownHtml(String key, String source) {
+        if (source.isBlank()) {
+            return source;
+        }
+        StringBuilder words = new StringBuilder(shown(source));
+        StringBuilder read = new StringBuilder(source);
+        Matcher tags = TAGS.matcher(source);
+        while (tags.find()) {
+            boolean parts = PARTING.matcher(tags.group()).lookingAt();
+            for (int at = tags.start(); at < tags.end(); at++) {
+                words.setCharAt(at, HIDDEN);
+                read.setCharAt(at, UNSEEN);
+            }
+            String sign = Parser.unescapeEntities(tags.group(), false);
+            if (parts || sign.length() == 1) {
+                read.setCharAt(tags.start(), parts ? PARAGRAPH : sign.charAt(0));
+            }
+        }
+        SaidText said = new SaidText(key, words.toString(), read.toString(), List.of());
+        List<Refill> put = refills.apply(said).stream()
+                .filter(refill -> words.substring(refill.start(), refill.end()).indexOf(HIDDEN) < 0)
+                .sorted(Comparator.comparingInt(Refill::start))
+                .toList();
+        return Refill.into(source, 0, put);
     }
 
     @Override

@@ -88,6 +88,11 @@ abstract class Rewriting {
         return new RichText(paragraphs);
     }
 
+    /** HTML by hand; as it is, unless its words are written anew. */
+    String ownHtml(String key, String source) {
+        return source;
+    }
+
     /** What a block holds, with its strings written anew. */
     final Content content(String id, Content content) {
         return switch (content) {
@@ -132,7 +137,7 @@ abstract class Rewriting {
                         links.align());
             case Content.Signature signature -> signature;
             case Content.Passage passage -> passage;
-            case Content.OwnHtml html -> html;
+            case Content.OwnHtml html -> new Content.OwnHtml(ownHtml(Keys.source(id), html.source()));
             case Content.Feed feed -> feed;
             case Content.Divider divider -> divider;
             case Content.Spacer spacer -> spacer;

@@ -51,6 +51,33 @@ class RefillingTest {
         });
     }
 
+    /** Of HTML the words are looked through, and its tags, addresses and fields stay as they are. */
+    @Test
+    void theWordsOfHtmlAreFilledToo() {
+        String html = "<p title=\"Ines\">Dear <b>Ines</b>, {person.last_name} &amp; In&euml;s</p><!-- Ines -->Ines";
+        Body body = new Body(List.of(new Band(
+                "a",
+                List.of(new Column(1, Column.Upright.TOP, List.of(Block.of("h", new Content.OwnHtml(html))))),
+                Look.USUAL,
+                "",
+                false)));
+        List<String> read = new ArrayList<>();
+        Texts filled = Refilling.of(new Texts("", "", "", Optional.of(body)), said -> {
+            read.add(said.source().replace("\u200b", "").replace("\u2029", "/"));
+            List<Refill> all = new ArrayList<>();
+            for (int at = said.words().indexOf("Ines"); at >= 0; at = said.words().indexOf("Ines", at + 1)) {
+                all.add(new Refill(at, at + 4, "{person.first_name}"));
+            }
+            return all;
+        });
+        Content.OwnHtml own = (Content.OwnHtml)
+                filled.body().orElseThrow().blocks().findFirst().orElseThrow().content();
+        assertThat(own.source())
+                .isEqualTo("<p title=\"Ines\">Dear <b>{person.first_name}</b>, {person.last_name} &amp; In&euml;s</p>"
+                        + "<!-- Ines -->{person.first_name}");
+        assertThat(read).containsExactly("/Dear Ines, {person.last_name} & Inës/Ines");
+    }
+
     /** What is bold in part stays words; who looks for values is told so. */
     @Test
     void noFieldReachesOverABreak() {
