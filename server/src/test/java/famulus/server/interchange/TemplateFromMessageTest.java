@@ -169,14 +169,12 @@ class TemplateFromMessageTest extends ServerTest {
                                 signe)
                         .get("design")
                         .asString());
-        UUID template = UUID.fromString(done("POST", "/api/templates", draft, signe)
-                .at("/template/id")
-                .asString());
+        UUID template = UUID.fromString(
+                done("POST", "/api/templates", draft, signe).at("/template/id").asString());
         String message = done("POST", "/api/messages", message(template, despina, null), signe)
                 .get("id")
                 .asString();
-        Map<String, Object> wanted =
-                Map.of("message", message, "withoutSignature", false, "withoutThread", false);
+        Map<String, Object> wanted = Map.of("message", message, "withoutSignature", false, "withoutThread", false);
         JsonNode read = read(wanted);
         assertThat(read.get("found").findValuesAsString("words")).containsExactly("Despina");
         assertThat(read.get("texts").toString()).doesNotContain("<p", "<b>");

@@ -31,6 +31,7 @@ public final class BodyJson {
     public static final int MOST_BANDS = 400;
     /** A body has no more blocks than this. */
     public static final int MOST_BLOCKS = 1000;
+
     static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder()
                             .maxNestingDepth(40)

@@ -32,8 +32,8 @@ public final class Refilling extends Rewriting {
     /** Tags, comments, and characters that are written in signs. */
     private static final Pattern TAGS = Pattern.compile("<!--.*?-->|<[^>]*>|&#?\\w{1,12};", Pattern.DOTALL);
     /** What begins or ends a line of its own. */
-    private static final Pattern PARTING = Pattern.compile(
-            "</?(?:p|div|h[1-6]|li|tr|td|th|br|blockquote|ul|ol|table)\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern PARTING =
+            Pattern.compile("</?(?:p|div|h[1-6]|li|tr|td|th|br|blockquote|ul|ol|table)\\b", Pattern.CASE_INSENSITIVE);
 
     private final Function<SaidText, List<Refill>> refills;
 

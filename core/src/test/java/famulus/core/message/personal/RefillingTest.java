@@ -65,7 +65,9 @@ class RefillingTest {
         Texts filled = Refilling.of(new Texts("", "", "", Optional.of(body)), said -> {
             read.add(said.source().replace("\u200b", "").replace("\u2029", "/"));
             List<Refill> all = new ArrayList<>();
-            for (int at = said.words().indexOf("Ines"); at >= 0; at = said.words().indexOf("Ines", at + 1)) {
+            for (int at = said.words().indexOf("Ines");
+                    at >= 0;
+                    at = said.words().indexOf("Ines", at + 1)) {
                 all.add(new Refill(at, at + 4, "{person.first_name}"));
             }
             return all;
