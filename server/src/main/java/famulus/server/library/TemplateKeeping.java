@@ -5,6 +5,7 @@ import famulus.core.field.Root;
 import famulus.core.merge.MergeParser;
 import famulus.server.library.TemplateMapper.IndexedTemplate;
 import famulus.server.materials.PictureService;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,24 +41,37 @@ class TemplateKeeping {
     void insert(Template template) {
         mapper.insert(template);
         mapper.insertWords(template);
-        index(template);
+        index(template, Optional.empty());
     }
 
-    /** Keeps a change; returns whether the template was still at its version. */
-    boolean update(Template template, UUID by) {
+    /**
+     * Keeps a change; returns whether the template was still at its version.
+     *
+     * @param ready what it says to others, who go on using that; empty for one that was never ready
+     */
+    boolean update(Template template, Optional<Template> ready, UUID by) {
         if (mapper.update(template, by) == 0) {
             return false;
         }
         mapper.updateWords(template);
-        index(template);
+        index(template, ready);
         return true;
     }
 
-    private void index(Template template) {
+    private void index(Template template, Optional<Template> ready) {
         found(template);
-        mapper.clearNames(template.id());
-        names(template).forEach((what, names) -> names.forEach(name -> mapper.insertName(template.id(), what, name)));
+        named(template, ready);
         pictures.shown(Mentioned.in(template.design()));
+    }
+
+    /** Keeps what a template names as it stands, and as others use it: neither may lose something of it. */
+    void named(Template template, Optional<Template> ready) {
+        Map<String, Set<String>> all = new HashMap<>();
+        Stream.concat(Stream.of(template), ready.stream())
+                .forEach(one -> names(one).forEach((what, names) -> all.computeIfAbsent(what, any -> new TreeSet<>())
+                        .addAll(names)));
+        mapper.clearNames(template.id());
+        all.forEach((what, names) -> names.forEach(name -> mapper.insertName(template.id(), what, name)));
     }
 
     /** Keeps what a template is found by. */

@@ -174,8 +174,10 @@ public class TemplateService {
         if (mapper.otherSitting(id, by.id(), now.minus(SITTING)) > 0) {
             mapper.keepVersion(id, version, TemplateVersionService.Reason.SITTING.name(), now);
         }
+        // What others use stays as it was marked ready.
+        Optional<Template> ready = Optional.ofNullable(before.readyVersion()).flatMap(one -> mapper.version(id, one));
         if (!keeping.update(
-                template(id, before.kind(), of, version, before.folder(), before.ownerId(), now), by.id())) {
+                template(id, before.kind(), of, version, before.folder(), before.ownerId(), now), ready, by.id())) {
             throw Refusal.changedMeanwhile(before.changedBy() + " has changed this template in the meantime.");
         }
         events.changed(id);

@@ -22,6 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TemplateVersionService {
     private final TemplateMapper mapper;
+    private final TemplateKeeping keeping;
     private final TemplateService templates;
     private final DraftReader drafts;
     private final StyleTexts inStyle;
@@ -33,6 +34,7 @@ public class TemplateVersionService {
 
     TemplateVersionService(
             TemplateMapper mapper,
+            TemplateKeeping keeping,
             TemplateService templates,
             DraftReader drafts,
             StyleTexts inStyle,
@@ -45,6 +47,7 @@ public class TemplateVersionService {
         this.sendable = sendable;
         this.texts = texts;
         this.mapper = mapper;
+        this.keeping = keeping;
         this.drafts = drafts;
         this.inStyle = inStyle;
         this.templates = templates;
@@ -117,6 +120,7 @@ public class TemplateVersionService {
         mapper.keepVersion(id, version, Reason.READY.name(), clock.instant());
         mapper.reason(id, version, Reason.READY.name());
         mapper.ready(id, version);
+        keeping.named(now, Optional.empty());
         if (now.kind().wraps()) {
             inStyle.wrap(now, by);
         } else if (now.kind() != TemplateKind.TEMPLATE) {

@@ -215,6 +215,36 @@ class KeptTextsTest extends ServerTest {
         assertThat(inItsPlace(frost, sun, signe).toString()).isEqualTo("{\"changed\":1}");
     }
 
+    /** What others use may not lose a passage because its owner has gone on without it. */
+    @Test
+    void aPassageThatOnlyTheReadyVersionHasIsInUse() throws Exception {
+        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees stay in")), signe);
+        UUID sun = add(TemplateKind.PASSAGE, "Sun", blocks(text("Bees fly")), signe);
+        ready(frost, 1, signe);
+        ready(sun, 1, signe);
+        UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
+        ready(letter, 1, signe);
+        Map<String, Object> changed = draft(TemplateKind.TEMPLATE, "Letter", blocks(text("Without it")));
+        done("PUT", "/api/templates/" + letter, Map.of("version", 1, "draft", changed), signe);
+
+        assertThat(done("GET", "/api/templates/" + frost + "/using", null, signe)
+                        .toString())
+                .contains("Letter");
+        assertThat(done("DELETE", "/api/templates/" + frost, null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("in-use");
+        assertThat(inItsPlace(frost, sun, signe).get("detail").asString()).contains("Mark it ready first");
+        assertThat(read(letter, dov)).contains("Bees stay in");
+
+        ready(letter, 2, signe);
+        done("DELETE", "/api/templates/" + frost, null, signe);
+        assertThat(done("GET", "/api/templates/" + frost, null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("missing");
+    }
+
     @Test
     void aPassageIsListedApartAndIsNothingToBeginAMessageFrom() throws Exception {
         add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees")), signe);
