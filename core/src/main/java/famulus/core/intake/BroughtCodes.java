@@ -118,7 +118,8 @@ public final class BroughtCodes {
                 : Optional.of(new Path(List.of(words.split("\\."))));
     }
 
-    private static String shown(String written) {
+    /** A code as it is read, of one as a text has it. */
+    public static String shown(String written) {
         return written.replace("&lt;", "<").replace("&gt;", ">");
     }
 }

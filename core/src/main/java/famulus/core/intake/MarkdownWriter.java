@@ -31,8 +31,6 @@ final class MarkdownWriter {
     /** An item stands in so far below its list: within bullets and numbers alike. */
     private static final int INDENT = 3;
 
-    private static final Pattern EDGES = Pattern.compile("^(\\s*)(.*?)(\\s*)$", Pattern.DOTALL);
-
     private final Function<String, String> pictures;
     private final Set<String> lost = new LinkedHashSet<>();
 
@@ -191,13 +189,15 @@ final class MarkdownWriter {
         if (marks.underline() || marks.strike() || !marks.colour().isEmpty() || marks.size() > 0) {
             lost.add("Underlines, strokes, colours and sizes of words.");
         }
-        Matcher edges = EDGES.matcher(run.text());
-        if (!edges.matches() || edges.group(2).isEmpty()) {
+        String words = run.text().strip();
+        if (words.isEmpty()) {
             return lines(run.text());
         }
-        String words = lines(escaped(edges.group(2)));
+        int begin = run.text().indexOf(words);
         String sign = marks.bold() && marks.italic() ? "***" : marks.bold() ? "**" : marks.italic() ? "*" : "";
-        return lines(edges.group(1)) + link(sign + words + sign, marks.link()) + lines(edges.group(3));
+        return lines(run.text().substring(0, begin))
+                + link(sign + lines(escaped(words)) + sign, marks.link())
+                + lines(run.text().substring(begin + words.length()));
     }
 
     private static String lines(String text) {

@@ -11,6 +11,7 @@ import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Column;
 import famulus.core.message.body.Column.Upright;
 import famulus.core.message.body.Content;
+import famulus.core.message.body.RichText.Paragraph;
 import famulus.core.message.body.RichText.Run;
 import famulus.core.message.body.UnreadableBody;
 import java.time.Duration;
@@ -33,6 +34,13 @@ class HtmlToRowsTest {
                                 .collect(Collectors.joining("/"))
                         : block.content().kind())
                 .collect(Collectors.joining("|"));
+    }
+
+    /** The first paragraph of a row. */
+    private static Paragraph paragraph(Band row) {
+        Content.Text text =
+                (Content.Text) row.columns().getFirst().blocks().getFirst().content();
+        return text.text().paragraphs().getFirst();
     }
 
     private static List<String> rows(Body body) {
@@ -67,31 +75,9 @@ class HtmlToRowsTest {
         assertThat(bands.get(2).columns())
                 .extracting(column -> column.blocks().getFirst().look().background())
                 .containsExactly("#eeeeee", "#010203");
-        assertThat(((Content.Text) bands.get(0)
-                                .columns()
-                                .getFirst()
-                                .blocks()
-                                .getFirst()
-                                .content())
-                        .text()
-                        .paragraphs()
-                        .getFirst()
-                        .runs()
-                        .getFirst()
-                        .marks()
-                        .colour())
-                .isEqualTo("#ffffff");
+        assertThat(paragraph(bands.get(0)).runs().getFirst().marks().colour()).isEqualTo("#ffffff");
         assertThat(rebuilt.lost()).isEmpty();
-        assertThat(((Content.Text) bands.get(1)
-                                .columns()
-                                .getFirst()
-                                .blocks()
-                                .getFirst()
-                                .content())
-                        .text()
-                        .paragraphs()
-                        .getFirst()
-                        .align())
+        assertThat(paragraph(bands.get(1)).align())
                 .as("a table in the middle of its page says nothing of its words")
                 .isEqualTo(Align.START);
     }

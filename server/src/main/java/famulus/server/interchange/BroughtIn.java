@@ -20,7 +20,6 @@ import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -232,27 +231,22 @@ class BroughtIn {
             throw Refusal.field("codes", "Put fields in the place of " + BroughtCodes.MOST + " codes at a time.");
         }
         Map<String, Path> paths = new HashMap<>();
-        List<String> unknown = new ArrayList<>();
         fields.forEach((code, field) -> {
             if (code.isBlank() || code.length() > LONGEST_CODE || field == null || field.isBlank()) {
                 return;
             }
             Path path = Path.of(field.strip());
-            if (catalogue.resolve(path, about).isPresent()) {
-                paths.put(code, path);
-            } else {
-                unknown.add(field);
+            if (catalogue.resolve(path, about).isEmpty()) {
+                throw Refusal.field("codes", "There is no field “" + field + "” for this kind of record.");
             }
+            paths.put(code, path);
         });
-        if (!unknown.isEmpty()) {
-            throw Refusal.field("codes", "There is no field “" + unknown.getFirst() + "” for this kind of record.");
-        }
         return paths;
     }
 
     private void remember(Map<String, Path> paths) {
         paths.forEach((code, path) -> {
-            String key = CodeFields.key(code.replace("&lt;", "<").replace("&gt;", ">"));
+            String key = CodeFields.key(BroughtCodes.shown(code));
             if (!key.isEmpty() && key.length() <= LONGEST_CODE) {
                 remembered.remember(key, path.toString());
             }

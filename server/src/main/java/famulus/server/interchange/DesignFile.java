@@ -1,6 +1,5 @@
 package famulus.server.interchange;
 
-import famulus.core.html.HtmlCleaner;
 import famulus.core.table.TextEncoding;
 import famulus.core.table.UnreadableTable;
 import famulus.server.interchange.MessageFile.ReadMessage;
@@ -15,6 +14,7 @@ import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.StandardCharsets;
 import java.nio.charset.UnsupportedCharsetException;
 import java.util.ArrayDeque;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
@@ -92,7 +92,7 @@ record DesignFile(
         });
         if (pages.isEmpty()) {
             throw PackedFile.refused(
-                    "There is no HTML page in this file. What Famulus has exported is imported under" + " Templates.");
+                    "There is no HTML page in this file. What Famulus has exported is imported under Templates.");
         }
         String page = wanted != null && pages.containsKey(wanted) ? wanted : first(pages);
         return new DesignFile(
@@ -107,7 +107,7 @@ record DesignFile(
     /** The one that a visitor would be shown, else the outermost. */
     private static String first(Map<String, byte[]> pages) {
         return pages.keySet().stream()
-                .min(java.util.Comparator.comparing((String name) ->
+                .min(Comparator.comparing((String name) ->
                                 !last(name).toLowerCase(Locale.ROOT).startsWith("index."))
                         .thenComparing(
                                 name -> name.chars().filter(one -> one == '/').count()))
@@ -182,10 +182,5 @@ record DesignFile(
         } catch (IllegalCharsetNameException | UnsupportedCharsetException unknown) {
             return Optional.empty();
         }
-    }
-
-    /** More than this no page has once its pictures lie beside it. */
-    static boolean isTooLong(String text) {
-        return text.length() > HtmlCleaner.LONGEST;
     }
 }

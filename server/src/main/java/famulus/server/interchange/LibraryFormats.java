@@ -25,14 +25,16 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.UUID;
-import java.util.zip.ZipEntry;
+import java.util.function.Function;
 import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Service;
 
@@ -85,10 +87,15 @@ class LibraryFormats {
         Set<String> names = new LinkedHashSet<>();
         Set<String> shown = new LinkedHashSet<>();
         StringBuilder leftOut = new StringBuilder(ALWAYS);
+        Map<String, String> places = new HashMap<>();
+        Function<String, String> lies = picture ->
+                format == Format.EMAIL ? "cid:" + picture + "@famulus" : places.computeIfAbsent(picture, this::lies);
         for (Template template : templates) {
-            Text text = text(template);
-            WrittenOut out = out(template, text, format);
-            entry(
+            MessageSource source = drafts.source(template);
+            Text text = new Text(
+                    template.subject(), template.body(), source.layout().map(Layout::design));
+            WrittenOut out = out(source, text, format, lies);
+            PackedFile.add(
                     zip,
                     unused(template.name(), format.ending, names),
                     format == Format.EMAIL
@@ -102,10 +109,10 @@ class LibraryFormats {
         for (String picture : shown) {
             Optional<PictureContent> content = pictures.content(picture);
             if (content.isPresent()) {
-                entry(zip, lies(picture), content.get().content());
+                PackedFile.add(zip, lies.apply(picture), content.get().content());
             }
         }
-        entry(zip, LEFT_OUT, leftOut.toString().getBytes(StandardCharsets.UTF_8));
+        PackedFile.add(zip, LEFT_OUT, leftOut.toString().getBytes(StandardCharsets.UTF_8));
         zip.finish();
     }
 
@@ -120,28 +127,16 @@ class LibraryFormats {
         }
     }
 
-    private Text text(Template template) {
-        MessageSource source = drafts.source(template);
-        return new Text(template.subject(), template.body(), source.layout().map(Layout::design));
-    }
-
-    private WrittenOut out(Template template, Text text, Format format) {
+    private static WrittenOut out(MessageSource source, Text text, Format format, Function<String, String> lies) {
         return switch (format) {
-            case MARKDOWN -> WrittenOut.markdown(text, this::lies);
+            case MARKDOWN -> WrittenOut.markdown(text, lies);
             case WORDS -> WrittenOut.words(text);
-            case HTML -> page(template, text, false);
-            case EMAIL -> page(template, text, true);
+            case HTML, EMAIL ->
+                WrittenOut.page(
+                        text,
+                        source.around().map(around -> around.design().style()).orElse(HouseStyle.BARE),
+                        lies);
         };
-    }
-
-    private WrittenOut page(Template template, Text text, boolean within) {
-        return WrittenOut.page(
-                text,
-                drafts.source(template)
-                        .around()
-                        .map(around -> around.design().style())
-                        .orElse(HouseStyle.BARE),
-                picture -> within ? "cid:" + picture + "@famulus" : lies(picture));
     }
 
     private String lies(String picture) {
@@ -215,14 +210,5 @@ class LibraryFormats {
             whole = bare + " " + number + ending;
         }
         return whole;
-    }
-
-    private static void entry(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
-        ZipEntry entry = new ZipEntry(name);
-        // The same templates make the same file, whenever they are taken out.
-        entry.setTime(0);
-        zip.putNextEntry(entry);
-        zip.write(bytes);
-        zip.closeEntry();
     }
 }

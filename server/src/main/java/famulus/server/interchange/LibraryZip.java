@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
-import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
@@ -33,23 +32,14 @@ record LibraryZip(LibraryFile library, Map<UUID, byte[]> bytes) {
             OutputStream to)
             throws IOException {
         ZipOutputStream zip = new ZipOutputStream(to);
-        entry(zip, LIBRARY, json.writerWithDefaultPrettyPrinter().writeValueAsBytes(library));
+        PackedFile.add(zip, LIBRARY, json.writerWithDefaultPrettyPrinter().writeValueAsBytes(library));
         for (LibraryFile.FileContent one : library.pictures()) {
-            entry(zip, PICTURES + one.id(), pictures.apply(one.id()));
+            PackedFile.add(zip, PICTURES + one.id(), pictures.apply(one.id()));
         }
         for (LibraryFile.FileContent one : library.files()) {
-            entry(zip, FILES + one.id(), files.apply(one.id()));
+            PackedFile.add(zip, FILES + one.id(), files.apply(one.id()));
         }
         zip.finish();
-    }
-
-    private static void entry(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
-        ZipEntry entry = new ZipEntry(name);
-        // The same templates make the same file, whenever they are taken out.
-        entry.setTime(0);
-        zip.putNextEntry(entry);
-        zip.write(bytes);
-        zip.closeEntry();
     }
 
     /**

@@ -6,8 +6,9 @@ import java.io.InputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
 
-/** Unpacks a zip file in memory, and no more of it than may be held there, however small it was packed. */
+/** A zip file: packs one, and unpacks one in memory, no more of it than may be held there, however small it was packed. */
 final class PackedFile {
     /** The largest file that is taken, in bytes. */
     static final int LARGEST = 64 << 20;
@@ -53,6 +54,15 @@ final class PackedFile {
             throw refused("This file is damaged: it ends too early, or what it says can’t be read.");
         }
         return entries;
+    }
+
+    /** Packs one thing more. The same things make the same file, whenever they are packed. */
+    static void add(ZipOutputStream zip, String name, byte[] content) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(0);
+        zip.putNextEntry(entry);
+        zip.write(content);
+        zip.closeEntry();
     }
 
     static Refusal refused(String sentence) {

@@ -26,7 +26,7 @@ class PicturesBrought {
     private static final int MOST = 200;
 
     private static final Pattern SOURCE = Pattern.compile(
-            "(<img\\b[^>]*?\\ssrc\\s*=\\s*)(?:\"([^\"]*+)\"|'([^']*+)'|([^\\s\"'>]++))", Pattern.CASE_INSENSITIVE);
+            "(<img\\b[^<>]*?\\ssrc\\s*=\\s*)(?:\"([^\"]*+)\"|'([^']*+)'|([^\\s\"'>]++))", Pattern.CASE_INSENSITIVE);
     private static final Pattern DRAWN =
             Pattern.compile("data:image/[a-z0-9.+-]{1,40};base64,(.*)", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
 

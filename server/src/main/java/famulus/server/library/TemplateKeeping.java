@@ -5,6 +5,7 @@ import famulus.core.field.Root;
 import famulus.core.merge.MergeParser;
 import famulus.server.library.TemplateMapper.IndexedTemplate;
 import famulus.server.materials.PictureService;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -64,8 +65,16 @@ class TemplateKeeping {
         pictures.shown(Mentioned.in(template.design()));
     }
 
+    /** Has others use a template as it stands, from now on. */
+    void ready(Template template, Instant at) {
+        mapper.keepVersion(template.id(), template.version(), TemplateVersionService.Reason.READY.name(), at);
+        mapper.reason(template.id(), template.version(), TemplateVersionService.Reason.READY.name());
+        mapper.ready(template.id(), template.version());
+        named(template, Optional.empty());
+    }
+
     /** Keeps what a template names as it stands, and as others use it: neither may lose something of it. */
-    void named(Template template, Optional<Template> ready) {
+    private void named(Template template, Optional<Template> ready) {
         Map<String, Set<String>> all = new HashMap<>();
         Stream.concat(Stream.of(template), ready.stream())
                 .forEach(one -> names(one).forEach((what, names) -> all.computeIfAbsent(what, any -> new TreeSet<>())

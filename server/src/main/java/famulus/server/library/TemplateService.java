@@ -279,9 +279,7 @@ public class TemplateService {
     /** Marks a template ready for everybody, where nothing stops it. */
     void readyIfSound(Template template, Instant at) {
         if (sendable.stops(template).isEmpty()) {
-            mapper.keepVersion(template.id(), template.version(), TemplateVersionService.Reason.READY.name(), at);
-            mapper.reason(template.id(), template.version(), TemplateVersionService.Reason.READY.name());
-            mapper.ready(template.id(), template.version());
+            keeping.ready(template, at);
             if (template.kind() != TemplateKind.TEMPLATE) {
                 texts.changed();
             }

@@ -117,10 +117,7 @@ public class TemplateVersionService {
             throw Refusal.changedMeanwhile(now.changedBy() + " has changed this template in the meantime.");
         }
         sendable.mustBeSendable(now);
-        mapper.keepVersion(id, version, Reason.READY.name(), clock.instant());
-        mapper.reason(id, version, Reason.READY.name());
-        mapper.ready(id, version);
-        keeping.named(now, Optional.empty());
+        keeping.ready(now, clock.instant());
         if (now.kind().wraps()) {
             inStyle.wrap(now, by);
         } else if (now.kind() != TemplateKind.TEMPLATE) {

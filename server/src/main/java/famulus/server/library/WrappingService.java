@@ -7,7 +7,6 @@ import famulus.core.message.body.HouseStyle;
 import famulus.core.message.body.HouseStyle.Wrapping;
 import famulus.core.message.body.Mode;
 import famulus.server.library.TemplateMapper.WrappingRow;
-import famulus.server.library.TemplateVersionService.Reason;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -28,6 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 class WrappingService {
     private final TemplateService templates;
     private final TemplateMapper mapper;
+    private final TemplateKeeping keeping;
     private final StyleTexts inStyle;
     private final HouseStyleService styles;
     private final Clock clock;
@@ -35,11 +35,13 @@ class WrappingService {
     WrappingService(
             TemplateService templates,
             TemplateMapper mapper,
+            TemplateKeeping keeping,
             StyleTexts inStyle,
             HouseStyleService styles,
             Clock clock) {
         this.templates = templates;
         this.mapper = mapper;
+        this.keeping = keeping;
         this.inStyle = inStyle;
         this.styles = styles;
         this.clock = clock;
@@ -121,8 +123,7 @@ class WrappingService {
     }
 
     private Template ready(Template template) {
-        mapper.keepVersion(template.id(), template.version(), Reason.READY.name(), clock.instant());
-        mapper.ready(template.id(), template.version());
+        keeping.ready(template, clock.instant());
         return templates.any(template.id());
     }
 }

@@ -15,9 +15,11 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.util.AopTestUtils;
@@ -28,6 +30,9 @@ import tools.jackson.databind.JsonNode;
 class BringInTest extends ServerTest {
     @Autowired
     private PictureService pictures;
+
+    @Autowired
+    private PicturesBrought brought;
 
     private JsonNode file(String name, byte[] bytes) throws Exception {
         return upload("/api/templates/bring-in/file", Map.of("name", name), bytes, signe);
@@ -252,5 +257,15 @@ class BringInTest extends ServerTest {
                         .at("/fields/file")
                         .asString())
                 .contains("1,000,000");
+    }
+
+    /** A page of beginnings of pictures takes no longer than another one. */
+    @Test
+    void picturesThatNeverEndAreReadInTime() {
+        byte[] page = bytes("<img ".repeat(180_000));
+        Assertions.assertTimeoutPreemptively(Duration.ofSeconds(20), () -> assertThat(
+                        brought.place(new String(page, StandardCharsets.UTF_8), "a", any -> Optional.empty(), signe)
+                                .pictures())
+                .isZero());
     }
 }

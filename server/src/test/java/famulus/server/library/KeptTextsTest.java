@@ -109,6 +109,12 @@ class KeptTextsTest extends ServerTest {
                 .isEqualTo("PASSAGE");
     }
 
+    private UUID readyPassage(String name, String words) throws Exception {
+        UUID passage = add(TemplateKind.PASSAGE, name, blocks(text(words)), signe);
+        ready(passage, 1, signe);
+        return passage;
+    }
+
     private JsonNode inItsPlace(UUID passage, UUID other, Colleague as) throws Exception {
         Map<String, Object> wanted = new HashMap<>();
         wanted.put("other", other);
@@ -176,10 +182,8 @@ class KeptTextsTest extends ServerTest {
 
     @Test
     void whereOneTemplateCantHaveTheOtherPassageNoneHas() throws Exception {
-        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees stay in")), signe);
-        UUID sun = add(TemplateKind.PASSAGE, "Sun", blocks(text("Bees fly")), signe);
-        ready(frost, 1, signe);
-        ready(sun, 1, signe);
+        UUID frost = readyPassage("Frost", "Bees stay in");
+        UUID sun = readyPassage("Sun", "Bees fly");
         UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
         UUID others = id(
                 done("POST", "/api/templates", draft(TemplateKind.TEMPLATE, "Dov’s own", blocks(passage(frost))), dov));
@@ -200,10 +204,8 @@ class KeptTextsTest extends ServerTest {
 
     @Test
     void whatOthersUseWithAPassageAsItWasKeepsThePassageThere() throws Exception {
-        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees stay in")), signe);
-        UUID sun = add(TemplateKind.PASSAGE, "Sun", blocks(text("Bees fly")), signe);
-        ready(frost, 1, signe);
-        ready(sun, 1, signe);
+        UUID frost = readyPassage("Frost", "Bees stay in");
+        UUID sun = readyPassage("Sun", "Bees fly");
         UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
         ready(letter, 1, signe);
         Map<String, Object> changed = draft(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)));
@@ -218,10 +220,8 @@ class KeptTextsTest extends ServerTest {
     /** What others use may not lose a passage because its owner has gone on without it. */
     @Test
     void aPassageThatOnlyTheReadyVersionHasIsInUse() throws Exception {
-        UUID frost = add(TemplateKind.PASSAGE, "Frost", blocks(text("Bees stay in")), signe);
-        UUID sun = add(TemplateKind.PASSAGE, "Sun", blocks(text("Bees fly")), signe);
-        ready(frost, 1, signe);
-        ready(sun, 1, signe);
+        UUID frost = readyPassage("Frost", "Bees stay in");
+        UUID sun = readyPassage("Sun", "Bees fly");
         UUID letter = add(TemplateKind.TEMPLATE, "Letter", blocks(passage(frost)), signe);
         ready(letter, 1, signe);
         Map<String, Object> changed = draft(TemplateKind.TEMPLATE, "Letter", blocks(text("Without it")));

@@ -30,7 +30,7 @@ public final class Refilling extends Rewriting {
     /** Takes a place in what is shown, and none on the screen. */
     private static final char UNSEEN = '\u200b';
     /** Tags, comments, and characters that are written in signs. */
-    private static final Pattern TAGS = Pattern.compile("<!--.*?-->|<[^>]*>|&#?\\w{1,12};", Pattern.DOTALL);
+    private static final Pattern TAGS = Pattern.compile("<!--.*?(?:-->|\\z)|<[^<>]*>|&#?\\w{1,12};", Pattern.DOTALL);
     /** What begins or ends a line of its own. */
     private static final Pattern PARTING =
             Pattern.compile("</?(?:p|div|h[1-6]|li|tr|td|th|br|blockquote|ul|ol|table)\\b", Pattern.CASE_INSENSITIVE);
