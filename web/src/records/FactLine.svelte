@@ -1,5 +1,6 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import type { Turns } from '../ui/turns';
   import RecordFinder from './RecordFinder.svelte';
   import FieldInput from './FieldInput.svelte';
 
@@ -8,11 +9,13 @@
     page,
     fact,
     used,
+    turns,
     onchanged,
   }: {
     page: Schemas['RecordPage'];
     fact: Schemas['Fact'];
     used: boolean;
+    turns: Turns;
     onchanged: (page: Schemas['RecordPage']) => void;
   } = $props();
 
@@ -40,11 +43,13 @@
   async function keep(value: string) {
     if (value === fact.stored) return close();
     try {
-      onchanged(
-        await ask('patch', '/api/records/{kind}/{id}', {
-          params: { kind: page.kind, id: page.id },
-          body: { version: page.version, values: { [fact.name]: value } },
-        }),
+      await turns.take(async () =>
+        onchanged(
+          await ask('patch', '/api/records/{kind}/{id}', {
+            params: { kind: page.kind, id: page.id },
+            body: { version: page.version, values: { [fact.name]: value } },
+          }),
+        ),
       );
       close();
     } catch (failure) {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
+  import { Turns } from '../ui/turns';
   import FactLine from './FactLine.svelte';
 
   /** The fields of a record, each changed in its place. */
@@ -13,6 +14,8 @@
     onchanged: (page: Schemas['RecordPage']) => void;
   } = $props();
 
+  /** Each value is kept with the state of the record that the one before it left. */
+  const turns = new Turns();
   const sections = $derived([...new Set(page.facts.map((fact) => fact.section))]);
 
   function isUsed(name: string): boolean {
@@ -26,7 +29,7 @@
     <h2>{section}</h2>
     <dl>
       {#each page.facts.filter((fact) => fact.section === section) as fact (fact.name)}
-        <FactLine {page} {fact} used={isUsed(fact.name)} {onchanged} />
+        <FactLine {page} {fact} {turns} used={isUsed(fact.name)} {onchanged} />
       {/each}
       {#if section === 'Details' && page.timeThere}
         <dt>Time there</dt>

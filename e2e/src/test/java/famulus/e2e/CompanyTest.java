@@ -4,7 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -134,6 +137,35 @@ class CompanyTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("Season opener");
         page.keyboard().press("Enter");
         assertThat(textbox(page, "Text of this message")).containsText("Dear Ms Okafor-Brandt,");
+    }
+
+    @Test
+    void twoValuesKeptQuicklyOneAfterTheOtherAreBothKept() {
+        Page page = openAs("Signe", "/people");
+        find(page, "Leopold Gosling");
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/records/contact/*", route -> {
+            if (route.request().method().equals("PATCH") && held.isEmpty()) {
+                held.add(route);
+            } else {
+                route.resume();
+            }
+        });
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Title")))
+                .click();
+        page.keyboard().type("Prof");
+        page.keyboard().press("Enter");
+        page.waitForCondition(() -> !held.isEmpty());
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Job title")))
+                .click();
+        page.keyboard().type("Head of the bottling hall");
+        page.keyboard().press("Enter");
+        held.getFirst().resume();
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Job title Head of the bottling hall")))
+                .isVisible();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Title Prof")))
+                .isVisible();
     }
 
     @Test
