@@ -269,3 +269,11 @@ create table house_fact (
   as_of  date not null,
   months integer check (months between 1 and 120)
 );
+
+-- The columns a colleague has chosen for the list of a kind: their names in order, parted by commas.
+create table list_column (
+  colleague_id uuid not null references colleague (id),
+  kind         varchar(20) not null,
+  columns      varchar(2000) not null,
+  primary key (colleague_id, kind)
+);

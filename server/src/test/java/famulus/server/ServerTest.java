@@ -99,6 +99,11 @@ public abstract class ServerTest {
     protected void startFromNothing() {
         sql.execute("set referential_integrity false");
         for (String table : List.of(
+                "record_list_member",
+                "record_list",
+                "field_change_before",
+                "field_change",
+                "list_column",
                 "colleague",
                 "house",
                 "failed_sign_in",

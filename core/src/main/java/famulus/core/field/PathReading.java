@@ -3,7 +3,9 @@ package famulus.core.field;
 import famulus.core.syntax.NearestNames;
 import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -11,19 +13,45 @@ import java.util.stream.Collectors;
 public final class PathReading {
     private final FieldCatalogue catalogue;
     private final About about;
+    private final List<Root> roots;
+    private final String asking;
     private final List<String> known;
 
     /** Reads paths of templates about one kind of record. */
     public PathReading(FieldCatalogue catalogue, About about) {
+        this(catalogue, about, about.roots(), "A template about " + described(about));
+    }
+
+    /**
+     * Reads paths of something else.
+     *
+     * @param about from where the paths go
+     * @param roots with which of the words that are possible there a path may begin
+     * @param asking who asks, at the beginning of a sentence, such as "A list of contacts"
+     */
+    public PathReading(FieldCatalogue catalogue, About about, List<Root> roots, String asking) {
         this.catalogue = catalogue;
         this.about = about;
-        this.known =
-                catalogue.reachable(about).keySet().stream().map(Path::toString).toList();
+        this.roots = List.copyOf(roots);
+        this.asking = asking;
+        this.known = reachable().keySet().stream().map(Path::toString).toList();
     }
 
     /** The field a path ends at. */
     public Optional<FieldDefinition> field(Path path) {
-        return catalogue.resolve(path, about);
+        return catalogue.resolve(path, about).filter(any -> begins(path));
+    }
+
+    /** Every path that can be offered, with the field it ends at. */
+    public Map<Path, FieldDefinition> reachable() {
+        Map<Path, FieldDefinition> reachable = new LinkedHashMap<>(catalogue.reachable(about));
+        reachable.keySet().removeIf(path -> !begins(path));
+        return reachable;
+    }
+
+    /** A day or a moment has no root. */
+    private boolean begins(Path path) {
+        return path.words().size() == 1 || Root.of(path).filter(roots::contains).isPresent();
     }
 
     /**
@@ -38,13 +66,12 @@ public final class PathReading {
             return renamed(path, today.get(), span);
         }
         Optional<Root> root = Root.of(path);
-        if (path.words().size() > 1 && root.isPresent() && !about.roots().contains(root.get())) {
-            String can = about.roots().stream().map(Root::word).collect(Collectors.joining(", "));
+        if (path.words().size() > 1 && root.isPresent() && !roots.contains(root.get())) {
+            String can = roots.stream().map(Root::word).collect(Collectors.joining(", "));
             return new Problem(
                     Problem.Code.FIELD_UNKNOWN,
                     span,
-                    "A template about " + described() + " has no " + root.get().word() + " to take “" + path
-                            + "” from. It can use " + can + ".",
+                    asking + " has no " + root.get().word() + " to take “" + path + "” from. It can use " + can + ".",
                     NearestNames.of(path.toString(), known));
         }
         return new Problem(
@@ -63,7 +90,7 @@ public final class PathReading {
                 .mendedBy(new Problem.Fix("Use " + today, span, today.toString()));
     }
 
-    private String described() {
+    private static String described(About about) {
         return switch (about) {
             case CONTACT -> "a contact";
             case LEAD -> "a lead";

@@ -4,15 +4,18 @@ import famulus.core.condition.Condition;
 import famulus.core.field.About;
 import famulus.core.field.Path;
 import famulus.core.message.MessageSource;
-import famulus.server.desk.ConditionService.ReadCondition;
-import famulus.server.desk.ConditionService.ShownVerb;
 import famulus.server.desk.StressService.StressChoice;
 import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
+import famulus.server.lists.ConditionService;
+import famulus.server.lists.ConditionService.Asked;
+import famulus.server.lists.ConditionService.ReadCondition;
+import famulus.server.lists.ConditionService.ShownVerb;
 import famulus.server.lists.FieldProfile;
 import famulus.server.lists.FieldProfileService;
 import famulus.server.lists.FieldProfileService.Filled;
 import famulus.server.lists.PeopleService.Counted;
+import famulus.server.lists.ShownCondition;
 import famulus.server.platform.ProgressLines;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -33,8 +36,6 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 @RequestMapping("/api/desk")
 class AnalysisController {
-    private static final int LONGEST_CONDITION = 10_000;
-
     private final ConditionService conditions;
     private final FieldProfileService profiles;
     private final StressService stress;
@@ -71,14 +72,10 @@ class AnalysisController {
     /** Reads a condition, says what is wrong with it, and for how many people it holds. */
     @PostMapping("/condition")
     ReadCondition condition(Colleague asking, @RequestBody ConditionRequest request) {
-        if (request.condition() != null) {
-            return conditions.read(request.about(), request.condition(), asking);
-        }
-        String written = request.written() == null ? "" : request.written();
-        if (written.length() > LONGEST_CONDITION) {
-            throw Refusal.field("condition", "This condition is too long.");
-        }
-        return conditions.read(request.about(), written, asking);
+        Asked people = conditions.people(request.about(), asking);
+        return request.condition() != null
+                ? conditions.read(people, request.condition())
+                : conditions.read(people, request.written() == null ? "" : request.written());
     }
 
     /** How many people have each field. */
@@ -131,9 +128,6 @@ class AnalysisController {
             content = @Content(mediaType = ProgressLines.TYPE, schema = @Schema(implementation = CountLine.class)))
     void exactCount(Colleague asking, @RequestBody ConditionRequest request, HttpServletResponse response) {
         String written = request.written() == null ? "" : request.written();
-        if (written.length() > LONGEST_CONDITION) {
-            throw Refusal.field("condition", "This condition is too long.");
-        }
         Condition condition = conditions.parsed(written);
         ProgressLines lines = new ProgressLines(response, json);
         int of = stress.total(request.about());

@@ -16,6 +16,9 @@ import famulus.core.merge.Operand;
 import famulus.core.merge.Program;
 import famulus.core.syntax.Span;
 import famulus.server.desk.Chip.Role;
+import famulus.server.lists.FoundField;
+import famulus.server.lists.ShownStep;
+import famulus.server.lists.TemplateConditions;
 import famulus.server.records.CrmKind;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -31,7 +34,7 @@ public final class Chips {
     static List<Chip> of(Program program, Set<Span> taken, FieldCatalogue catalogue, About about, CrmKind person) {
         List<Chip> chips = new ArrayList<>();
         program.fields().forEach(field -> chips.add(chip(field, catalogue, about, person)));
-        ConditionWords words = ProofService.words(catalogue, about);
+        ConditionWords words = new TemplateConditions(catalogue, about).words();
         List<Node.Choice> choices = program.choices();
         for (int at = 0; at < choices.size(); at++) {
             List<Node.Branch> branches = choices.get(at).branches();
@@ -111,7 +114,9 @@ public final class Chips {
                 label,
                 writeIn
                         ? "blank"
-                        : definition.map(one -> source(one, path.get(), person)).orElse("date"),
+                        : definition
+                                .map(one -> FoundField.source(one, path.get(), person))
+                                .orElse("date"),
                 terms.size() < 2 ? "" : fallback(terms, catalogue, about),
                 known,
                 type,
@@ -149,24 +154,7 @@ public final class Chips {
             case Operand.Figure figure ->
                 new ShownTerm("number", figure.number().toPlainString(), format, List.of());
             case Operand.Reference reference ->
-                new ShownTerm("field", reference.path().toString(), format, steps(reference.reckoning()));
-        };
-    }
-
-    static List<ShownStep> steps(Reckoning reckoning) {
-        return reckoning.steps().stream()
-                .map(step -> new ShownStep(step.number(), step.unit()))
-                .toList();
-    }
-
-    /** Whose field it is; {@code person} takes the mark of who it is. */
-    public static String source(FieldDefinition field, Path path, CrmKind person) {
-        if (path.words().size() == 1) {
-            return "date";
-        }
-        return switch (field.kind()) {
-            case PERSON -> person.word();
-            default -> field.kind().word();
+                new ShownTerm("field", reference.path().toString(), format, ShownStep.of(reference.reckoning()));
         };
     }
 }

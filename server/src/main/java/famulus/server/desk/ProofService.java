@@ -1,9 +1,7 @@
 package famulus.server.desk;
 
-import famulus.core.condition.ConditionWords;
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
-import famulus.core.field.FieldDefinition;
 import famulus.core.field.Path;
 import famulus.core.message.MergedMessage;
 import famulus.core.message.MessageProgram;
@@ -16,6 +14,7 @@ import famulus.core.proof.Note;
 import famulus.core.proof.ProofSubject;
 import famulus.server.desk.PreparedMessages.PreparedMessage;
 import famulus.server.library.KeptTextService;
+import famulus.server.lists.TemplateConditions;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.NeededData;
 import famulus.server.records.PeopleContext;
@@ -253,16 +252,8 @@ public class ProofService {
                 .orElse(source);
     }
 
-    /** Says conditions in words, with fields and choices as they are called today. */
-    static ConditionWords words(FieldCatalogue catalogue, About about) {
-        return new ConditionWords(path -> label(catalogue, path, about), path -> catalogue
-                .resolve(path, about)
-                .map(FieldDefinition::choices)
-                .orElse(List.of()));
-    }
-
     /** What a field is called; its path where there is none. */
     public static String label(FieldCatalogue catalogue, Path path, About about) {
-        return catalogue.resolve(path, about).map(FieldDefinition::label).orElse(path.toString());
+        return new TemplateConditions(catalogue, about).label(path);
     }
 }

@@ -11,6 +11,7 @@ import famulus.core.merge.Origin;
 import famulus.core.merge.Piece;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.desk.ShownPiece.ValuePlace;
+import famulus.server.lists.FoundField;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.records.SampleRecords;
@@ -33,7 +34,7 @@ final class ShownPieces {
                 asked
                         ? "ask"
                         : definition
-                                .map(one -> Chips.source(
+                                .map(one -> FoundField.source(
                                         one, piece.path().get(), proof.person().kind()))
                                 .orElse(""),
                 asked

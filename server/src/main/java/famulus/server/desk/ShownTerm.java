@@ -1,5 +1,6 @@
 package famulus.server.desk;
 
+import famulus.server.lists.ShownStep;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 

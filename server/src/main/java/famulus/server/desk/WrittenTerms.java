@@ -6,6 +6,7 @@ import famulus.core.merge.Node;
 import famulus.core.merge.Operand;
 import famulus.core.merge.Program;
 import famulus.core.syntax.Span;
+import famulus.server.lists.ShownCondition;
 import famulus.server.platform.Refusal;
 import java.util.ArrayList;
 import java.util.List;

@@ -37,6 +37,8 @@ class ExportService {
     private static final List<String> LINE =
             List.of("Line", "Quantity", "Unit", "Price", "Discount", "Tax", "Line note");
 
+    private static final int AT_ONCE = 500;
+
     private final RecordPortions portions;
     private final CatalogueService catalogue;
     private final DealService deals;
@@ -50,10 +52,12 @@ class ExportService {
     }
 
     /**
-     * Writes all records of a kind as CSV (RFC 4180): what can be imported again, and opened in a spreadsheet without anything
+     * Writes records of a kind as CSV (RFC 4180): what can be imported again, and opened in a spreadsheet without anything
      * in it being worked out. Dates are written by ISO 8601, choices by their labels. A deal has a row for each of its lines.
+     *
+     * @param which the records, a portion at a time
      */
-    void csv(CrmKind kind, Writer to, Colleague asking) throws IOException {
+    void csv(CrmKind kind, Iterable<List<UUID>> which, Writer to, Colleague asking) throws IOException {
         List<StoredField> fields = catalogue.fillable(kind);
         List<String> headings = new ArrayList<>(
                 fields.stream().map(field -> field.definition().label()).toList());
@@ -68,7 +72,7 @@ class ExportService {
         table.row(headings);
         Map<UUID, String> owners = team.all().stream().collect(Collectors.toMap(Colleague::id, Colleague::name));
         int count = 0;
-        for (List<UUID> ids : portions.of(kind)) {
+        for (List<UUID> ids : which) {
             Map<UUID, CrmRecord> records = portions.read(kind, ids);
             Map<UUID, List<String>> addresses = portions.addresses(kind, ids);
             Map<UUID, String> organisations = portions.organisations(records.values());
@@ -87,6 +91,20 @@ class ExportService {
         }
         table.flush();
         LOG.info("{} exported {} {}s as CSV", asking.name(), count, kind.word());
+    }
+
+    /** All records of a kind. */
+    Iterable<List<UUID>> all(CrmKind kind) {
+        return portions.of(kind);
+    }
+
+    /** Some records, a portion at a time. */
+    static Iterable<List<UUID>> some(List<UUID> ids) {
+        List<List<UUID>> portions = new ArrayList<>();
+        for (int from = 0; from < ids.size(); from += AT_ONCE) {
+            portions.add(ids.subList(from, Math.min(ids.size(), from + AT_ONCE)));
+        }
+        return portions;
     }
 
     private void rows(CrmKind kind, UUID id, List<String> cells, List<String> addresses, SafeCsv table) {
@@ -151,14 +169,15 @@ class ExportService {
     /**
      * Writes people or organisations as cards, see {@link CardWriter}.
      *
-     * @param one the one record; null for all of the kind
+     * @param which the records, a portion at a time
      */
-    void cards(CrmKind kind, UUID one, boolean newest, Writer to, Colleague asking) throws IOException {
+    void cards(CrmKind kind, Iterable<List<UUID>> which, boolean newest, Writer to, Colleague asking)
+            throws IOException {
         CardWriter writer = new CardWriter(to, newest);
         Map<String, FieldDefinition> fields = new HashMap<>();
         catalogue.fillable(kind).forEach(field -> fields.put(field.definition().name(), field.definition()));
         int count = 0;
-        for (List<UUID> ids : one == null ? portions.of(kind) : List.of(List.of(one))) {
+        for (List<UUID> ids : which) {
             Map<UUID, CrmRecord> records = portions.read(kind, ids);
             Map<UUID, List<String>> addresses = portions.addresses(kind, ids);
             Map<UUID, String> organisations = portions.organisations(records.values());

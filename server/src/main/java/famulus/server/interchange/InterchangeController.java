@@ -1,6 +1,8 @@
 package famulus.server.interchange;
 
 import famulus.server.interchange.ImportShown.ImportSettings;
+import famulus.server.lists.ChosenRecords;
+import famulus.server.lists.ChosenRecords.Choice;
 import famulus.server.platform.ProgressLines;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
@@ -16,6 +18,7 @@ import java.io.InputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.UUID;
 import java.util.function.IntConsumer;
 import org.slf4j.Logger;
@@ -43,11 +46,18 @@ class InterchangeController {
     private final ImportService imports;
     private final ImportRuns runs;
     private final ExportService exports;
+    private final ChosenRecords chosen;
     private final RecordService records;
     private final JsonMapper json;
 
     InterchangeController(
-            ImportService imports, ImportRuns runs, ExportService exports, RecordService records, JsonMapper json) {
+            ImportService imports,
+            ImportRuns runs,
+            ExportService exports,
+            ChosenRecords chosen,
+            RecordService records,
+            JsonMapper json) {
+        this.chosen = chosen;
         this.runs = runs;
         this.imports = imports;
         this.exports = exports;
@@ -146,7 +156,7 @@ class InterchangeController {
     /** All records of a kind as CSV. */
     @GetMapping(path = "/exports/{kind}.csv", produces = "text/csv")
     void csv(Colleague asking, @PathVariable CrmKind kind, HttpServletResponse response) throws IOException {
-        exports.csv(kind, file(response, kind.word() + "s.csv", "text/csv"), asking);
+        exports.csv(kind, exports.all(kind), file(response, kind.word() + "s.csv", "text/csv"), asking);
     }
 
     /** All people or organisations as cards, of version 4.0 or, for older programs, 3.0. */
@@ -157,7 +167,25 @@ class InterchangeController {
             @RequestParam(defaultValue = "4") int version,
             HttpServletResponse response)
             throws IOException {
-        exports.cards(kind, null, newest(kind, version), file(response, kind.word() + "s.vcf", "text/vcard"), asking);
+        boolean newest = newest(kind, version);
+        exports.cards(kind, exports.all(kind), newest, file(response, kind.word() + "s.vcf", "text/vcard"), asking);
+    }
+
+    /** Records that are chosen in a list, and what they are to be taken out as: {@code csv} or {@code vcf}. */
+    record ChosenExport(Choice choice, String as) {}
+
+    /** Those of a kind that are chosen in a list. */
+    @PostMapping("/exports/chosen")
+    void chosen(Colleague asking, @RequestBody ChosenExport wanted, HttpServletResponse response) throws IOException {
+        CrmKind kind = wanted.choice().kind();
+        boolean cards = "vcf".equals(wanted.as()) && newest(kind, 4);
+        List<UUID> ids = chosen.ids(wanted.choice(), Integer.MAX_VALUE, asking);
+        Iterable<List<UUID>> which = ExportService.some(ids);
+        if (cards) {
+            exports.cards(kind, which, true, file(response, kind.word() + "s.vcf", "text/vcard"), asking);
+        } else {
+            exports.csv(kind, which, file(response, kind.word() + "s.csv", "text/csv"), asking);
+        }
     }
 
     /** One of them as a card. */
@@ -171,7 +199,8 @@ class InterchangeController {
             throws IOException {
         boolean newest = newest(kind, version);
         String name = records.get(kind, id).name();
-        exports.cards(kind, id, newest, file(response, name + ".vcf", "text/vcard"), asking);
+        exports.cards(
+                kind, ExportService.some(List.of(id)), newest, file(response, name + ".vcf", "text/vcard"), asking);
     }
 
     private static boolean newest(CrmKind kind, int version) {

@@ -19,7 +19,6 @@ import famulus.core.proof.LeftOverNames;
 import famulus.core.proof.LeftOverNames.LeftOver;
 import famulus.core.proof.SaidNames;
 import famulus.core.prose.WrittenLanguage;
-import famulus.server.desk.Chips;
 import famulus.server.interchange.FoundInMessage.AcceptedField;
 import famulus.server.interchange.FoundInMessage.FieldChoice;
 import famulus.server.interchange.FoundInMessage.FoundPart;
@@ -31,6 +30,7 @@ import famulus.server.library.Draft;
 import famulus.server.library.ListWords;
 import famulus.server.library.TemplateLines.SubjectPart;
 import famulus.server.library.TemplateService;
+import famulus.server.lists.FoundField;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
@@ -275,7 +275,7 @@ class TemplateFromMessage {
         boolean theirs = OF_THE_READER.contains(root);
         return new FieldChoice(
                 proposed.field().label() + (theirs ? "" : ", " + root),
-                Chips.source(proposed.field(), proposed.path(), kind),
+                FoundField.source(proposed.field(), proposed.path(), kind),
                 proposed.written());
     }
 

@@ -1,5 +1,6 @@
 package famulus.server.lists;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -22,6 +23,20 @@ interface ListMapper {
     @Arg(column = "id", javaType = UUID.class)
     @Arg(column = "deal_id", javaType = UUID.class)
     List<PersonRow> people(@Param("sql") String sql, @Param("values") List<Object> values);
+
+    /** The records of a list. */
+    @Select("${sql}")
+    List<UUID> ids(@Param("sql") String sql, @Param("values") List<Object> values);
+
+    /** Those of some records, {@code wanted}, for which a statement is true. */
+    @Select(
+            """
+            select wanted.id
+            from unnest(#{ids,typeHandler=famulus.server.platform.IdentifiersTypeHandler}) as wanted(id)
+            where ${sql}
+            """)
+    List<UUID> among(
+            @Param("sql") String sql, @Param("values") List<Object> values, @Param("ids") Collection<UUID> ids);
 
     @Select("${sql}")
     int number(@Param("sql") String sql, @Param("values") List<Object> values);

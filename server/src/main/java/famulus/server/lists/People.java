@@ -42,7 +42,7 @@ final class People {
     private final Map<String, String> joins = new LinkedHashMap<>();
 
     /**
-     * People of one kind.
+     * People of one kind that a template could go to.
      *
      * @param kind contacts or leads; contacts for templates about deals
      * @param constants values that are the same for everybody: of the sender and the house
@@ -55,6 +55,26 @@ final class People {
             List<StoredField> fields,
             Function<Path, Optional<Value>> constants,
             Portion portion) {
+        this(
+                about,
+                kind,
+                catalogue,
+                fields,
+                constants,
+                portion,
+                about == About.DEAL
+                        ? RecordTables.deals(portion.limits().text())
+                        : RecordTables.people(kind, portion.limits().text()));
+    }
+
+    private People(
+            About about,
+            CrmKind kind,
+            FieldCatalogue catalogue,
+            List<StoredField> fields,
+            Function<Path, Optional<Value>> constants,
+            Portion portion,
+            String from) {
         this.portion = portion;
         this.about = about;
         this.kind = kind;
@@ -63,8 +83,41 @@ final class People {
         this.constants = constants;
         fields.forEach(field -> stored.computeIfAbsent(field.definition().kind(), any -> new LinkedHashMap<>())
                 .put(field.definition().name(), field));
+        joins.put("p", from);
+    }
+
+    /** The records of a list, with what belongs to them; deals are all of them, whether they have a main contact or not. */
+    static People listed(
+            RecordScope of,
+            FieldCatalogue catalogue,
+            List<StoredField> fields,
+            Function<Path, Optional<Value>> constants,
+            Portion portion) {
         String limits = portion.limits().text();
-        joins.put("p", ofDeals ? RecordTables.deals(limits) : RecordTables.people(kind, limits));
+        return switch (of.kind()) {
+            case CONTACT, LEAD -> new People(of.about(), of.kind(), catalogue, fields, constants, portion);
+            case DEAL ->
+                new People(
+                        of.about(), CrmKind.DEAL, catalogue, fields, constants, portion, RecordTables.allDeals(limits));
+            case ORGANISATION ->
+                new People(
+                        of.about(),
+                        CrmKind.ORGANISATION,
+                        catalogue,
+                        fields,
+                        constants,
+                        portion,
+                        RecordTables.organisations(limits));
+        };
+    }
+
+    /** The identifier of the record that the list has. */
+    String record() {
+        return switch (kind) {
+            case CONTACT, LEAD -> "p.id";
+            case DEAL -> "d.id";
+            case ORGANISATION -> "o.id";
+        };
     }
 
     /** The kinds of people a template could go to. */
@@ -134,6 +187,9 @@ final class People {
             return constants.apply(path).filter(value -> !value.missing()).flatMap(People::constant);
         }
         List<String> rest = path.words().subList(1, path.words().size());
+        if (kind == CrmKind.ORGANISATION) {
+            return root.get() == Root.ORGANISATION ? organisation(rest) : Optional.empty();
+        }
         return switch (root.get()) {
             case PERSON, CONTACT, LEAD -> person(rest);
             case DEAL -> kind == CrmKind.LEAD ? Optional.empty() : deal(rest);
@@ -162,7 +218,9 @@ final class People {
 
     private void needOrganisation() {
         needDeal();
-        need("o", RecordTables.ORGANISATION);
+        if (kind != CrmKind.ORGANISATION) {
+            need("o", RecordTables.ORGANISATION);
+        }
     }
 
     private Optional<SqlValue> person(List<String> words) {
@@ -177,7 +235,7 @@ final class People {
                     return Optional.of(text(Sql.of("e.address")));
                 }
                 case "company" -> {
-                    if (kind == CrmKind.CONTACT) {
+                    if (kind != CrmKind.LEAD) {
                         needOrganisation();
                         return Optional.of(text(Sql.of("o.name")));
                     }
@@ -188,7 +246,7 @@ final class People {
                 default -> {}
             }
         }
-        return field(kind.core(), "p", words);
+        return field(kind == CrmKind.LEAD ? RecordKind.LEAD : RecordKind.CONTACT, "p", words);
     }
 
     private Optional<SqlValue> deal(List<String> words) {

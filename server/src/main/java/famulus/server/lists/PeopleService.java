@@ -300,11 +300,12 @@ public class PeopleService {
 
     /** The time zones people are in; one that does not exist counts as the house's own. */
     private List<ZoneId> zones() {
-        return timeZones.all().stream()
-                .filter(ZONES::contains)
-                .sorted()
-                .map(ZoneId::of)
-                .toList();
+        return known(timeZones.all());
+    }
+
+    /** Those of some time zones that there are. */
+    static List<ZoneId> known(Collection<String> zones) {
+        return zones.stream().filter(ZONES::contains).sorted().map(ZoneId::of).toList();
     }
 
     private int number(Sql sql) {

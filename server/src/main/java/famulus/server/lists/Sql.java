@@ -41,11 +41,16 @@ record Sql(String text, List<Object> values) {
 
     /** The text for MyBatis: each question mark as a parameter of the list {@code values}. */
     String numbered() {
+        return numbered("values");
+    }
+
+    /** The same, of a list of another name. */
+    String numbered(String list) {
         StringBuilder numbered = new StringBuilder(text.length() + 16 * values.size());
         int number = 0;
         for (char c : text.toCharArray()) {
             if (c == '?') {
-                numbered.append("#{values[").append(number++).append("]}");
+                numbered.append("#{").append(list).append("[").append(number++).append("]}");
             } else {
                 numbered.append(c);
             }

@@ -11,8 +11,8 @@ import famulus.core.message.personal.NewValue;
 import famulus.core.message.personal.OwnTexts;
 import famulus.core.message.personal.StandingValue;
 import famulus.core.message.personal.TakenOver;
-import famulus.server.desk.Chips;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.lists.FoundField;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import java.util.ArrayList;
 import java.util.List;
@@ -90,7 +90,7 @@ record ShownHand(List<HandValue> values, List<HandChange> changes, List<NewerVal
     private static HandValue value(String key, Kept kept, MessageDraft draft) {
         Proof proof = draft.proof();
         String source = definition(kept, draft)
-                .map(one -> Chips.source(
+                .map(one -> FoundField.source(
                         one, Path.of(kept.value().path()), proof.person().kind()))
                 .orElse("date");
         return new HandValue(

@@ -86,11 +86,11 @@ class Landmarks {
 
     private Taken take(String list, CrmKind kind, String column) {
         List<String> places = new ArrayList<>();
-        List<String> next = mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), 0, 1);
+        List<String> next = mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), null, 0, 1);
         while (!next.isEmpty()) {
             places.add(next.getFirst());
             PlaceRange on = PlaceRange.all(false).from(places.getLast());
-            next = mapper.walk(kind.word(), column, on, List.of(), APART, 1);
+            next = mapper.walk(kind.word(), column, on, List.of(), null, APART, 1);
         }
         int something = mapper.countPlaces(kind.word(), column, PlaceRange.something(false));
         int nothing = mapper.countPlaces(kind.word(), column, PlaceRange.nothing());

@@ -6,6 +6,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 
 /** The columns of each kind's list, and what each is sorted by. */
@@ -35,8 +36,20 @@ enum ListColumns {
             new Column("people", "People", true, one -> Place.number(BigDecimal.valueOf(one.people()))),
             new Column("owner", "Owner", false, one -> Place.text(one.owner())));
 
+    /** The column of what a record is called, which every list has. */
+    static final String NAME = "name";
+    /** The column of the organisation something belongs to. */
+    static final String ORGANISATION_NAME = "organisation";
+    /** The column of who looks after something. */
+    static final String OWNER = "owner";
     /** The column that says when a person was written to. */
     static final String WRITTEN = "written";
+    /** The column that says how many contacts an organisation has. */
+    static final String PEOPLE = "people";
+    /** The column of a person's addresses. */
+    static final String EMAIL = "email";
+    /** The fields that lead to other records and can be columns. */
+    static final Set<String> RELATED = Set.of(ORGANISATION_NAME, OWNER);
 
     /**
      * A column of a list.
@@ -87,7 +100,8 @@ enum ListColumns {
         return asked.orElse(columns.getFirst());
     }
 
-    private static boolean isFigures(FieldType type) {
+    /** Whether values of a type are aligned to the right. */
+    static boolean isFigures(FieldType type) {
         return switch (type) {
             case NUMBER, MONEY, DATE -> true;
             default -> false;

@@ -1,10 +1,13 @@
 package famulus.server.records;
 
+import famulus.server.records.ChosenColumns.ColumnChoice;
 import famulus.server.records.DealService.DealLine;
 import famulus.server.records.DealService.DocumentState;
 import famulus.server.records.HistoryService.EntryKind;
 import famulus.server.records.HistoryService.HistoryPortion;
+import famulus.server.records.RecordListService.LedgerPart;
 import famulus.server.records.RecordListService.LedgerWindow;
+import famulus.server.records.RecordPageService.Fact;
 import famulus.server.records.RecordPageService.RecordPage;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -29,6 +32,7 @@ import org.springframework.web.bind.annotation.RestController;
 class RecordController {
     private final RecordService records;
     private final RecordListService lists;
+    private final ChosenColumns columns;
     private final PipelineService pipeline;
     private final RecordPageService pages;
     private final HistoryService history;
@@ -37,6 +41,7 @@ class RecordController {
     RecordController(
             RecordService records,
             RecordListService lists,
+            ChosenColumns columns,
             RecordPageService pages,
             HistoryService history,
             DealService deals,
@@ -44,6 +49,7 @@ class RecordController {
         this.pipeline = pipeline;
         this.records = records;
         this.lists = lists;
+        this.columns = columns;
         this.pages = pages;
         this.history = history;
         this.deals = deals;
@@ -73,7 +79,25 @@ class RecordController {
             @RequestParam(defaultValue = "false") boolean descending,
             @RequestParam(defaultValue = "0") int from,
             @RequestParam(defaultValue = "100") int most) {
-        return lists.lines(kind, search, sort, descending, from, most);
+        return lists.lines(kind, new LedgerPart(search, sort, descending, from, most), asking);
+    }
+
+    /** The columns the list of a kind can have, and those whoever asks has chosen. */
+    @GetMapping("/{kind}/columns")
+    ColumnChoice columns(Colleague asking, @PathVariable CrmKind kind) {
+        return columns.choice(kind, asking);
+    }
+
+    /** Names of columns in their order; none for those that everybody begins with. */
+    @PutMapping("/{kind}/columns")
+    ColumnChoice columns(Colleague asking, @PathVariable CrmKind kind, @RequestBody List<String> names) {
+        return columns.choose(kind, names, asking);
+    }
+
+    /** The fields that can be set for many records at once, with what can be chosen for each. */
+    @GetMapping("/{kind}/settable")
+    List<Fact> settable(Colleague asking, @PathVariable CrmKind kind) {
+        return pages.settable(kind);
     }
 
     @PostMapping("/{kind}")

@@ -51,12 +51,18 @@ interface RecordIndexMapper {
     @Delete("delete from record_place where kind = #{kind} and sorted_by = #{row.sortedBy} and place = #{row.place}")
     void delete(@Param("kind") String kind, @Param("row") PlaceRow row);
 
-    /** The places of a part of a list, in its order; of records that have all of the words, where some are asked for. */
+    /**
+     * The places of a part of a list, in its order.
+     *
+     * @param words of records that have all of these, where there are some
+     * @param narrowing of records that are shown; null for all
+     */
     List<String> walk(
             @Param("kind") String kind,
             @Param("column") String column,
             @Param("range") PlaceRange range,
             @Param("words") List<SearchWord> words,
+            @Param("narrowing") Narrowing narrowing,
             @Param("from") int from,
             @Param("most") int most);
 

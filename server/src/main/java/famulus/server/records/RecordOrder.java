@@ -4,9 +4,12 @@ import famulus.server.records.Landmarks.Taken;
 import famulus.server.search.Search;
 import famulus.server.search.SearchIndex;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -45,12 +48,20 @@ class RecordOrder {
      * Reads a window.
      *
      * @param typed what was looked for; may be empty
+     * @param narrowing which records are shown; null for all
      * @param column what the list is sorted by
      * @param from how many records to pass over
      * @param most how many to return
      */
-    Window window(CrmKind kind, String typed, String column, boolean descending, int from, int most) {
+    Window window(
+            CrmKind kind, String typed, Narrowing narrowing, String column, boolean descending, int from, int most) {
         Search found = search.find(kind.word(), typed, MOST_GATHERED);
+        return narrowing == null
+                ? window(kind, found, column, descending, from, most)
+                : narrowed(kind, found, narrowing, column, descending, from, most);
+    }
+
+    private Window window(CrmKind kind, Search found, String column, boolean descending, int from, int most) {
         if (found.all()) {
             int total = mapper.count(kind.word());
             return new Window(
@@ -65,28 +76,58 @@ class RecordOrder {
             return new Window(total, more, ids(part(places.subList(0, total), from, most)));
         }
         // Each word fits many; all of them together may fit few.
-        List<String> places = walked(kind, column, descending, found, Math.min(from + most, MOST_FOUND) + 1);
-        boolean more = places.size() > Math.min(from + most, MOST_FOUND);
+        return firstFound(kind, found, null, column, descending, from, most);
+    }
+
+    /** Of records that have some words and of those that are shown the fewer are gathered, the others are asked one by one. */
+    private Window narrowed(
+            CrmKind kind, Search found, Narrowing narrowing, String column, boolean descending, int from, int most) {
+        if (found.gathered()) {
+            return shown(column, descending, narrowing.among(found.found()), from, most);
+        }
+        Optional<Set<UUID>> few = narrowing.gathered(MOST_GATHERED);
+        if (few.isPresent() && found.all()) {
+            return shown(column, descending, few.get(), from, most);
+        }
+        if (!found.all()) {
+            return firstFound(kind, found, narrowing, column, descending, from, most);
+        }
+        List<String> places = walked(kind, column, descending, found, narrowing, from + most);
+        int total = places.size() < from + most ? places.size() : Math.max(places.size(), narrowing.number());
+        return new Window(total, false, ids(part(places, from, most)));
+    }
+
+    private Window shown(String column, boolean descending, Collection<UUID> records, int from, int most) {
+        List<String> places = sorted(mapper.placesOf(column, records), descending);
+        return new Window(places.size(), false, ids(part(places, from, most)));
+    }
+
+    private Window firstFound(
+            CrmKind kind, Search found, Narrowing narrowing, String column, boolean descending, int from, int most) {
+        int asked = Math.min(from + most, MOST_FOUND);
+        List<String> places = walked(kind, column, descending, found, narrowing, asked + 1);
+        boolean more = places.size() > asked;
         int total = more ? MOST_FOUND : places.size();
         return new Window(total, more, ids(part(places, from, Math.min(most, MOST_FOUND - from))));
     }
 
-    private List<String> walked(CrmKind kind, String column, boolean descending, Search found, int most) {
+    private List<String> walked(
+            CrmKind kind, String column, boolean descending, Search found, Narrowing narrowing, int most) {
         if (!descending) {
-            return mapper.walk(kind.word(), column, PlaceRange.all(false), found.words(), 0, most);
+            return mapper.walk(kind.word(), column, PlaceRange.all(false), found.words(), narrowing, 0, most);
         }
-        List<String> places =
-                new ArrayList<>(mapper.walk(kind.word(), column, PlaceRange.something(true), found.words(), 0, most));
+        List<String> places = new ArrayList<>(
+                mapper.walk(kind.word(), column, PlaceRange.something(true), found.words(), narrowing, 0, most));
         if (places.size() < most) {
-            places.addAll(
-                    mapper.walk(kind.word(), column, PlaceRange.nothing(), found.words(), 0, most - places.size()));
+            places.addAll(mapper.walk(
+                    kind.word(), column, PlaceRange.nothing(), found.words(), narrowing, 0, most - places.size()));
         }
         return places;
     }
 
     private List<String> up(CrmKind kind, String column, int from, int most, int total) {
         if (from < NEAR) {
-            return mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), from, most);
+            return mapper.walk(kind.word(), column, PlaceRange.all(false), List.of(), null, from, most);
         }
         List<String> places = from(landmarks.of(kind, column, total), kind, column, from, most);
         // Whoever looks at the very end is not shown less than there is because landmarks are a little old.
@@ -97,20 +138,20 @@ class RecordOrder {
 
     private List<String> from(Taken marks, CrmKind kind, String column, int from, int most) {
         PlaceRange on = PlaceRange.all(false).from(marks.before(from));
-        return mapper.walk(kind.word(), column, on, List.of(), marks.past(from), most);
+        return mapper.walk(kind.word(), column, on, List.of(), null, marks.past(from), most);
     }
 
     private List<String> down(CrmKind kind, String column, int from, int most, int total) {
         if (from < NEAR) {
             List<String> places = new ArrayList<>(
-                    mapper.walk(kind.word(), column, PlaceRange.something(true), List.of(), from, most));
+                    mapper.walk(kind.word(), column, PlaceRange.something(true), List.of(), null, from, most));
             if (places.size() == most) {
                 return places;
             }
             int something = mapper.countPlaces(kind.word(), column, PlaceRange.something(false));
             int passed = Math.max(0, from - something);
-            places.addAll(
-                    mapper.walk(kind.word(), column, PlaceRange.nothing(), List.of(), passed, most - places.size()));
+            places.addAll(mapper.walk(
+                    kind.word(), column, PlaceRange.nothing(), List.of(), null, passed, most - places.size()));
             return places;
         }
         int something = landmarks.of(kind, column, total).something();

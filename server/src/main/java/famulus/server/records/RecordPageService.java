@@ -238,6 +238,12 @@ public class RecordPageService {
                     .map(value -> printer.print(value, Optional.empty()))
                     .orElse(stored);
         }
+        return fact(field, stored, shown);
+    }
+
+    private Fact fact(StoredField field, String stored, String shown) {
+        boolean colleague =
+                field.definition().relation().filter(RecordKind.USER::equals).isPresent();
         List<ShownOption> choices = colleague
                 ? team.all().stream()
                         .filter(Colleague::active)
@@ -248,7 +254,7 @@ public class RecordPageService {
                         .map(one -> new ShownOption(one.code(), one.label()))
                         .toList();
         return new Fact(
-                name,
+                field.definition().name(),
                 field.definition().label(),
                 field.section(),
                 field.definition().type(),
@@ -258,6 +264,13 @@ public class RecordPageService {
                 field.required(),
                 field.most(),
                 choices);
+    }
+
+    /** The fields that can be set for many records of a kind at once, empty. */
+    List<Fact> settable(CrmKind kind) {
+        return catalogue.fillable(kind).stream()
+                .map(field -> fact(field, "", ""))
+                .toList();
     }
 
     private String timeThere(CrmRecord record, Merger printer) {

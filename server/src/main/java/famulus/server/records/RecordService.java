@@ -16,6 +16,7 @@ import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -36,6 +38,7 @@ public class RecordService {
     public static final String COUNTED = "records";
 
     private static final int MOST_ADDRESSES = 10;
+    private static final int AT_ONCE = 500;
 
     private final RecordStore store;
     private final CatalogueService catalogue;
@@ -185,6 +188,54 @@ public class RecordService {
         follow(before, get(kind, id));
         revisions.changed(COUNTED);
         events.tell("record", id.toString());
+    }
+
+    /**
+     * Changes one field of many records.
+     *
+     * @param typed what was typed for each; an empty text clears the field
+     * @param done told how many have been changed, now and then
+     * @return what the field of each holds now, in its stored form
+     */
+    @Transactional
+    public Map<UUID, String> changeEach(CrmKind kind, String field, Map<UUID, String> typed, IntConsumer done) {
+        Map<String, Map<StoredField, String>> read = new HashMap<>();
+        Map<UUID, String> now = new LinkedHashMap<>();
+        List<UUID> all = List.copyOf(typed.keySet());
+        for (int from = 0; from < all.size(); from += AT_ONCE) {
+            List<UUID> some = all.subList(from, Math.min(all.size(), from + AT_ONCE));
+            Map<UUID, CrmRecord> before = all(kind, some);
+            for (CrmRecord record : before.values()) {
+                Map<StoredField, String> stored =
+                        read.computeIfAbsent(typed.get(record.id()), text -> sound(kind, field, text));
+                refuseRetired(stored, record);
+                store.update(kind, record.id(), record.version(), stored);
+                now.put(record.id(), stored.values().iterator().next());
+            }
+            index.keep(kind, before.keySet());
+            Map<UUID, CrmRecord> after = all(kind, some);
+            before.forEach((id, record) -> follow(record, after.get(id)));
+            done.accept(now.size());
+        }
+        revisions.changed(COUNTED);
+        return now;
+    }
+
+    private Map<StoredField, String> sound(CrmKind kind, String field, String text) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        Map<StoredField, String> stored = read(kind, Map.of(field, text), wrong);
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
+        return stored;
+    }
+
+    private static void refuseRetired(Map<StoredField, String> stored, CrmRecord before) {
+        Map<String, String> wrong = new LinkedHashMap<>();
+        refuseRetired(stored, before.stored(), wrong);
+        if (!wrong.isEmpty()) {
+            throw Refusal.fields(wrong);
+        }
     }
 
     /** Puts right what is kept of other records because of this one. */

@@ -51,6 +51,18 @@ public final class RecordTables {
                 + " d join deal_contact dm on dm.deal_id = d.id and dm.is_main join contact p on p.id = dm.contact_id";
     }
 
+    /** All deals, limited like {@link #people}, with their main contacts where they have one. */
+    public static String allDeals(String limits) {
+        return "from " + some("deal", limits)
+                + " d left join deal_contact dm on dm.deal_id = d.id and dm.is_main"
+                + " left join contact p on p.id = dm.contact_id";
+    }
+
+    /** Organisations, limited like {@link #people}. */
+    public static String organisations(String limits) {
+        return "from " + some("organisation", limits) + " o";
+    }
+
     private static String some(String table, String limits) {
         return limits.isEmpty() ? table : "(select * from " + table + " x" + limits + ")";
     }

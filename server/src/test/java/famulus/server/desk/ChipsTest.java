@@ -11,6 +11,7 @@ import famulus.core.field.RecordKind;
 import famulus.core.merge.MergeParser;
 import famulus.core.syntax.Span;
 import famulus.server.desk.Chip.Role;
+import famulus.server.lists.ShownStep;
 import famulus.server.records.CrmKind;
 import java.util.List;
 import java.util.Set;

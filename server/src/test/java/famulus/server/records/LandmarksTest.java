@@ -34,11 +34,11 @@ class LandmarksTest {
     @BeforeEach
     void aListOfNumberedPlaces() {
         when(clock.instant()).thenAnswer(any -> now);
-        when(mapper.walk(anyString(), anyString(), any(), any(), anyInt(), anyInt()))
+        when(mapper.walk(anyString(), anyString(), any(), any(), any(), anyInt(), anyInt()))
                 .thenAnswer(call -> {
                     PlaceRange range = call.getArgument(2);
-                    int from = call.getArgument(4);
-                    int most = call.getArgument(5);
+                    int from = call.getArgument(5);
+                    int most = call.getArgument(6);
                     int first = range.from().isEmpty()
                             ? 0
                             : Integer.parseInt(range.from().substring(1));

@@ -8,9 +8,11 @@ import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
 import famulus.server.ServerTest;
 import famulus.server.records.RecordListService.LedgerLine;
+import famulus.server.records.RecordListService.LedgerPart;
 import famulus.server.records.RecordListService.LedgerWindow;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -18,8 +20,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -122,7 +126,10 @@ class RecordListTest extends ServerTest {
     }
 
     private List<String> window(String search, String column, boolean descending, int from, int most) {
-        return lists.lines(CrmKind.CONTACT, search, column, descending, from, most).lines().stream()
+        return lists
+                .lines(CrmKind.CONTACT, new LedgerPart(search, column, descending, from, most), signe)
+                .lines()
+                .stream()
                 .map(LedgerLine::id)
                 .map(UUID::toString)
                 .toList();
@@ -135,6 +142,65 @@ class RecordListTest extends ServerTest {
         whatIsLookedForIsSortedLikeTheWholeList();
         whatFitsVeryManyIsShownInPart();
         oneAfterAnotherTheyAreInTheSameOrder();
+        whatIsNarrowedIsSortedLikeTheWholeList();
+    }
+
+    /** Contacts whose surname ends so, said in SQL of each; too many to be gathered, however few they are. */
+    private record Ending(String end, int number, Map<UUID, String> byId) implements Narrowing {
+        @Override
+        public String sql() {
+            return "exists (select 1 from contact n where n.id = " + RECORD
+                    + " and right(n.last_name, 1) = #{narrowing.values[0]})";
+        }
+
+        @Override
+        public List<Object> values() {
+            return List.of(end);
+        }
+
+        @Override
+        public Optional<Set<UUID>> gathered(int most) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Set<UUID> among(Collection<UUID> records) {
+            return records.stream().filter(id -> byId.get(id).endsWith(end)).collect(Collectors.toSet());
+        }
+    }
+
+    private void whatIsNarrowedIsSortedLikeTheWholeList() {
+        isNarrowed("", "name", false);
+        isNarrowed("", "job_title", true);
+        isNarrowed("", "hectares", true);
+        isNarrowed("n", "hectares", false);
+    }
+
+    private void isNarrowed(String search, String column, boolean descending) {
+        Map<String, Map<String, String>> byId = new HashMap<>();
+        kept.forEach(one -> byId.put(one.get("id"), one));
+        List<String> fitting = new ArrayList<>(sorted(column, descending));
+        fitting.removeIf(id -> !byId.get(id).get("last_name").endsWith("7"));
+        Map<UUID, String> surnames = new HashMap<>();
+        kept.forEach(one -> surnames.put(UUID.fromString(one.get("id")), one.get("last_name")));
+        Narrowing ending = new Ending("7", fitting.size() + 3, surnames);
+
+        LedgerPart first = new LedgerPart(search, column, descending, 0, 50);
+        assertThat(lists.lines(CrmKind.CONTACT, first, ending, signe).total())
+                .isEqualTo(search.isEmpty() ? fitting.size() + 3 : fitting.size());
+        for (int from : List.of(0, 37, fitting.size() - 20)) {
+            LedgerPart part = new LedgerPart(search, column, descending, from, 50);
+            LedgerWindow window = lists.lines(CrmKind.CONTACT, part, ending, signe);
+            assertThat(window.lines())
+                    .extracting(line -> line.id().toString())
+                    .isEqualTo(fitting.subList(from, Math.min(fitting.size(), from + 50)));
+        }
+        // Whoever has come to the end knows how many there are.
+        LedgerPart last = new LedgerPart(search, column, descending, fitting.size() - 20, 50);
+        assertThat(lists.lines(CrmKind.CONTACT, last, ending, signe).total()).isEqualTo(fitting.size());
+        assertThat(lists.all(CrmKind.CONTACT, search, ending))
+                .containsExactlyInAnyOrderElementsOf(
+                        fitting.stream().map(UUID::fromString).toList());
     }
 
     private void everyWindowIsAPartOfTheWholeList() {
@@ -168,7 +234,7 @@ class RecordListTest extends ServerTest {
         kept.forEach(one -> byId.put(one.get("id"), one));
         fitting.removeIf(id -> !fits(byId.get(id), search));
 
-        LedgerWindow window = lists.lines(CrmKind.CONTACT, search, column, descending, 0, 50);
+        LedgerWindow window = lists.lines(CrmKind.CONTACT, new LedgerPart(search, column, descending, 0, 50), signe);
 
         assertThat(window.total()).isEqualTo(fitting.size());
         assertThat(window.more()).isFalse();
@@ -191,7 +257,7 @@ class RecordListTest extends ServerTest {
     private void isShownInPart(String search, String column, boolean descending) {
         List<String> whole = sorted(column, descending);
 
-        LedgerWindow window = lists.lines(CrmKind.CONTACT, search, column, descending, 0, 100);
+        LedgerWindow window = lists.lines(CrmKind.CONTACT, new LedgerPart(search, column, descending, 0, 100), signe);
 
         assertThat(window.total()).isEqualTo(RecordOrder.MOST_FOUND);
         assertThat(window.more()).isTrue();
@@ -262,9 +328,10 @@ class RecordListTest extends ServerTest {
                     Map.of("version", 1, "values", Map.of("organisation", organisation.toString())),
                     signe);
         }
-        assertThat(lists.lines(CrmKind.CONTACT, "larkf", "name", false, 0, 1).total())
+        assertThat(lists.lines(CrmKind.CONTACT, new LedgerPart("larkf", "name", false, 0, 1), signe)
+                        .total())
                 .isEqualTo(260);
-        assertThat(lists.lines(CrmKind.ORGANISATION, "", "people", true, 0, 1)
+        assertThat(lists.lines(CrmKind.ORGANISATION, new LedgerPart("", "people", true, 0, 1), signe)
                         .lines()
                         .getFirst()
                         .cells())
@@ -275,10 +342,12 @@ class RecordListTest extends ServerTest {
                 "/api/records/organisation/" + organisation,
                 Map.of("version", 1, "values", Map.of("name", "Wrenhill")),
                 signe);
-        await().until(() ->
-                lists.lines(CrmKind.CONTACT, "wrenh", "name", false, 0, 1).total() == 260);
+        await().until(() -> lists.lines(CrmKind.CONTACT, new LedgerPart("wrenh", "name", false, 0, 1), signe)
+                        .total()
+                == 260);
 
-        assertThat(lists.lines(CrmKind.CONTACT, "larkf", "name", false, 0, 1).total())
+        assertThat(lists.lines(CrmKind.CONTACT, new LedgerPart("larkf", "name", false, 0, 1), signe)
+                        .total())
                 .isZero();
     }
 }

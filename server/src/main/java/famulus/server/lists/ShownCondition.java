@@ -1,4 +1,4 @@
-package famulus.server.desk;
+package famulus.server.lists;
 
 import famulus.core.calendar.Reckoning;
 import famulus.core.condition.Condition;
@@ -49,7 +49,7 @@ public record ShownCondition(
                         "comparison",
                         List.of(),
                         comparison.subject().path().toString(),
-                        Chips.steps(comparison.subject()),
+                        ShownStep.of(comparison.subject()),
                         comparison.verb(),
                         comparison.values().stream().map(ShownCondition::of).toList());
         };
@@ -67,7 +67,7 @@ public record ShownCondition(
                 new ShownMeasure("number", figure.number().toPlainString(), figure.currency(), List.of());
             case Measure.Answer answer -> new ShownMeasure(answer.yes() ? "yes" : "no", "", "", List.of());
             case Measure.Other other ->
-                new ShownMeasure("field", other.reckoning().path().toString(), "", Chips.steps(other.reckoning()));
+                new ShownMeasure("field", other.reckoning().path().toString(), "", ShownStep.of(other.reckoning()));
         };
     }
 
@@ -135,7 +135,7 @@ public record ShownCondition(
     }
 
     /** A number as a person types one; others, such as one of a billion digits, are none. */
-    static BigDecimal number(String typed) {
+    public static BigDecimal number(String typed) {
         String plain = typed.strip().replace(',', '.');
         if (!plain.matches("[+-]?\\d{1,18}(\\.\\d{1,9})?")) {
             throw Refusal.field("condition", "“" + shortened(typed) + "” is not a number.");

@@ -1,0 +1,313 @@
+package famulus.server.lists;
+
+import famulus.core.calendar.Reckoner;
+import famulus.core.condition.Condition;
+import famulus.core.field.About;
+import famulus.core.field.FieldCatalogue;
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.MergeContext;
+import famulus.core.field.Path;
+import famulus.server.company.HolidayService;
+import famulus.server.lists.PeopleService.Counted;
+import famulus.server.lists.Sampling.Estimate;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CatalogueService;
+import famulus.server.records.CrmKind;
+import famulus.server.records.Narrowing;
+import famulus.server.records.PeopleContext;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.records.PeopleZones;
+import famulus.server.records.RecordWalk;
+import famulus.server.team.Colleague;
+import famulus.server.team.House;
+import famulus.server.team.TeamService;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** The records of a list that a condition holds for: counted, gathered, or asked one by one while the list is read. */
+@Service
+public class RecordFilterService {
+    private final ListMapper mapper;
+    private final CatalogueService catalogues;
+    private final PeopleContext contexts;
+    private final PeopleService people;
+    private final PeopleZones timeZones;
+    private final TeamService team;
+    private final HolidayService holidays;
+    private final RecordWalk walk;
+    private final Clock clock;
+
+    RecordFilterService(
+            ListMapper mapper,
+            CatalogueService catalogues,
+            PeopleContext contexts,
+            PeopleService people,
+            PeopleZones timeZones,
+            TeamService team,
+            HolidayService holidays,
+            RecordWalk walk,
+            Clock clock) {
+        this.mapper = mapper;
+        this.catalogues = catalogues;
+        this.contexts = contexts;
+        this.people = people;
+        this.timeZones = timeZones;
+        this.team = team;
+        this.holidays = holidays;
+        this.walk = walk;
+        this.clock = clock;
+    }
+
+    /** The records a condition holds for. */
+    public interface Filtered extends Narrowing {
+        /** How many they are: of very many an estimate. */
+        Counted counted();
+
+        /** How many they are, however many. */
+        Counted countedExactly();
+
+        /** All of them, in no particular order. */
+        List<UUID> all();
+    }
+
+    /** The fields that a list can be asked for, with what each path ends at. */
+    public Map<Path, FieldDefinition> fields(RecordScope scope, Colleague asking) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        People records = records(scope, asking, Portion.ALL);
+        Map<Path, FieldDefinition> fields =
+                new LinkedHashMap<>(scope.paths(catalogue).reachable());
+        fields.keySet()
+                .removeIf(path -> path.words().size() > 1 && records.value(path).isEmpty());
+        return fields;
+    }
+
+    /** How many records a list has. */
+    public int total(RecordScope scope) {
+        return walk.count(List.of(scope.kind()), false);
+    }
+
+    /**
+     * The records a condition holds for; refused where it can't be worked out for so many.
+     *
+     * @param asking who looks at the list, whose own details the condition may name
+     */
+    public Filtered filtered(RecordScope scope, Condition condition, Colleague asking) {
+        return filtered(scope, Optional.of(condition), Optional.empty(), asking);
+    }
+
+    /**
+     * The records a condition holds for that are on a fixed list.
+     *
+     * @param condition nothing for all that are on the list
+     * @param list nothing for all that the condition holds for
+     */
+    Filtered filtered(RecordScope scope, Optional<Condition> condition, Optional<UUID> list, Colleague asking) {
+        People all = records(scope, asking, Portion.ALL);
+        Optional<Sql> where = condition.isEmpty() ? Optional.of(Sql.TRUE) : compiled(scope, condition.get(), all);
+        Filtered filtered = where.<Filtered>map(
+                        sql -> new InSql(scope, condition, list, asking, all, on(list, all, sql)))
+                .orElseGet(() -> new Judged(judged(scope, condition.orElseThrow(), asking), total(scope)));
+        return where.isEmpty() && list.isPresent()
+                ? new Judged(filtered(scope, Optional.empty(), list, asking).among(filtered.all()), total(scope))
+                : filtered;
+    }
+
+    private static Sql on(Optional<UUID> list, People records, Sql where) {
+        return list.map(id -> Sql.put(
+                        "(exists (select 1 from record_list_member rm where rm.record_id = " + records.record()
+                                + " and rm.list_id = %s) and %s)",
+                        Sql.of("?", id),
+                        where))
+                .orElse(where);
+    }
+
+    private Set<UUID> judged(RecordScope scope, Condition condition, Colleague asking) {
+        if (!scope.kind().isPerson()) {
+            throw Refusal.field(
+                    "condition",
+                    "This can’t be asked of " + scope.called()
+                            + ": working days and greetings are only known for people. Use days.");
+        }
+        if (total(scope) > Sampling.FEW) {
+            throw Refusal.field(
+                    "condition",
+                    "With so many " + scope.called()
+                            + " this takes too long: it has to be worked out for each one. Use days, not working days.");
+        }
+        About about = scope.about();
+        return people.matching(about, condition, asking, false).stream()
+                .map(For::id)
+                .collect(Collectors.toSet());
+    }
+
+    private People records(RecordScope scope, Colleague asking, Portion portion) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        MergeContext constants = contexts.sameForAll(asking, catalogue);
+        return People.listed(scope, catalogue, catalogues.fields(), constants::value, portion);
+    }
+
+    private Optional<Sql> compiled(RecordScope scope, Condition condition, People records) {
+        House house = team.house();
+        Reckoner reckoner = new Reckoner(clock.instant(), house.zone(), holidays.of(house.country()));
+        List<ZoneId> zones = scope.kind() == CrmKind.ORGANISATION ? List.of() : PeopleService.known(timeZones.all());
+        return ConditionSql.of(condition, records, reckoner, zones);
+    }
+
+    private List<UUID> ids(Sql sql) {
+        return mapper.ids(sql.numbered(), sql.values());
+    }
+
+    private int count(Sql sql) {
+        return mapper.number(sql.numbered(), sql.values());
+    }
+
+    /** What SQL can say. */
+    private final class InSql implements Filtered {
+        private final RecordScope scope;
+        private final Optional<Condition> condition;
+        private final Optional<UUID> list;
+        private final Colleague asking;
+        private final People all;
+        private final Sql where;
+        private Counted counted;
+
+        InSql(
+                RecordScope scope,
+                Optional<Condition> condition,
+                Optional<UUID> list,
+                Colleague asking,
+                People all,
+                Sql where) {
+            this.scope = scope;
+            this.condition = condition;
+            this.list = list;
+            this.asking = asking;
+            this.all = all;
+            this.where = where;
+        }
+
+        private Sql at(String record) {
+            return Sql.put(
+                    "exists (select 1 %s where " + all.record() + " = " + record + " and %s)", all.from(), where);
+        }
+
+        @Override
+        public String sql() {
+            return at(RECORD).numbered("narrowing.values");
+        }
+
+        @Override
+        public List<Object> values() {
+            return at(RECORD).values();
+        }
+
+        @Override
+        public Counted counted() {
+            if (counted == null) {
+                int of = total(scope);
+                counted = of <= Sampling.FEW || list.isPresent() ? countedExactly() : estimated(of);
+            }
+            return counted;
+        }
+
+        private Counted estimated(int of) {
+            Portion some = Portion.some(Sampling.SAMPLE);
+            People sample = records(scope, asking, some);
+            Sql holding = compiled(scope, condition.orElseThrow(), sample).orElseThrow();
+            int holds = count(Sql.put("select count(*) %s where %s", sample.from(), holding));
+            Sampling sampling = new Sampling(Map.of(scope.kind(), of), Sampling.SAMPLE);
+            Estimate estimate = sampling.estimate(Map.of(scope.kind(), Sampling.SAMPLE), Map.of(scope.kind(), holds));
+            return new Counted(estimate.number(), of, estimate.error());
+        }
+
+        @Override
+        public Counted countedExactly() {
+            return new Counted(count(Sql.put("select count(*) %s where %s", all.from(), where)), total(scope), 0);
+        }
+
+        @Override
+        public int number() {
+            return counted().holds();
+        }
+
+        @Override
+        public Optional<Set<UUID>> gathered(int most) {
+            Counted about = counted();
+            // Where surely more hold, nobody reads so many for nothing.
+            if (about.holds() - 2 * about.error() > most) {
+                return Optional.empty();
+            }
+            List<UUID> ids = ids(
+                    Sql.put("select " + all.record() + " as id %s where %s limit " + (most + 1), all.from(), where));
+            return ids.size() > most ? Optional.empty() : Optional.of(new LinkedHashSet<>(ids));
+        }
+
+        @Override
+        public Set<UUID> among(Collection<UUID> records) {
+            Sql asked = Sql.put("%s", at("wanted.id"));
+            return records.isEmpty()
+                    ? Set.of()
+                    : new HashSet<>(mapper.among(asked.numbered(), asked.values(), records));
+        }
+
+        @Override
+        public List<UUID> all() {
+            return ids(Sql.put("select " + all.record() + " as id %s where %s", all.from(), where));
+        }
+    }
+
+    /** What has been worked out for each of few. */
+    private record Judged(Set<UUID> records, int of) implements Filtered {
+        @Override
+        public Counted counted() {
+            return new Counted(records.size(), of, 0);
+        }
+
+        @Override
+        public Counted countedExactly() {
+            return counted();
+        }
+
+        @Override
+        public int number() {
+            return records.size();
+        }
+
+        @Override
+        public String sql() {
+            throw new IllegalStateException("They are few, and gathered");
+        }
+
+        @Override
+        public List<Object> values() {
+            return List.of();
+        }
+
+        @Override
+        public Optional<Set<UUID>> gathered(int most) {
+            return Optional.of(records);
+        }
+
+        @Override
+        public Set<UUID> among(Collection<UUID> asked) {
+            return asked.stream().filter(records::contains).collect(Collectors.toSet());
+        }
+
+        @Override
+        public List<UUID> all() {
+            return new ArrayList<>(records);
+        }
+    }
+}

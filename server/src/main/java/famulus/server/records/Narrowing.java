@@ -1,0 +1,34 @@
+package famulus.server.records;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+
+/**
+ * Which records of a list are shown, besides those that have the words somebody looks for. Whoever narrows a list can say it
+ * in SQL of each record, and gather the records where they are few.
+ */
+public interface Narrowing {
+    /** Where the statement of a list has the identifier of the record that stands at a place. */
+    String RECORD = "cast(right(rp.place, 36) as uuid)";
+
+    /**
+     * A statement that is true for the records {@link #RECORD} that are shown, for MyBatis: its values are the elements of
+     * {@code narrowing.values}.
+     */
+    String sql();
+
+    /** The values of {@link #sql}, in order. */
+    List<Object> values();
+
+    /** All records that are shown, where they are no more than {@code most}. */
+    Optional<Set<UUID>> gathered(int most);
+
+    /** Those of some records that are shown. */
+    Set<UUID> among(Collection<UUID> records);
+
+    /** How many are shown; an estimate where they are very many. */
+    int number();
+}

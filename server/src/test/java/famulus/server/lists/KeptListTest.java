@@ -1,0 +1,280 @@
+package famulus.server.lists;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.server.ServerTest;
+import famulus.server.folders.FolderRights;
+import famulus.server.team.Colleague;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Lists that are kept, who sees them, what is on them, and a field that is set for many. */
+class KeptListTest extends ServerTest {
+    private static final String GROWERS = "contact.job_title is \"Grower\"";
+
+    private UUID ines;
+    private UUID tobias;
+    private UUID priya;
+
+    @BeforeEach
+    void makePeople() throws Exception {
+        ines = contact("Ines", "Okafor", "ines@larkfield.example");
+        tobias = contact("Tobias", "Larkin", "tobias@wrenhill.example");
+        priya = contact("Priya", "Ivory", "priya@larkfield.example");
+        change(ines, "job_title", "Grower");
+        change(priya, "job_title", "Grower");
+    }
+
+    private static Map<String, Object> typed(String name, String condition, UUID folder) {
+        Map<String, Object> typed = new HashMap<>();
+        typed.put("name", name);
+        typed.put("condition", condition);
+        typed.put("folder", folder == null ? null : folder.toString());
+        return typed;
+    }
+
+    private UUID kept(String name, String condition, UUID folder, Colleague by) throws Exception {
+        JsonNode kept = done("POST", "/api/lists/kept/contact", typed(name, condition, folder), by);
+        return UUID.fromString(kept.get("id").asString());
+    }
+
+    private static Map<String, Object> choice(boolean all, List<UUID> ids, String where, UUID list) {
+        Map<String, Object> narrowed = new HashMap<>(Map.of("search", "", "where", where));
+        narrowed.put("list", list == null ? null : list.toString());
+        return Map.of(
+                "kind",
+                "contact",
+                "all",
+                all,
+                "ids",
+                ids.stream().map(UUID::toString).toList(),
+                "narrowed",
+                narrowed);
+    }
+
+    private static Map<String, Object> chosen(UUID... ids) {
+        return choice(false, List.of(ids), "", null);
+    }
+
+    private List<String> names(UUID list, Colleague asking) throws Exception {
+        List<String> names = new ArrayList<>();
+        done("GET", "/api/lists/records/contact?list=" + list, null, asking)
+                .at("/window/lines")
+                .forEach(line -> names.add(line.at("/cells/0").asString()));
+        return names;
+    }
+
+    private List<String> listed(Colleague asking) throws Exception {
+        List<String> names = new ArrayList<>();
+        done("GET", "/api/lists/kept/contact", null, asking)
+                .forEach(one -> names.add(one.get("name").asString()));
+        return names;
+    }
+
+    @Test
+    void aLiveListHasWhateverItsConditionHoldsFor() throws Exception {
+        UUID list = kept("Growers", GROWERS, null, signe);
+        assertThat(names(list, signe)).containsExactly("Priya Ivory", "Ines Okafor");
+
+        change(tobias, "job_title", "Grower");
+        change(ines, "job_title", "");
+        assertThat(names(list, signe)).containsExactly("Priya Ivory", "Tobias Larkin");
+        JsonNode shown = done("GET", "/api/lists/" + list, null, signe);
+        assertThat(shown.get("sentence").asString()).isEqualTo("Job title is Grower");
+        assertThat(shown.get("live").asBoolean()).isTrue();
+        assertThat(done("POST", "/api/lists/" + list + "/members", Map.of("choice", chosen(ines)), signe)
+                        .get("detail")
+                        .asString())
+                .isEqualTo("“Growers” is a live list: its condition says what is on it.");
+    }
+
+    @Test
+    void aFixedListHasWhatWasPutOnIt() throws Exception {
+        UUID list = kept("To visit", null, null, signe);
+        JsonNode put = done("POST", "/api/lists/" + list + "/members", Map.of("choice", chosen(ines, tobias)), signe);
+        assertThat(put.get("number").asInt()).isEqualTo(2);
+        put = done("POST", "/api/lists/" + list + "/members", Map.of("choice", chosen(tobias, priya)), signe);
+        assertThat(put.get("number").asInt()).as("who is on it already").isEqualTo(1);
+        assertThat(put.at("/list/members").asInt()).isEqualTo(3);
+        assertThat(names(list, signe)).containsExactly("Priya Ivory", "Tobias Larkin", "Ines Okafor");
+
+        Map<String, Object> growers = choice(true, List.of(priya), GROWERS, list);
+        JsonNode taken = done("POST", "/api/lists/" + list + "/members/take-off", Map.of("choice", growers), signe);
+        assertThat(taken.get("number").asInt()).isEqualTo(1);
+        assertThat(names(list, signe)).containsExactly("Priya Ivory", "Tobias Larkin");
+        // Who is on no list at all, or nobody, is not put on one.
+        assertThat(done("POST", "/api/lists/" + list + "/members", Map.of("choice", chosen(UUID.randomUUID())), signe)
+                        .get("detail")
+                        .asString())
+                .isEqualTo("Choose a contact first.");
+    }
+
+    @Test
+    void whatOneMayNotSeeIsNotThere() throws Exception {
+        UUID own = kept("Mine alone", GROWERS, null, signe);
+        UUID fixed = kept("Mine by hand", null, null, signe);
+        assertThat(listed(dov)).isEmpty();
+        assertThat(listed(amos)).contains("Mine alone");
+        for (UUID list : List.of(own, fixed)) {
+            for (String[] one : new String[][] {
+                {"GET", ""},
+                {"PUT", ""},
+                {"DELETE", ""},
+                {"POST", "/bring-back"},
+                {"POST", "/members"},
+                {"POST", "/members/take-off"}
+            }) {
+                Object body =
+                        switch (one[0] + one[1]) {
+                            case "PUT" -> Map.of("version", 1, "list", typed("x", null, null));
+                            case "POST/members", "POST/members/take-off" -> Map.of("choice", chosen(ines));
+                            default -> null;
+                        };
+                String there =
+                        done(one[0], "/api/lists/" + list + one[1], body, dov).toString();
+                UUID nothing = UUID.randomUUID();
+                String nowhere = done(one[0], "/api/lists/" + nothing + one[1], body, dov)
+                        .toString();
+                assertThat(there)
+                        .as(one[0] + one[1])
+                        .isEqualTo(nowhere.replace(nothing.toString(), list.toString()))
+                        .contains("This list");
+            }
+            assertThat(done("GET", "/api/lists/records/contact?list=" + list, null, dov)
+                            .toString())
+                    .isEqualTo(done("GET", "/api/lists/records/contact?list=" + UUID.randomUUID(), null, dov)
+                            .toString());
+        }
+        assertThat(listed(signe)).containsExactly("Mine alone", "Mine by hand");
+    }
+
+    @Test
+    void inASharedFolderItIsUsedByAllAndChangedByEditors() throws Exception {
+        UUID list = kept("Growers", GROWERS, FolderRights.EVERYONE, oriel);
+        assertThat(listed(dov)).containsExactly("Growers");
+        assertThat(names(list, dov)).hasSize(2);
+        Map<String, Object> renamed = Map.of("version", 1, "list", typed("All growers", null, null));
+
+        assertThat(done("PUT", "/api/lists/" + list, renamed, dov).get("detail").asString())
+                .startsWith("You may use “Growers”, not change it.");
+        assertThat(done("PUT", "/api/lists/" + list, renamed, oriel).get("name").asString())
+                .isEqualTo("All growers");
+        assertThat(done("PUT", "/api/lists/" + list, renamed, oriel)
+                        .get("detail")
+                        .asString())
+                .isEqualTo("Somebody else has changed this list. Open it again.");
+        assertThat(done("POST", "/api/lists/kept/contact", typed("Dov’s", GROWERS, FolderRights.EVERYONE), dov)
+                        .get("detail")
+                        .asString())
+                .contains("You may use what is in “Everyone”");
+    }
+
+    @Test
+    void aDeletedListCanBeBroughtBack() throws Exception {
+        UUID list = kept("Growers", GROWERS, null, signe);
+        done("DELETE", "/api/lists/" + list, null, signe);
+        assertThat(listed(signe)).isEmpty();
+        done("POST", "/api/lists/" + list + "/bring-back", null, signe);
+        assertThat(listed(signe)).containsExactly("Growers");
+    }
+
+    @Test
+    void aNameIsGivenOnceInAFolder() throws Exception {
+        kept("Growers", GROWERS, null, signe);
+        assertThat(done("POST", "/api/lists/kept/contact", typed("growers", null, null), signe)
+                        .at("/fields/name")
+                        .asString())
+                .isEqualTo("There is a list of this name in the folder already.");
+        assertThat(done("POST", "/api/lists/kept/contact", typed(" ", null, null), signe)
+                        .at("/fields/name")
+                        .asString())
+                .isNotEmpty();
+    }
+
+    @Test
+    void aFolderWithListsInItStays() throws Exception {
+        Map<String, Object> folder = new HashMap<>(Map.of("name", "North"));
+        folder.put("parent", null);
+        UUID north = UUID.fromString(
+                done("POST", "/api/folders", folder, signe).get("id").asString());
+        UUID list = kept("Growers", GROWERS, north, signe);
+        assertThat(done("DELETE", "/api/folders/" + north, null, signe)
+                        .get("detail")
+                        .asString())
+                .isEqualTo("There are lists in this folder. Move or delete them first.");
+        done("DELETE", "/api/lists/" + list, null, signe);
+        assertThat(done("DELETE", "/api/folders/" + north, null, signe).isArray())
+                .isTrue();
+    }
+
+    private JsonNode set(Map<String, Object> choice, String field, String value, Colleague by) throws Exception {
+        String lines = mvc.perform(request(
+                        "POST", "/api/lists/set-field", Map.of("choice", choice, "field", field, "value", value), by))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        String[] all = lines.split("\n");
+        return json.readTree(all[all.length - 1]);
+    }
+
+    private String value(UUID contact, String field) throws Exception {
+        return done("GET", "/api/records/contact/" + contact, null, signe)
+                .get("facts")
+                .valueStream()
+                .filter(fact -> fact.get("name").asString().equals(field))
+                .findFirst()
+                .orElseThrow()
+                .get("stored")
+                .asString();
+    }
+
+    @Test
+    void aFieldIsSetForAllThatAreChosenAndTakenBack() throws Exception {
+        change(priya, "owner", dov.id().toString());
+        JsonNode line =
+                set(choice(true, List.of(), GROWERS, null), "owner", signe.id().toString(), signe);
+        assertThat(line.at("/changed/changed").asInt()).isEqualTo(2);
+        assertThat(value(ines, "owner")).isEqualTo(signe.id().toString());
+        assertThat(value(tobias, "owner")).isEmpty();
+        change(ines, "owner", oriel.id().toString());
+
+        String back = "/api/lists/set-field/" + line.at("/changed/id").asString() + "/take-back";
+        assertThat(done("POST", back, null, dov).get("detail").asString()).contains("This change");
+        assertThat(done("POST", back, null, signe).get("number").asInt()).isEqualTo(1);
+        assertThat(value(priya, "owner")).isEqualTo(dov.id().toString());
+        assertThat(value(ines, "owner"))
+                .as("changed by somebody since")
+                .isEqualTo(oriel.id().toString());
+    }
+
+    @Test
+    void aValueThatCantBeChangesNothing() throws Exception {
+        JsonNode refused = set(chosen(ines, tobias), "owner", "nobody", signe);
+        assertThat(refused.at("/fields/owner").asString()).isEqualTo("Choose one from the list.");
+        refused = set(chosen(ines, tobias), "last_name", "", signe);
+        assertThat(refused.at("/fields/last_name").asString()).isNotEmpty();
+        assertThat(value(ines, "last_name")).isEqualTo("Okafor");
+        assertThat(set(chosen(ines), "no_field", "x", signe)
+                        .at("/fields/no_field")
+                        .asString())
+                .isNotEmpty();
+    }
+
+    @Test
+    void whoIsMovedToAnotherOrganisationIsCountedThere() throws Exception {
+        JsonNode made = done(
+                "POST", "/api/records/organisation", Map.of("values", Map.of("name", "Larkfield"), "email", ""), signe);
+        String larkfield = made.get("id").asString();
+        set(chosen(ines, priya), "organisation", larkfield, signe);
+        assertThat(done("GET", "/api/lists/records/organisation", null, signe)
+                        .at("/window/lines/0/cells/2")
+                        .asString())
+                .isEqualTo("2");
+    }
+}
