@@ -91,6 +91,26 @@ export async function ask<M extends Method, P extends keyof paths>(
   return (text ? JSON.parse(text) : undefined) as Answer<Operation<P, M>>;
 }
 
+/** Asks for a file, and hands it to the browser under a name. */
+export async function download(path: keyof paths, body: unknown, name: string): Promise<void> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method: 'POST',
+      headers: { 'X-XSRF-TOKEN': token(), 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+  } catch {
+    throw new Problem('offline', 'There is no connection to the server.');
+  }
+  if (!response.ok) throw await problem(response);
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(await response.blob());
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+}
+
 /** Sends a file as it is. */
 export async function send(path: string, file: Blob): Promise<void> {
   await sent(path, file);

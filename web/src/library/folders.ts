@@ -9,6 +9,10 @@ export const open = (folders: Folder[]): Folder[] => folders.filter((one) => one
 /** A folder in a list of choices, indented by how deep it lies. */
 export const indented = (folder: Folder): string => '  '.repeat(folder.deep) + folder.name;
 
+/** Folders as places for what is no template: one's own goes by no name of templates. */
+export const places = (folders: Folder[]): (readonly [code: string, name: string])[] =>
+  folders.map((one) => [one.id, one.personal && one.mine ? 'mine alone' : indented(one)] as const);
+
 /** Moves templates into a folder; one step takes it back. */
 export async function move(
   templates: readonly { id: string; name: string }[],

@@ -9,8 +9,13 @@
   import Find from '../ui/Find.svelte';
   import Page from '../ui/Page.svelte';
   import Slip from '../ui/Slip.svelte';
+  import { Chosen } from './chosen.svelte';
+  import ChosenFoot from './ChosenFoot.svelte';
+  import ColumnsSlip from './ColumnsSlip.svelte';
   import Interchange from './Interchange.svelte';
+  import { Narrowing } from './narrowing.svelte';
   import RecordFinder from './RecordFinder.svelte';
+  import WhichRecords from './WhichRecords.svelte';
 
   /** What a new record of each kind begins with. */
   const beginnings = {
@@ -39,6 +44,27 @@
   const search = $derived(String(searchParams.get('find') ?? ''));
   const sort = $derived(String(searchParams.get('by') ?? ''));
   const descending = $derived(searchParams.get('down') !== null);
+
+  const narrowing = $derived(new Narrowing(kind));
+  const chosen = new Chosen();
+  /** What the lines depend on; what is chosen is chosen among them. */
+  const shown = $derived(`${kind} ${search} ${narrowing.listId} ${narrowing.typed}`);
+  /** Changes when the lines have to be read again as they are. */
+  let anew = $state(0);
+  let choosingColumns = $state<HTMLElement | null>(null);
+  /** How much more or less the total may be. */
+  let error = $state(0);
+  /** The total, once it has been counted. */
+  let known = $state<number | null>(null);
+
+  $effect(() => {
+    void narrowing.follow(narrowing.where);
+  });
+
+  $effect(() => {
+    void shown;
+    chosen.none();
+  });
 
   let typed = $derived(search);
   let total = $state<number | null>(null);
@@ -82,13 +108,34 @@
   }
 
   async function load(from: number, most: number) {
-    const window = await ask('get', '/api/records/{kind}', {
+    const { window, error: unsure } = await ask('get', '/api/lists/records/{kind}', {
       params: { kind },
-      query: { search, sort, descending, from, most },
+      query: { search, sort, descending, from, most, where: narrowing.typed, list: narrowing.listId },
     });
-    total = window.total;
+    if (from === 0) {
+      known = null;
+      error = unsure;
+      if (unsure) void count(shown);
+    }
+    total = known ?? window.total;
     more = window.more;
-    return window;
+    return { ...window, total };
+  }
+
+  /** What was estimated at once is counted. */
+  async function count(of: string) {
+    try {
+      const { number } = await ask('get', '/api/lists/records/{kind}/count', {
+        params: { kind },
+        query: { where: narrowing.typed, list: narrowing.listId },
+      });
+      if (of !== shown) return;
+      known = number;
+      total = number;
+      error = 0;
+    } catch {
+      // The estimate stays.
+    }
   }
 
   const figure = (number: number) => number.toLocaleString('en');
@@ -137,39 +184,83 @@
     <Button bind:element={opener} onclick={begin}>New {kind}</Button>
   {/snippet}
   {#snippet foot()}
-    <span aria-live="polite"
-      >{total === null
-        ? ''
-        : more
-          ? `more than ${figure(total)} ${kind}s found: type more to see fewer`
-          : `${figure(total)} ${kind}${total === 1 ? '' : 's'}${search ? ' found' : ''}`}</span
-    >
-    <span class="keys">↑ ↓ walk · / find · ? keys</span>
+    {#if total !== null && chosen.number(total)}
+      <ChosenFoot
+        {narrowing}
+        choice={chosen.choice(kind, {
+          search,
+          where: narrowing.typed,
+          list: narrowing.listId || null,
+        })}
+        number={chosen.number(total)}
+        {total}
+        about={error > 0}
+        onall={() => chosen.chooseAll()}
+        onnone={() => chosen.none()}
+        onchanged={() => anew++}
+      />
+    {:else}
+      <span aria-live="polite"
+        >{total === null
+          ? ''
+          : more
+            ? `more than ${figure(total)} ${kind}s found: type more to see fewer`
+            : `${error ? 'about ' : ''}${figure(total)} ${kind}${total === 1 ? '' : 's'}${search ? ' found' : ''}${
+                error ? `, ${figure(error)} more or less` : ''
+              }`}</span
+      >
+    {/if}
+    <span class="keys">↑ ↓ walk · space choose · / find · ? keys</span>
   {/snippet}
   <!-- Lines of one kind are never shown as those of another. -->
   {#key kind}
-    <Ledger
-      label={`${kind}s`}
-      address={(id) => recordAddress(kind, id)}
-      {load}
-      onread={toFirst}
-      reload={`${kind} ${search} ${sort} ${descending}`}
-      {sort}
-      {descending}
-      onsort={sortBy}
-    >
-      {#snippet empty()}
-        {#if search}
-          No {kind} matches “{search}”.
-        {:else}
-          {absent[kind]}
-          <Button quiet onclick={begin}>Add the first {kind}</Button> or
-          <a href="{kind === 'deal' ? '/deals' : `/people/${kind}s`}/import">import {kind}s</a>.
-        {/if}
-      {/snippet}
-    </Ledger>
+    <div class="list">
+      <div>
+        <WhichRecords
+          {narrowing}
+          {sort}
+          {descending}
+          oncolumns={(event) =>
+            (choosingColumns = choosingColumns ? null : (event.currentTarget as HTMLElement))}
+        />
+      </div>
+      <Ledger
+        label={`${kind}s`}
+        {known}
+        {chosen}
+        address={(id) => recordAddress(kind, id)}
+        {load}
+        onread={toFirst}
+        reload={`${shown} ${sort} ${descending} ${anew}`}
+        {sort}
+        {descending}
+        onsort={sortBy}
+      >
+        {#snippet empty()}
+          {#if search}
+            No {kind} matches “{search}”{narrowing.any ? ' here' : ''}.
+          {:else if narrowing.list && !narrowing.list.live && !narrowing.typed}
+            Nobody is on this list yet. Choose {kind}s in any list and add them.
+          {:else if narrowing.any}
+            No {kind} fits the condition.
+          {:else}
+            {absent[kind]}
+            <Button quiet onclick={begin}>Add the first {kind}</Button> or
+            <a href="{kind === 'deal' ? '/deals' : `/people/${kind}s`}/import">import {kind}s</a>.
+          {/if}
+        {/snippet}
+      </Ledger>
+    </div>
   {/key}
 </Page>
+{#if choosingColumns}
+  <ColumnsSlip
+    {kind}
+    anchor={choosingColumns}
+    onclose={() => (choosingColumns = null)}
+    onchanged={() => anew++}
+  />
+{/if}
 {#if adding}
   <Slip title="New {kind}" anchor={opener} placement="bottom-end" onclose={() => (adding = false)}>
     <form onsubmit={add}>
@@ -223,6 +314,12 @@
 
   .keys {
     margin-left: auto;
+  }
+
+  .list {
+    display: grid;
+    grid-template-rows: auto minmax(0, 1fr);
+    height: 100%;
   }
 
   @media (width <= 700px) {

@@ -36,6 +36,11 @@
     text-underline-offset: 3px;
   }
 
+  button:disabled {
+    opacity: 0.35;
+    cursor: default;
+  }
+
   .sign {
     text-decoration: none;
   }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tick, type Snippet } from 'svelte';
+  import { tick, untrack, type Snippet } from 'svelte';
 
   /**
    * A list of any length, one line a record: sorted by pressing a column's name, read a window at a time while one
@@ -9,6 +9,8 @@
     name: string;
     label: string;
     figures: boolean;
+    /** Whether the list can be sorted by it. */
+    sorts: boolean;
   }
   interface Line {
     id: string;
@@ -20,6 +22,17 @@
     lines: Line[];
   }
 
+  /** Which lines are chosen. */
+  interface Choosing {
+    all: boolean;
+    has: (id: string) => boolean;
+    toggle: (id: string, at: number) => void;
+    upTo: (at: number, lineAt: (at: number) => string | undefined) => void;
+    chooseAll: () => void;
+    none: () => void;
+    number: (total: number) => number;
+  }
+
   let {
     label,
     address,
@@ -29,6 +42,8 @@
     sort,
     descending,
     onsort,
+    known = null,
+    chosen = null,
     empty,
   }: {
     label: string;
@@ -41,6 +56,9 @@
     sort: string;
     descending: boolean;
     onsort: (column: string, descending: boolean) => void;
+    /** How many lines there are, once it is known better than from a window. */
+    known?: number | null;
+    chosen?: Choosing | null;
     /** Stands in the place of the lines when there are none. */
     empty?: Snippet;
   } = $props();
@@ -99,6 +117,10 @@
     void read(0, run);
   });
 
+  $effect(() => {
+    if (known !== null && untrack(() => total) > 0) total = known;
+  });
+
   /** While the bar is dragged over many lines nothing is asked for; what is in sight once it rests is. */
   const rest = 60;
   let resting: ReturnType<typeof setTimeout>;
@@ -122,6 +144,13 @@
     const steps: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 };
     const step = steps[event.key];
     const at = (document.activeElement as HTMLElement | null)?.closest<HTMLElement>('[data-at]');
+    if (event.key === ' ' && at && chosen) {
+      const line = lines[Number(at.dataset.at)];
+      if (!line) return;
+      event.preventDefault();
+      choose(line.id, Number(at.dataset.at), event.shiftKey);
+      return;
+    }
     if (!step || !at || !body) return;
     event.preventDefault();
     const next = Number(at.dataset.at) + step;
@@ -129,11 +158,21 @@
     const edge = next * height;
     if (edge < body.scrollTop) body.scrollTop = edge;
     if (edge + height > body.scrollTop + viewport) body.scrollTop = edge + height - viewport;
-    requestAnimationFrame(() => body?.querySelector<HTMLElement>(`[data-at="${next}"] a`)?.focus());
+    // A key that is held down comes quicker than a line that is not drawn yet.
+    const link = () => body?.querySelector<HTMLElement>(`[data-at="${next}"] a`);
+    if (link()) link()?.focus();
+    else requestAnimationFrame(() => link()?.focus());
   }
+
+  function choose(id: string, at: number, upTo: boolean) {
+    if (upTo) chosen?.upTo(at, (one) => lines[one]?.id);
+    else chosen?.toggle(id, at);
+  }
+
+  const some = $derived(chosen ? chosen.number(Math.max(0, total)) : 0);
 </script>
 
-<div class="ledger" style:--columns={columns.length}>
+<div class="ledger" class:choosing={chosen} style:--columns={columns.length}>
   {#if failed}
     <p class="said" role="alert">{failed} Sort or search to try again.</p>
   {:else if total === 0}
@@ -154,6 +193,19 @@
       {onkeydown}
     >
       <div class="line head" role="row" aria-rowindex={1}>
+        {#if chosen}
+          <div role="columnheader" class="box">
+            <label>
+              <input
+                type="checkbox"
+                aria-label="All {label}"
+                checked={some > 0 && some >= total}
+                indeterminate={some > 0 && some < total}
+                onclick={() => (some > 0 ? chosen.none() : chosen.chooseAll())}
+              />
+            </label>
+          </div>
+        {/if}
         {#each columns as column (column.name)}
           <div
             role="columnheader"
@@ -165,6 +217,7 @@
               : undefined}
           >
             <button
+              disabled={!column.sorts}
               onclick={() =>
                 onsort(column.name, (sort || columns[0].name) === column.name ? !descending : false)}
             >
@@ -180,12 +233,27 @@
           {@const line = lines[at]}
           <div
             class="line"
+            class:chosen={line && chosen?.has(line.id)}
             role="row"
             aria-rowindex={at + 2}
+            aria-selected={chosen && line ? chosen.has(line.id) : undefined}
             data-at={at}
             style:transform="translateY({at * height}px)"
           >
             {#if line}
+              {#if chosen}
+                <div role="cell" class="box">
+                  <label>
+                    <input
+                      type="checkbox"
+                      tabindex="-1"
+                      aria-label="Choose {line.cells[0] || 'no name'}"
+                      checked={chosen.has(line.id)}
+                      onclick={(event) => choose(line.id, at, event.shiftKey)}
+                    />
+                  </label>
+                </div>
+              {/if}
               {#each line.cells as cell, i (i)}
                 <div role="cell" class:figures={columns[i]?.figures} class:name={i === 0}>
                   {#if i === 0}
@@ -230,6 +298,35 @@
     height: 33px;
     padding: 0 20px;
     border-bottom: 1px solid var(--rule-soft);
+  }
+
+  .choosing .line {
+    grid-template-columns: 20px minmax(180px, 1.5fr) repeat(calc(var(--columns) - 1), minmax(90px, 1fr));
+  }
+
+  .tall .line.chosen {
+    background: var(--chosen);
+  }
+
+  .line > .box {
+    z-index: 1;
+    overflow: visible;
+    line-height: 0;
+  }
+
+  .box input {
+    width: 16px;
+    height: 16px;
+    margin: 0;
+    accent-color: var(--ink);
+  }
+
+  /* All the way to the edge of the line a press is meant for the box. */
+  .box label {
+    display: block;
+    margin: -8px -9px -8px -20px;
+    padding: 8px 9px 8px 20px;
+    cursor: pointer;
   }
 
   .tall .line {
@@ -287,6 +384,10 @@
     outline-offset: -2px;
   }
 
+  button:disabled {
+    cursor: default;
+  }
+
   button {
     padding: 6px 0;
     border: 0;
@@ -316,7 +417,12 @@
       padding: 0 14px;
     }
 
-    .line > div:nth-child(n + 3) {
+    .choosing .line {
+      grid-template-columns: 20px minmax(0, 1.2fr) minmax(0, 1fr);
+    }
+
+    .ledger:not(.choosing) .line > div:nth-child(n + 3),
+    .choosing .line > div:nth-child(n + 4) {
       display: none;
     }
   }

@@ -21,6 +21,7 @@ import famulus.server.library.TemplateOccasions;
 import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateTags;
 import famulus.server.library.VariantService;
+import famulus.server.lists.RecordLists;
 import famulus.server.materials.FeedService;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.materials.PictureService;
@@ -112,6 +113,7 @@ class DemoData implements ApplicationRunner {
     private final ReadingService deliveries;
     private final TransactionTemplate transactions;
     private final FolderService folders;
+    private final RecordLists lists;
     private final FolderRights folderRights;
     private final Teams teams;
     private final TemplateTags tags;
@@ -143,6 +145,7 @@ class DemoData implements ApplicationRunner {
             ReadingService deliveries,
             TransactionTemplate transactions,
             FolderService folders,
+            RecordLists lists,
             FolderRights folderRights,
             Teams teams,
             TemplateTags tags,
@@ -174,6 +177,7 @@ class DemoData implements ApplicationRunner {
         this.deliveries = deliveries;
         this.transactions = transactions;
         this.folders = folders;
+        this.lists = lists;
         this.folderRights = folderRights;
         this.teams = teams;
         this.clock = clock;
@@ -213,6 +217,7 @@ class DemoData implements ApplicationRunner {
         starters.all().stream()
                 .filter(starter -> STARTED.containsKey(starter.name()))
                 .forEach(starter -> drafts.add(starter.draft().named(STARTED.get(starter.name()))));
+        DemoLists.make(lists, people, made.growers(), new Seeded(SEED + 5));
         DemoFolders shelves = DemoFolders.make(folders, folderRights, teams, people, new Seeded(SEED + 4));
         for (int i = 0; i < drafts.size(); i++) {
             UUID id = chance.id();

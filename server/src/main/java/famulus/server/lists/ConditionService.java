@@ -19,6 +19,7 @@ import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.IntConsumer;
 import org.springframework.stereotype.Service;
 
@@ -139,7 +140,10 @@ public class ConditionService {
 
             @Override
             public Counted count(Condition condition) {
-                return records.filtered(scope, condition, asking).counted();
+                // What asks for something that is not there holds for nobody, and need not be asked.
+                return refusal(scope, condition).isPresent()
+                        ? new Counted(0, records.total(scope), 0)
+                        : records.filtered(scope, condition, asking).counted();
             }
 
             @Override
@@ -206,16 +210,20 @@ public class ConditionService {
     /** A condition that the records of a list can be asked; refused with what is wrong with it. */
     public Condition sound(RecordScope scope, String written, Colleague asking) {
         Condition condition = parsed(written);
-        new ConditionAnalyser(scope.paths(catalogues.catalogue()))
-                .analyse(condition).stream()
-                        // What is always or never true says nothing wrong.
-                        .filter(problem -> problem.code() != Problem.Code.FOREGONE)
-                        .findFirst()
-                        .ifPresent(problem -> {
-                            throw Refusal.field("condition", problem.sentence());
-                        });
+        refusal(scope, condition).ifPresent(sentence -> {
+            throw Refusal.field("condition", sentence);
+        });
         records.filtered(scope, condition, asking);
         return condition;
+    }
+
+    /** Why a condition can't be asked; what is always or never true can. */
+    private Optional<String> refusal(RecordScope scope, Condition condition) {
+        return new ConditionAnalyser(scope.paths(catalogues.catalogue()))
+                .analyse(condition).stream()
+                        .filter(problem -> problem.code() != Problem.Code.FOREGONE)
+                        .map(Problem::sentence)
+                        .findFirst();
     }
 
     /**

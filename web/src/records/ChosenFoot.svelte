@@ -1,0 +1,90 @@
+<script lang="ts">
+  import { ask, sentence, type Schemas } from '../api/client';
+  import Button from '../ui/Button.svelte';
+  import { notify } from '../ui/notices.svelte';
+  import AddToListSlip from './AddToListSlip.svelte';
+  import ExportChosen from './ExportChosen.svelte';
+  import type { Narrowing } from './narrowing.svelte';
+  import SetFieldSlip from './SetFieldSlip.svelte';
+
+  /** What can be done with the records that are chosen in a list. */
+  let {
+    narrowing,
+    choice,
+    number,
+    total,
+    about,
+    onall,
+    onnone,
+    onchanged,
+  }: {
+    narrowing: Narrowing;
+    choice: Schemas['Choice'];
+    number: number;
+    /** How many the list shows. */
+    total: number;
+    /** Whether the total is an estimate. */
+    about: boolean;
+    onall: () => void;
+    onnone: () => void;
+    onchanged: () => void;
+  } = $props();
+
+  const figure = (of: number) => of.toLocaleString('en');
+  const said = $derived(`${about && choice.all ? 'about ' : ''}${figure(number)}`);
+  const list = $derived(
+    narrowing.list && !narrowing.list.live && narrowing.list.mayChange ? narrowing.list : null,
+  );
+  let open = $state.raw<{ what: 'list' | 'field' | 'export'; anchor: HTMLElement } | null>(null);
+
+  const show = (what: 'list' | 'field' | 'export') => (event: MouseEvent) =>
+    (open = open?.what === what ? null : { what, anchor: event.currentTarget as HTMLElement });
+
+  async function takeOff() {
+    if (!list) return;
+    const { id, name } = list;
+    const asked = { ...choice };
+    try {
+      const { number: taken } = await ask('post', '/api/lists/{id}/members/take-off', {
+        params: { id },
+        body: { choice: asked },
+      });
+      onnone();
+      await narrowing.renew();
+      onchanged();
+      notify(`${figure(taken)} ${taken === 1 ? 'is' : 'are'} off “${name}” now.`);
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+  }
+</script>
+
+<span role="status">{said} chosen</span>
+{#if !choice.all && number < total}
+  <Button quiet onclick={onall}>Choose all {about ? 'about ' : ''}{figure(total)}</Button>
+{/if}
+<Button quiet onclick={show('list')}>Add to a list…</Button>
+{#if list}<Button quiet onclick={() => void takeOff()}>Take off this list</Button>{/if}
+<Button quiet onclick={show('field')}>Set a field…</Button>
+<Button quiet onclick={show('export')}>Export…</Button>
+<Button quiet onclick={onnone}>Choose none</Button>
+{#if open?.what === 'list'}
+  <AddToListSlip
+    {choice}
+    number={said}
+    lists={narrowing.lists}
+    anchor={open.anchor}
+    onclose={() => (open = null)}
+    ondone={() => narrowing.renew()}
+  />
+{:else if open?.what === 'field'}
+  <SetFieldSlip
+    {choice}
+    number={said}
+    anchor={open.anchor}
+    onclose={() => (open = null)}
+    ondone={onchanged}
+  />
+{:else if open?.what === 'export'}
+  <ExportChosen {choice} number={said} anchor={open.anchor} onclose={() => (open = null)} />
+{/if}

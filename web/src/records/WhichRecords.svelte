@@ -1,0 +1,168 @@
+<script lang="ts">
+  import InlineButton from '../ui/InlineButton.svelte';
+  import Sentence from '../ui/Sentence.svelte';
+  import SmallSelect from '../ui/SmallSelect.svelte';
+  import KeepListSlip from './KeepListSlip.svelte';
+  import ListSlip from './ListSlip.svelte';
+  import type { KeptList, Narrowing } from './narrowing.svelte';
+
+  /** Which records a list shows, as a sentence whose words are the controls. */
+  let {
+    narrowing,
+    sort,
+    descending,
+    oncolumns,
+  }: {
+    narrowing: Narrowing;
+    sort: string;
+    descending: boolean;
+    oncolumns: (event: MouseEvent) => void;
+  } = $props();
+
+  const plural = $derived(`${narrowing.kind}s`);
+  const mine = $derived(narrowing.lists.filter((one) => one.mine));
+  const shared = $derived(narrowing.lists.filter((one) => !one.mine));
+  const list = $derived(narrowing.list);
+  /** A list one doesn't see, or that is gone. */
+  const lost = $derived(narrowing.listId !== '' && narrowing.lists.length > 0 && !list);
+  let keeping = $state<HTMLElement | null>(null);
+  let about = $state<HTMLElement | null>(null);
+
+  async function kept(one: KeptList) {
+    await narrowing.renew();
+    narrowing.choose(one.id);
+  }
+
+  const anchor = (event: MouseEvent) => event.currentTarget as HTMLElement;
+</script>
+
+{#snippet named(one: KeptList)}
+  <option value={one.id}>{one.name}{one.live ? '' : ` (${one.members.toLocaleString('en')}, fixed)`}</option>
+{/snippet}
+
+<div class="which">
+  <div class="words">
+    <SmallSelect
+      word
+      aria-label="Which {plural}"
+      style="max-width: 340px; {list ? 'border-bottom: 2px solid; font-weight: 600' : ''}"
+      value={narrowing.listId}
+      onchange={(event) => narrowing.choose(event.currentTarget.value)}
+    >
+      <option value="">All {plural}</option>
+      {#if mine.length}
+        <optgroup label="My lists"
+          >{#each mine as one (one.id)}{@render named(one)}{/each}</optgroup
+        >
+      {/if}
+      {#if shared.length}
+        <optgroup label="Shared lists"
+          >{#each shared as one (one.id)}{@render named(one)}{/each}</optgroup
+        >
+      {/if}
+      {#if lost}<option value={narrowing.listId}>A list you don’t see</option>{/if}
+    </SmallSelect>
+    {#if narrowing.condition && narrowing.verbs.length && narrowing.fields.length}
+      whose
+      <Sentence
+        condition={narrowing.condition}
+        fields={narrowing.fields}
+        verbs={narrowing.verbs}
+        label="Which {plural} are shown"
+        onchange={(condition) => void narrowing.change(condition)}
+      />
+      <span class="ways">
+        {#if narrowing.unkept}
+          <InlineButton onclick={(event) => (keeping = keeping ? null : anchor(event))}
+            >save as a list…</InlineButton
+          >
+        {/if}
+        {#if narrowing.typed}<InlineButton soft onclick={() => narrowing.clear()}
+            >{list?.live ? 'as it was saved' : 'remove the condition'}</InlineButton
+          >{/if}
+      </span>
+    {:else if narrowing.fields.length && !narrowing.where}
+      <InlineButton onclick={() => narrowing.begin()}>whose …</InlineButton>
+    {/if}
+  </div>
+  {#if list}
+    <InlineButton soft aria-haspopup="dialog" onclick={(event) => (about = about ? null : anchor(event))}
+      >about this list</InlineButton
+    >
+  {/if}
+  <InlineButton soft aria-haspopup="dialog" onclick={oncolumns}>columns…</InlineButton>
+</div>
+{#if narrowing.wrong}<p class="wrong" role="alert">
+    {narrowing.wrong}
+    {#if narrowing.typed && !narrowing.condition}<InlineButton onclick={() => narrowing.clear()}
+        >show all {plural}</InlineButton
+      >{/if}
+  </p>{/if}
+{#if lost}<p class="wrong" role="alert">
+    This list is missing. It was deleted, or is not shared with you any more.
+    <InlineButton onclick={() => narrowing.choose('')}>Show all {plural}</InlineButton>
+  </p>{/if}
+{#if keeping}
+  <KeepListSlip
+    kind={narrowing.kind}
+    condition={narrowing.typed}
+    {sort}
+    {descending}
+    over={list?.live && list.mayChange ? list : null}
+    anchor={keeping}
+    onclose={() => (keeping = null)}
+    onkept={kept}
+  />
+{/if}
+{#if about && list}
+  <ListSlip
+    {list}
+    anchor={about}
+    onclose={() => (about = null)}
+    onchanged={() => narrowing.renew()}
+    ongone={async () => {
+      narrowing.choose('');
+      await narrowing.renew();
+    }}
+  />
+{/if}
+
+<style>
+  .which {
+    display: flex;
+    gap: 18px;
+    align-items: baseline;
+    padding: 7px 20px 6px;
+    border-bottom: 1px solid var(--rule-soft);
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+
+  .words {
+    flex: 1;
+    min-width: 0;
+    line-height: 1.9;
+  }
+
+  .ways {
+    margin-left: 8px;
+    white-space: nowrap;
+  }
+
+  .wrong {
+    margin: 0;
+    padding: 6px 20px;
+    border-bottom: 1px solid var(--rule-soft);
+    color: var(--stop);
+  }
+
+  @media (width <= 700px) {
+    .which {
+      padding: 6px 14px;
+    }
+
+    .ways {
+      white-space: normal;
+    }
+  }
+</style>
