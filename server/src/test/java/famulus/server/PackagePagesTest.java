@@ -39,7 +39,9 @@ class PackagePagesTest {
                     "famulus.core.condition",
                     "Reckoner reckoner, java.util.function.Function<Path, java.util.Optional<Value>> values,"
                             + " FieldCatalogue catalogue, About about"),
-            Map.entry("famulus.core.audience", ""),
+            Map.entry(
+                    "famulus.core.audience",
+                    "List<Candidate> candidates, java.time.LocalDate today, java.util.function.BiConsumer<String, String> told"),
             Map.entry("famulus.core.departure", "List<Note> notes"),
             Map.entry("famulus.core.field", "FieldCatalogue catalogue"),
             Map.entry("famulus.core.html", ""),

@@ -1,0 +1,29 @@
+package famulus.core.audience;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * Somebody a message could go to, with what is known that could keep it from them.
+ *
+ * @param key what they were chosen as: the person, or the deal the message is about
+ * @param person who it goes to; nobody where a deal has no main contact
+ * @param name as they are called, or the deal where there is nobody
+ * @param address where it goes; none where they have no address
+ * @param about the deal it is about; messages about different deals may go to one address
+ * @param doNotEmail why their address is never written to, in a sentence; empty where it may be
+ * @param unsubscribed whether they want no messages that go to several at once
+ * @param lastWritten the day somebody here wrote to them last
+ * @param onList the name of a list whose people are left out, where they are on it
+ */
+public record Candidate(
+        UUID key,
+        Optional<UUID> person,
+        String name,
+        Optional<String> address,
+        Optional<UUID> about,
+        Optional<String> doNotEmail,
+        boolean unsubscribed,
+        Optional<LocalDate> lastWritten,
+        Optional<String> onList) {}
