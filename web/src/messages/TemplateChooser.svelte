@@ -11,6 +11,7 @@
     about,
     whom,
     ahead,
+    only = false,
     look,
     onchoose,
     onclose,
@@ -20,6 +21,8 @@
     whom: { kind: Schemas['MessageToSend']['kind']; person: string; deal?: string | null };
     /** What was typed before this was there. */
     ahead?: TypedAhead;
+    /** Whether it has to be a template. */
+    only?: boolean;
     /** What a template would say to this very person. */
     look: (template: string) => Promise<Schemas['ShownProof']>;
     /** A template, or none and how the empty message is written. */
@@ -30,12 +33,13 @@
   type Mode = NonNullable<Schemas['Draft']['mode']>;
 
   /** What a message can begin with that is written from no template. */
-  const empty: { mode: Mode; label: string }[] = [
+  const begins: { mode: Mode; label: string }[] = [
     { mode: 'LETTER', label: 'an empty letter' },
     { mode: 'PLAIN', label: 'an empty plain message' },
     { mode: 'DESIGNED', label: 'an empty designed message' },
   ];
 
+  const empty = $derived(only ? [] : begins);
   const id = $props.id();
   let typed = $state('');
   let lines = $state<Schemas['TemplateLine'][]>([]);
@@ -43,7 +47,7 @@
   let at = $state(0);
   let run = 0;
   /** What the lines were found for. */
-  let foundFor: string | null = null;
+  let foundFor = $state<string | null>(null);
   /** Enter was pressed before the lines for what is typed were there. */
   let entered = false;
 
@@ -82,6 +86,7 @@
     // What was not asked for yet would only be in the way of the message.
     looking.end();
     const line = lines[index] as Schemas['TemplateLine'] | undefined;
+    if (!line && only) return;
     onchoose(line?.id ?? null, line ? null : (empty[index - lines.length] ?? empty[0]).mode);
   }
 
@@ -150,6 +155,9 @@
         >
       </li>
     {/each}
+    {#if only && typed && foundFor === typed && !lines.length}
+      <li class="none">No template fits “{typed}”.</li>
+    {/if}
   </ul>
   {#if looking.proof}
     <section aria-label="Preview of {lines.at(at)?.name ?? ''}">
@@ -214,6 +222,11 @@
   small {
     color: var(--ink-soft);
     font-size: 12.5px;
+  }
+
+  .none {
+    color: var(--ink-soft);
+    cursor: default;
   }
 
   p {

@@ -2,6 +2,7 @@
   import { ask, sentence, type Schemas } from '../api/client';
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
+  import WriteToMany from '../messages/WriteToMany.svelte';
   import AddToListSlip from './AddToListSlip.svelte';
   import ExportChosen from './ExportChosen.svelte';
   import type { Narrowing } from './narrowing.svelte';
@@ -30,14 +31,15 @@
     onchanged: () => void;
   } = $props();
 
+  type What = 'write' | 'list' | 'field' | 'export';
   const figure = (of: number) => of.toLocaleString('en');
   const said = $derived(`${about && choice.all ? 'about ' : ''}${figure(number)}`);
   const list = $derived(
     narrowing.list && !narrowing.list.live && narrowing.list.mayChange ? narrowing.list : null,
   );
-  let open = $state.raw<{ what: 'list' | 'field' | 'export'; anchor: HTMLElement } | null>(null);
+  let open = $state.raw<{ what: What; anchor: HTMLElement } | null>(null);
 
-  const show = (what: 'list' | 'field' | 'export') => (event: MouseEvent) =>
+  const show = (what: What) => (event: MouseEvent) =>
     (open = open?.what === what ? null : { what, anchor: event.currentTarget as HTMLElement });
 
   async function takeOff() {
@@ -63,12 +65,15 @@
 {#if !choice.all && number < total}
   <Button quiet onclick={onall}>Choose all {about ? 'about ' : ''}{figure(total)}</Button>
 {/if}
+{#if choice.kind !== 'organisation'}<Button quiet onclick={show('write')}>Write to them…</Button>{/if}
 <Button quiet onclick={show('list')}>Add to a list…</Button>
 {#if list}<Button quiet onclick={() => void takeOff()}>Take off this list</Button>{/if}
 <Button quiet onclick={show('field')}>Set a field…</Button>
 <Button quiet onclick={show('export')}>Export…</Button>
 <Button quiet onclick={onnone}>Choose none</Button>
-{#if open?.what === 'list'}
+{#if open?.what === 'write'}
+  <WriteToMany {choice} lists={narrowing.lists} anchor={open.anchor} onclose={() => (open = null)} />
+{:else if open?.what === 'list'}
   <AddToListSlip
     {choice}
     number={said}

@@ -168,6 +168,9 @@ public final class ScaleBench {
             String body = "{\"about\": \"CONTACT\", \"written\": \"" + condition.replace("\"", "\\\"") + "\"}";
             send("condition: " + condition, "POST", "/api/desk/condition", body);
             whole("counted: " + condition, "/api/desk/condition/exact", body);
+            String where = "where=" + URLEncoder.encode(condition, StandardCharsets.UTF_8);
+            ask("list of contacts whose " + condition, () -> "/api/lists/records/contact?most=50&" + where);
+            ask("the same, counted", () -> "/api/lists/records/contact/count?" + where);
         }
         first("hard cases: the first ones", "/api/desk/stress", DRAFT);
         first("hard cases of deals: the first ones", "/api/desk/stress", DRAFT.replace("CONTACT", "DEAL"));

@@ -4,6 +4,7 @@ import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -51,6 +52,9 @@ final class ScaleMessages {
         database.each(
                 "select id, organisation_id from contact order by id",
                 row -> people.add(new To(row.getObject(1, UUID.class), row.getObject(2, UUID.class))));
+        // Who has the first identifiers stands for all where something is estimated, and is to be written to no
+        // oftener.
+        Collections.shuffle(people, new Random(12));
         List<UUID> templates = new ArrayList<>();
         database.each(
                 "select id from template where kind = 'TEMPLATE' and ready_version is not null order by id",

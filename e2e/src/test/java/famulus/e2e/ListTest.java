@@ -46,8 +46,11 @@ class ListTest extends BrowserTest {
         Page page = openAs("Signe", "/people/contacts");
         assertThat(page.getByText("240 contacts")).isVisible();
         whose(page, "Crop", "is", "apple");
-        assertThat(page).hasURL(Pattern.compile("where=contact.crop"));
-        assertThat(page.getByText(Pattern.compile("^\\d\\d contacts$"))).isVisible();
+        assertThat(page).hasURL(Pattern.compile("where=contact.crop\\+is\\+%22apple%22$"));
+        Locator crops = page.locator("[data-at] [role=cell]:last-child");
+        assertThat(crops.filter(new Locator.FilterOptions().setHasNotText("apple")))
+                .hasCount(0);
+        assertThat(crops.first()).hasText("apple");
         String number = page.getByText(Pattern.compile("^\\d\\d contacts$")).textContent();
 
         button(page, "and …").click();
@@ -222,5 +225,41 @@ class ListTest extends BrowserTest {
         assertThat(page.getByText("1 chosen")).isVisible();
         org.assertj.core.api.Assertions.assertThat(rows).hasSize(2);
         org.assertj.core.api.Assertions.assertThat(rows.get(1)).contains("Okafor-Brandt");
+    }
+
+    @Test
+    void aDraftIsBegunToEachWhoGetsAMessage() {
+        Page page = openAs("Oriel", "/people/contacts?list=");
+        look(page);
+        which(page).selectOption(new SelectOption().setLabel("Apples in blossom soon"));
+        assertThat(page.getByText("4 contacts")).isVisible();
+        page.getByLabel("All contacts", new Page.GetByLabelOptions().setExact(true))
+                .last()
+                .click();
+        button(page, "Write to them…").click();
+        Locator left = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Left out"));
+        page.getByLabel("Leave out whoever was written to lately").selectOption("90");
+        assertThat(left).containsText("Ines Okafor-Brandt Written to ");
+        button(page, "Put Ines Okafor-Brandt back").click();
+        assertThat(button(page, "Leave Ines Okafor-Brandt out")).isFocused();
+        page.keyboard().press("Enter");
+        assertThat(button(page, "Put Ines Okafor-Brandt back")).isFocused();
+        page.getByLabel("Leave out those on a list")
+                .selectOption(new SelectOption().setLabel("everybody on “Came to our open day”"));
+        assertThat(page.getByText("get a message")).isVisible();
+        page.getByLabel("Leave out those on a list").selectOption("");
+
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"))
+                .fill("Season opener");
+        Locator fitting = page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Templates that fit"));
+        assertThat(fitting.getByRole(AriaRole.OPTION).first()).containsText("Season opener");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText(Pattern.compile("^\\d drafts are begun"))).isVisible();
+        assertThat(page).hasURL(Pattern.compile("/today$"));
+        Locator drafts = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Drafts to finish"));
+        drafts.getByRole(AriaRole.LINK)
+                .filter(new Locator.FilterOptions().setHasText("Percival"))
+                .click();
+        assertThat(textbox(page, "Subject of this message")).containsText("Percival");
     }
 }

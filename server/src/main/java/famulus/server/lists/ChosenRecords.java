@@ -11,6 +11,7 @@ import famulus.server.records.RecordListService.LedgerWindow;
 import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -122,6 +123,14 @@ public class ChosenRecords {
                             .formatted(ids.size(), choice.kind().word(), most));
         }
         return ids;
+    }
+
+    /** Those of some records that are on a list. */
+    public Set<UUID> onList(UUID list, Collection<UUID> some, Colleague asking) {
+        ShownList shown = lists.list(list, asking);
+        return filtered(shown.kind(), new Narrowed("", "", list), asking)
+                .orElseThrow()
+                .among(some);
     }
 
     private List<UUID> all(Choice choice, Colleague asking) {

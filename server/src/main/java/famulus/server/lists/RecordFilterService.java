@@ -204,13 +204,9 @@ public class RecordFilterService {
         }
 
         @Override
-        public String sql() {
-            return at(RECORD).numbered("narrowing.values");
-        }
-
-        @Override
-        public List<Object> values() {
-            return at(RECORD).values();
+        public Statement statement() {
+            Sql here = at(RECORD);
+            return new Statement(here.numbered("narrowing.values"), here.values());
         }
 
         @Override
@@ -286,13 +282,8 @@ public class RecordFilterService {
         }
 
         @Override
-        public String sql() {
+        public Statement statement() {
             throw new IllegalStateException("They are few, and gathered");
-        }
-
-        @Override
-        public List<Object> values() {
-            return List.of();
         }
 
         @Override

@@ -15,13 +15,14 @@ public interface Narrowing {
     String RECORD = "cast(right(rp.place, 36) as uuid)";
 
     /**
-     * A statement that is true for the records {@link #RECORD} that are shown, for MyBatis: its values are the elements of
-     * {@code narrowing.values}.
+     * A statement, for MyBatis.
+     *
+     * @param sql its values are the elements of {@code narrowing.values}, in order
      */
-    String sql();
+    record Statement(String sql, List<Object> values) {}
 
-    /** The values of {@link #sql}, in order. */
-    List<Object> values();
+    /** What is true for the records {@link #RECORD} that are shown. */
+    Statement statement();
 
     /** All records that are shown, where they are no more than {@code most}. */
     Optional<Set<UUID>> gathered(int most);

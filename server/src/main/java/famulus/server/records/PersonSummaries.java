@@ -4,9 +4,12 @@ import famulus.server.records.PersonSummaryMapper.LastRow;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /**
@@ -72,6 +75,21 @@ public class PersonSummaries {
     /** Keeps whether somebody wants no messages that go to several at once. */
     public void unsubscribed(UUID person, boolean unsubscribed) {
         mapper.unsubscribed(person, unsubscribed);
+    }
+
+    /**
+     * What matters of somebody before a message goes to several.
+     *
+     * @param lastWritten null for never
+     * @param unsubscribed whether they want no messages that go to several at once
+     */
+    public record Reached(UUID personId, Instant lastWritten, boolean unsubscribed) {}
+
+    /** The same of many, by person. */
+    public Map<UUID, Reached> reached(Collection<UUID> people) {
+        return people.isEmpty()
+                ? Map.of()
+                : mapper.reached(people).stream().collect(Collectors.toMap(Reached::personId, Function.identity()));
     }
 
     /** When somebody answered last, as far as it is known. */

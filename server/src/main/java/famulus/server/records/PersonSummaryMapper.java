@@ -87,4 +87,12 @@ interface PersonSummaryMapper {
 
     @Select("select contact_id from deal_contact where deal_id = #{deal}")
     List<UUID> contactsOf(UUID deal);
+
+    @Select(
+            """
+            select s.person_id, s.last_written, s.unsubscribed
+            from unnest(#{people,typeHandler=famulus.server.platform.IdentifiersTypeHandler}) as wanted(id)
+            join person_summary s on s.person_id = wanted.id
+            """)
+    List<PersonSummaries.Reached> reached(@Param("people") Collection<UUID> people);
 }

@@ -55,14 +55,14 @@ interface RecordIndexMapper {
      * The places of a part of a list, in its order.
      *
      * @param words of records that have all of these, where there are some
-     * @param narrowing of records that are shown; null for all
+     * @param narrowing what is true of the records that are shown; null for all
      */
     List<String> walk(
             @Param("kind") String kind,
             @Param("column") String column,
             @Param("range") PlaceRange range,
             @Param("words") List<SearchWord> words,
-            @Param("narrowing") Narrowing narrowing,
+            @Param("narrowing") Narrowing.Statement narrowing,
             @Param("from") int from,
             @Param("most") int most);
 

@@ -112,7 +112,8 @@ class RecordOrder {
     }
 
     private List<String> walked(
-            CrmKind kind, String column, boolean descending, Search found, Narrowing narrowing, int most) {
+            CrmKind kind, String column, boolean descending, Search found, Narrowing narrowed, int most) {
+        Narrowing.Statement narrowing = narrowed == null ? null : narrowed.statement();
         if (!descending) {
             return mapper.walk(kind.word(), column, PlaceRange.all(false), found.words(), narrowing, 0, most);
         }

@@ -3,20 +3,38 @@ package famulus.server.lists;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.server.ServerTest;
+import famulus.server.lists.RecordFilterService.Filtered;
+import famulus.server.records.CrmKind;
+import famulus.server.records.Narrowing;
+import famulus.server.records.RecordListService;
+import famulus.server.records.RecordListService.LedgerPart;
 import famulus.server.team.Colleague;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** Lists by a condition, for every kind of record. */
 class NarrowedListTest extends ServerTest {
+    @Autowired
+    private RecordFilterService filters;
+
+    @Autowired
+    private ConditionService conditions;
+
+    @Autowired
+    private RecordListService ledgers;
+
     private UUID larkfield;
     private UUID opened;
 
@@ -121,6 +139,55 @@ class NarrowedListTest extends ServerTest {
                 .containsExactly("Priya Ivory");
         assertThat(names(narrowed("contact", "organisation.town is \"Frome\"", "pri", signe)))
                 .isEmpty();
+    }
+
+    /** What is narrowed, as if it were too much to be gathered. */
+    private record TooMany(Filtered filtered) implements Narrowing {
+        @Override
+        public Statement statement() {
+            return filtered.statement();
+        }
+
+        @Override
+        public Optional<Set<UUID>> gathered(int most) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Set<UUID> among(Collection<UUID> records) {
+            return filtered.among(records);
+        }
+
+        @Override
+        public int number() {
+            return filtered.number();
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+                    CONTACT      | person.email contains "larkfield" and deal.name is empty | Priya Ivory
+                    CONTACT      | history.last_written is empty               | Priya Ivory, Tobias Larkin, Ines Okafor
+                    LEAD         | lead.company contains "sons"                | Leo Gosling
+                    DEAL         | organisation.town is "wells"                | Autumn order
+                    ORGANISATION | organisation.owner.full_name is "Signe Tester" | Larkfield
+                    """)
+    void whatFitsVeryManyIsAskedInTheOrderOfTheList(String kind, String where, String expected) {
+        CrmKind of = CrmKind.valueOf(kind);
+        RecordScope scope = new RecordScope(of);
+        Narrowing many = new TooMany(filters.filtered(scope, conditions.sound(scope, where, signe), signe));
+
+        for (boolean descending : new boolean[] {false, true}) {
+            List<String> wanted = new ArrayList<>(List.of(expected.split(", ")));
+            LedgerPart part = new LedgerPart("", "name", descending, 0, 50);
+            List<String> names = ledgers.lines(of, part, many, signe).lines().stream()
+                    .map(line -> line.cells().getFirst())
+                    .toList();
+            assertThat(names).containsExactlyElementsOf(descending ? wanted.reversed() : wanted);
+        }
     }
 
     @Test

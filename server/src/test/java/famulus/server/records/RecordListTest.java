@@ -148,14 +148,11 @@ class RecordListTest extends ServerTest {
     /** Contacts whose surname ends so, said in SQL of each; too many to be gathered, however few they are. */
     private record Ending(String end, int number, Map<UUID, String> byId) implements Narrowing {
         @Override
-        public String sql() {
-            return "exists (select 1 from contact n where n.id = " + RECORD
-                    + " and right(n.last_name, 1) = #{narrowing.values[0]})";
-        }
-
-        @Override
-        public List<Object> values() {
-            return List.of(end);
+        public Statement statement() {
+            return new Statement(
+                    "exists (select 1 from contact n where n.id = " + RECORD
+                            + " and right(n.last_name, 1) = #{narrowing.values[0]})",
+                    List.of(end));
         }
 
         @Override

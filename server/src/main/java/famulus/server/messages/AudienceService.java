@@ -1,0 +1,165 @@
+package famulus.server.messages;
+
+import famulus.core.audience.Audience;
+import famulus.core.audience.AudienceRules;
+import famulus.core.audience.Candidate;
+import famulus.server.donotemail.DoNotEmailService;
+import famulus.server.donotemail.DoNotEmailService.Stopped;
+import famulus.server.lists.ChosenRecords;
+import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.RecordLists;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CrmKind;
+import famulus.server.records.CrmRecord;
+import famulus.server.records.PersonAddress;
+import famulus.server.records.PersonSummaries;
+import famulus.server.records.PersonSummaries.Reached;
+import famulus.server.records.RecordService;
+import famulus.server.records.RecordWalk;
+import famulus.server.records.RecordWalk.MainContact;
+import famulus.server.team.Colleague;
+import famulus.server.team.House;
+import famulus.server.team.TeamService;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** Gathers what is known of people that a message could go to, and asks the core who gets it. */
+@Service
+public class AudienceService {
+    /** So many people can be looked at at once. */
+    static final int MOST = 500;
+
+    private static final int MOST_DAYS = 365;
+
+    private final ChosenRecords chosen;
+    private final RecordLists lists;
+    private final RecordService records;
+    private final RecordWalk walk;
+    private final PersonSummaries summaries;
+    private final DoNotEmailService doNotEmail;
+    private final TeamService team;
+    private final Clock clock;
+
+    AudienceService(
+            ChosenRecords chosen,
+            RecordLists lists,
+            RecordService records,
+            RecordWalk walk,
+            PersonSummaries summaries,
+            DoNotEmailService doNotEmail,
+            TeamService team,
+            Clock clock) {
+        this.chosen = chosen;
+        this.lists = lists;
+        this.records = records;
+        this.walk = walk;
+        this.summaries = summaries;
+        this.doNotEmail = doNotEmail;
+        this.team = team;
+        this.clock = clock;
+    }
+
+    /**
+     * Whom a message is meant for.
+     *
+     * @param minus a list whose people are left out; null for none
+     * @param restDays whoever was written to within so many days is left out; 0 for nobody
+     * @param putBack who gets it in spite of what yields: people, or deals where deals are chosen
+     */
+    public record Meant(Choice choice, @Schema(nullable = true) UUID minus, int restDays, Set<UUID> putBack) {}
+
+    /** Who gets a message, and who does not; refused where they are too many to be looked at. */
+    public Audience audience(Meant meant, Colleague asking) {
+        CrmKind kind = meant.choice().kind();
+        if (kind == CrmKind.ORGANISATION) {
+            throw Refusal.because("no-people", "Choose contacts, leads or deals: messages go to people.");
+        }
+        List<UUID> ids = chosen.ids(meant.choice(), MOST, asking);
+        House house = team.house();
+        LocalDate today = clock.instant().atZone(house.zone()).toLocalDate();
+        AudienceRules rules = new AudienceRules(
+                today,
+                Math.clamp(meant.restDays(), 0, MOST_DAYS),
+                kind == CrmKind.DEAL,
+                meant.putBack() == null ? Set.of() : meant.putBack());
+        return Audience.of(candidates(kind, ids, meant.minus(), house, asking), rules);
+    }
+
+    private List<Candidate> candidates(CrmKind kind, List<UUID> ids, UUID minus, House house, Colleague asking) {
+        Map<UUID, UUID> people = people(kind, ids);
+        Map<UUID, CrmRecord> chosenRecords = records.all(kind, ids);
+        Map<UUID, CrmRecord> persons =
+                kind == CrmKind.DEAL ? records.all(CrmKind.CONTACT, people.values()) : chosenRecords;
+        Map<UUID, List<PersonAddress>> addresses = records.addresses(people.values());
+        Map<UUID, Reached> reached = summaries.reached(people.values());
+        Map<String, Stopped> stopped = doNotEmail.stopped(first(addresses.values()));
+        Optional<String> listName =
+                Optional.ofNullable(minus).map(id -> lists.list(id, asking).name());
+        Set<UUID> onList = minus == null ? Set.of() : onList(kind, minus, ids, people, asking);
+        List<Candidate> candidates = new ArrayList<>();
+        for (UUID id : ids) {
+            Optional<UUID> person = Optional.ofNullable(people.get(id)).filter(persons::containsKey);
+            Optional<String> address = person.flatMap(one ->
+                            addresses.getOrDefault(one, List.of()).stream().findFirst())
+                    .map(PersonAddress::address);
+            Optional<Reached> summary = person.map(reached::get);
+            candidates.add(new Candidate(
+                    id,
+                    person,
+                    person.map(persons::get).orElse(chosenRecords.get(id)).name(),
+                    address,
+                    kind == CrmKind.DEAL ? Optional.of(id) : Optional.empty(),
+                    address.filter(stopped::containsKey)
+                            .map(one -> stopped.get(one).sentence(one)),
+                    summary.map(Reached::unsubscribed).orElse(false),
+                    summary.map(Reached::lastWritten)
+                            .map(at -> at.atZone(house.zone()).toLocalDate()),
+                    listName.filter(any -> onList.contains(id))));
+        }
+        return candidates;
+    }
+
+    private static List<String> first(Collection<List<PersonAddress>> addresses) {
+        return addresses.stream().map(one -> one.getFirst().address()).toList();
+    }
+
+    /** Who each of what is chosen goes to. */
+    private Map<UUID, UUID> people(CrmKind kind, List<UUID> ids) {
+        Map<UUID, UUID> people = new HashMap<>();
+        if (kind == CrmKind.DEAL) {
+            for (MainContact main : walk.mainContacts(ids).values()) {
+                people.put(main.dealId(), main.id());
+            }
+        } else {
+            ids.forEach(id -> people.put(id, id));
+        }
+        return people;
+    }
+
+    /** Those of what is chosen that are on a list, or whose main contact is. */
+    private Set<UUID> onList(CrmKind kind, UUID list, List<UUID> ids, Map<UUID, UUID> people, Colleague asking) {
+        CrmKind listed = lists.list(list, asking).kind();
+        if (listed == kind) {
+            return chosen.onList(list, ids, asking);
+        }
+        if (kind == CrmKind.DEAL && listed == CrmKind.CONTACT) {
+            Set<UUID> on = chosen.onList(list, people.values(), asking);
+            return people.entrySet().stream()
+                    .filter(one -> on.contains(one.getValue()))
+                    .map(Map.Entry::getKey)
+                    .collect(Collectors.toSet());
+        }
+        throw Refusal.field("minus", "This is a list of " + listed.word() + "s. Choose one of " + kind.word() + "s.");
+    }
+}

@@ -1,0 +1,106 @@
+package famulus.server.messages;
+
+import famulus.core.audience.Candidate;
+import famulus.core.field.About;
+import famulus.core.message.body.Mode;
+import famulus.server.library.Template;
+import famulus.server.messages.AudienceService.Meant;
+import famulus.server.messages.MessageDraftService.Beginning;
+import famulus.server.messages.MessageDraftService.BegunWords;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.team.Colleague;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.IntConsumer;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Begins a draft to each of several people from one template, for its writer to look through one by one. */
+@Service
+public class DraftsForMany {
+    /** Nobody looks through more at a time. */
+    static final int MOST = 50;
+
+    private final AudienceService audiences;
+    private final MessageDraftService drafts;
+    private final KeptDraftService kept;
+    private final Ids ids;
+
+    DraftsForMany(AudienceService audiences, MessageDraftService drafts, KeptDraftService kept, Ids ids) {
+        this.audiences = audiences;
+        this.drafts = drafts;
+        this.kept = kept;
+        this.ids = ids;
+    }
+
+    /**
+     * Begins a draft to each who gets the message; all of them or none.
+     *
+     * @param template of its variants each gets the one in their language
+     * @param done told how many have been begun
+     * @return the drafts, in the order of names
+     */
+    @Transactional
+    public List<UUID> begin(Meant meant, UUID template, Colleague by, IntConsumer done) {
+        List<Candidate> in = audiences.audience(meant, by).in();
+        if (in.isEmpty()) {
+            throw Refusal.because("nobody", "Nobody is left to write to.");
+        }
+        if (in.size() > MOST) {
+            throw Refusal.because(
+                    "too-many",
+                    "These are " + in.size() + " people. Choose " + MOST
+                            + " at most: each message is yours to look through before it leaves.");
+        }
+        List<UUID> begun = new ArrayList<>();
+        for (Candidate candidate : in) {
+            begun.add(begin(candidate, meant.choice().kind(), template, by));
+            done.accept(begun.size());
+        }
+        return begun;
+    }
+
+    private UUID begin(Candidate candidate, CrmKind chosen, UUID template, Colleague by) {
+        CrmKind kind = chosen == CrmKind.DEAL ? CrmKind.CONTACT : chosen;
+        UUID person = candidate.person().orElseThrow();
+        UUID deal = candidate.about().orElse(null);
+        BegunWords words = drafts.begin(
+                new Beginning(template, Mode.LETTER, new For(kind, person, deal), null, Optional.empty()), by);
+        words.read()
+                .template()
+                .map(Template::about)
+                .filter(about -> !fits(about, kind, deal != null))
+                .ifPresent(about -> {
+                    throw Refusal.field("template", "This template is for " + called(about) + ". Choose another one.");
+                });
+        UUID draft = ids.next();
+        UUID from = words.read().template().map(Template::id).orElse(null);
+        MessageToSend message = new MessageToSend(
+                ids.next(), from, kind, person, deal, null, null, null, null, words.words(), draft, null);
+        kept.keep(draft, 0, message.complete(), by);
+        return draft;
+    }
+
+    private static boolean fits(About about, CrmKind kind, boolean deal) {
+        return switch (about) {
+            case CONTACT -> kind == CrmKind.CONTACT;
+            case LEAD -> kind == CrmKind.LEAD;
+            case DEAL -> deal;
+            case PERSON -> true;
+        };
+    }
+
+    private static String called(About about) {
+        return switch (about) {
+            case CONTACT -> "contacts";
+            case LEAD -> "leads";
+            case DEAL -> "deals";
+            case PERSON -> "anyone";
+        };
+    }
+}

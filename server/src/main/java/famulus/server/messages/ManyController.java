@@ -1,0 +1,110 @@
+package famulus.server.messages;
+
+import famulus.core.audience.Audience;
+import famulus.core.audience.Candidate;
+import famulus.core.audience.Reason;
+import famulus.server.messages.AudienceService.Meant;
+import famulus.server.platform.ProgressLines;
+import famulus.server.platform.Refusal;
+import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Messages to several people at once: who gets one, and a draft to each of them. */
+@RestController
+@RequestMapping("/api/messages/many")
+class ManyController {
+    private final AudienceService audiences;
+    private final DraftsForMany drafts;
+    private final JsonMapper json;
+
+    ManyController(AudienceService audiences, DraftsForMany drafts, JsonMapper json) {
+        this.audiences = audiences;
+        this.drafts = drafts;
+        this.json = json;
+    }
+
+    /**
+     * Somebody who was chosen.
+     *
+     * @param key by which they are put back
+     * @param person null for a deal without a main contact
+     * @param deal null where the message is about none
+     * @param address empty for none
+     */
+    record ShownCandidate(
+            UUID key,
+            @Schema(nullable = true) UUID person,
+            @Schema(nullable = true) UUID deal,
+            String name,
+            String address) {
+        static ShownCandidate of(Candidate one) {
+            return new ShownCandidate(
+                    one.key(),
+                    one.person().orElse(null),
+                    one.about().orElse(null),
+                    one.name(),
+                    one.address().orElse(""));
+        }
+    }
+
+    /** Somebody who gets no message, and why. */
+    record ShownLeftOut(ShownCandidate who, List<String> reasons, boolean mayBePutBack) {}
+
+    /**
+     * Who gets a message.
+     *
+     * @param most so many drafts are begun at once at most
+     */
+    record ShownAudience(List<ShownCandidate> in, List<ShownLeftOut> out, int most) {}
+
+    @PostMapping("/audience")
+    ShownAudience audience(Colleague asking, @RequestBody Meant meant) {
+        Audience audience = audiences.audience(readable(meant), asking);
+        return new ShownAudience(
+                audience.in().stream().map(ShownCandidate::of).toList(),
+                audience.out().stream()
+                        .map(one -> new ShownLeftOut(
+                                ShownCandidate.of(one.candidate()),
+                                one.reasons().stream().map(Reason::sentence).toList(),
+                                one.mayBePutBack()))
+                        .toList(),
+                DraftsForMany.MOST);
+    }
+
+    private static Meant readable(Meant meant) {
+        if (meant == null || meant.choice() == null) {
+            throw Refusal.because("unreadable", "This can't be read.");
+        }
+        return meant;
+    }
+
+    record DraftsToBegin(Meant meant, UUID template) {}
+
+    /** A line of the answer: how many have been begun, and at the end the drafts. */
+    record BegunLine(int begun, @Schema(nullable = true) List<UUID> drafts) {}
+
+    /** Begins a draft to each; a line for each says how far it is. */
+    @PostMapping("/drafts")
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = ProgressLines.TYPE, schema = @Schema(implementation = BegunLine.class)))
+    void begin(Colleague asking, @RequestBody DraftsToBegin wanted, HttpServletResponse response) {
+        if (wanted.template() == null) {
+            throw Refusal.field("template", "Choose a template.");
+        }
+        ProgressLines lines = new ProgressLines(response, json);
+        List<UUID> begun = drafts.begin(
+                readable(wanted.meant()), wanted.template(), asking, done -> lines.line(new BegunLine(done, null)));
+        lines.line(new BegunLine(begun.size(), begun));
+    }
+}
