@@ -220,6 +220,7 @@
           {narrowing}
           {sort}
           {descending}
+          onchanged={() => anew++}
           oncolumns={(event) =>
             (choosingColumns = choosingColumns ? null : (event.currentTarget as HTMLElement))}
         />

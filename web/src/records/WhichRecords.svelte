@@ -4,6 +4,7 @@
   import SmallSelect from '../ui/SmallSelect.svelte';
   import KeepListSlip from './KeepListSlip.svelte';
   import ListSlip from './ListSlip.svelte';
+  import PasteSlip from './PasteSlip.svelte';
   import type { KeptList, Narrowing } from './narrowing.svelte';
 
   /** Which records a list shows, as a sentence whose words are the controls. */
@@ -12,11 +13,14 @@
     sort,
     descending,
     oncolumns,
+    onchanged,
   }: {
     narrowing: Narrowing;
     sort: string;
     descending: boolean;
     oncolumns: (event: MouseEvent) => void;
+    /** Told when other records are on the list. */
+    onchanged: () => void;
   } = $props();
 
   const plural = $derived(`${narrowing.kind}s`);
@@ -27,6 +31,7 @@
   const lost = $derived(narrowing.listId !== '' && narrowing.lists.length > 0 && !list);
   let keeping = $state<HTMLElement | null>(null);
   let about = $state<HTMLElement | null>(null);
+  let pasting = $state<HTMLElement | null>(null);
 
   async function kept(one: KeptList) {
     await narrowing.renew();
@@ -85,6 +90,11 @@
       <InlineButton onclick={() => narrowing.begin()}>whose …</InlineButton>
     {/if}
   </div>
+  {#if list && !list.live && list.mayChange && (list.kind === 'contact' || list.kind === 'lead')}
+    <InlineButton soft aria-haspopup="dialog" onclick={(event) => (pasting = pasting ? null : anchor(event))}
+      >paste addresses…</InlineButton
+    >
+  {/if}
   {#if list}
     <InlineButton soft aria-haspopup="dialog" onclick={(event) => (about = about ? null : anchor(event))}
       >about this list</InlineButton
@@ -112,6 +122,17 @@
     anchor={keeping}
     onclose={() => (keeping = null)}
     onkept={kept}
+  />
+{/if}
+{#if pasting && list}
+  <PasteSlip
+    {list}
+    anchor={pasting}
+    onclose={() => (pasting = null)}
+    onchanged={async () => {
+      await narrowing.renew();
+      onchanged();
+    }}
   />
 {/if}
 {#if about && list}

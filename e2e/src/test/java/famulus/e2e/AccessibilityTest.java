@@ -9,6 +9,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.SelectOption;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -70,6 +71,32 @@ class AccessibilityTest extends BrowserTest {
         page.keyboard().press("2");
         page.locator("[data-at='5'] a").waitFor();
         scan(page, "People");
+        page.getByLabel("Which contacts", new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new SelectOption().setLabel("Apples in blossom soon"));
+        page.getByText("4 contacts").waitFor();
+        page.getByLabel("All contacts", new Page.GetByLabelOptions().setExact(true))
+                .last()
+                .click();
+        scan(page, "a list with a condition, all of it chosen");
+        button(page, "Set a field…").click();
+        page.getByLabel("Owner of all").waitFor();
+        scan(page, "setting a field");
+        page.keyboard().press("Escape");
+        button(page, "Write to them…").click();
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Left out"))
+                .waitFor();
+        page.locator(".slip section[aria-label^='Preview of']").waitFor();
+        scan(page, "writing to several");
+        page.keyboard().press("Escape");
+        button(page, "about this list").click();
+        scan(page, "what a list is");
+        page.keyboard().press("Escape");
+        page.getByLabel("Which contacts", new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new SelectOption().setLabel("Came to our open day (14, fixed)"));
+        button(page, "columns…").click();
+        page.getByLabel("Add a column").waitFor();
+        scan(page, "choosing columns");
+        page.keyboard().press("Escape");
         find(page, "Ines Okafor-Brandt");
         scan(page, "a contact");
         page.locator(".message").first().click();

@@ -194,6 +194,35 @@ class ListTest extends BrowserTest {
     }
 
     @Test
+    void whoseAddressesArePastedIsPutOnAFixedList() {
+        Page page = openAs("Amos", "/people/leads");
+        look(page);
+        page.getByLabel(CHOOSE).first().click();
+        button(page, "Add to a list…").click();
+        textbox(page, "Name of the list").fill("From the fair");
+        button(page, "Make it and add").click();
+        page.getByLabel("Which leads", new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new SelectOption().setLabel("From the fair (1, fixed)"));
+        assertThat(lines(page)).hasCount(1);
+
+        button(page, "paste addresses…").click();
+        page.getByLabel(Pattern.compile("^Addresses, however"))
+                .fill("\"Quill, Hazel\" <hazel@wrenhill.example>; nonsense@");
+        button(page, "Look who they are").click();
+        assertThat(page.getByText("1 address that nobody has: hazel@wrenhill.example."))
+                .isVisible();
+        assertThat(page.getByText("Line 1: “nonsense@” is not an e-mail address"))
+                .isVisible();
+        button(page, "Put on the list").click();
+        assertThat(page.getByText("There is nobody in it who can be put on this list."))
+                .isVisible();
+        page.getByLabel("Add this one as a lead").check();
+        button(page, "Put on the list").click();
+        assertThat(page.getByText("1 is on “From the fair” now.").last()).isVisible();
+        assertThat(link(page, "Hazel Quill")).isVisible();
+    }
+
+    @Test
     void eachChoosesColumnsOfTheirOwn() {
         Page page = openAs("Dov", "/deals");
         look(page);

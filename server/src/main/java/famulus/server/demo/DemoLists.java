@@ -45,11 +45,11 @@ final class DemoLists {
                         new TypedList("Came to our open day", null, null, null, FolderRights.EVERYONE),
                         people.oriel())
                 .id();
-        List<UUID> came = growers.stream().map(Grower::id).limit(4L * VISITORS).toList();
         lists.put(
                 visitors,
-                came.stream()
-                        .filter(any -> chance.inHundred(30))
+                growers.stream()
+                        .map(Grower::id)
+                        .filter(any -> chance.inHundred(12))
                         .limit(VISITORS)
                         .toList(),
                 people.oriel());

@@ -6,6 +6,7 @@ import famulus.server.lists.ChosenRecords.NarrowedWindow;
 import famulus.server.lists.ConditionService.Asked;
 import famulus.server.lists.ConditionService.ReadCondition;
 import famulus.server.lists.FieldChanges.Changed;
+import famulus.server.lists.PastedPeople.PastedReport;
 import famulus.server.lists.RecordLists.ShownList;
 import famulus.server.lists.RecordLists.TypedList;
 import famulus.server.platform.ProgressLines;
@@ -40,6 +41,7 @@ class ListController {
     private final ChosenRecords chosen;
     private final RecordLists lists;
     private final FieldChanges changes;
+    private final PastedPeople pastedPeople;
     private final JsonMapper json;
 
     ListController(
@@ -48,12 +50,14 @@ class ListController {
             ChosenRecords chosen,
             RecordLists lists,
             FieldChanges changes,
+            PastedPeople pastedPeople,
             JsonMapper json) {
         this.conditions = conditions;
         this.filters = filters;
         this.chosen = chosen;
         this.lists = lists;
         this.changes = changes;
+        this.pastedPeople = pastedPeople;
         this.json = json;
     }
 
@@ -161,6 +165,23 @@ class ListController {
     ListMembers take(Colleague asking, @PathVariable UUID id, @RequestBody ChosenRequest request) {
         int taken = lists.take(id, members(id, request, asking), asking);
         return new ListMembers(taken, lists.list(id, asking));
+    }
+
+    record PastedText(String text) {}
+
+    /** Pasted text to be taken; {@code leads} whether addresses that nobody has become leads. */
+    record PastedToTake(String text, boolean leads) {}
+
+    /** Says who is found by the addresses in pasted text. */
+    @PostMapping("/{id}/pasted")
+    PastedReport look(Colleague asking, @PathVariable UUID id, @RequestBody PastedText pasted) {
+        return pastedPeople.look(id, pasted.text(), asking);
+    }
+
+    /** Puts them onto a fixed list. */
+    @PostMapping("/{id}/pasted/take")
+    PastedReport take(Colleague asking, @PathVariable UUID id, @RequestBody PastedToTake pasted) {
+        return pastedPeople.take(id, pasted.text(), pasted.leads(), asking);
     }
 
     private List<UUID> members(UUID list, ChosenRequest request, Colleague asking) {

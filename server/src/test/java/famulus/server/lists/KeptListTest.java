@@ -128,10 +128,14 @@ class KeptListTest extends ServerTest {
                 {"DELETE", ""},
                 {"POST", "/bring-back"},
                 {"POST", "/members"},
-                {"POST", "/members/take-off"}
+                {"POST", "/members/take-off"},
+                {"POST", "/pasted"},
+                {"POST", "/pasted/take"}
             }) {
                 Object body =
                         switch (one[0] + one[1]) {
+                            case "POST/pasted" -> Map.of("text", "ines@larkfield.example");
+                            case "POST/pasted/take" -> Map.of("text", "ines@larkfield.example", "leads", true);
                             case "PUT" -> Map.of("version", 1, "list", typed("x", null, null));
                             case "POST/members", "POST/members/take-off" -> Map.of("choice", chosen(ines));
                             default -> null;
@@ -211,6 +215,58 @@ class KeptListTest extends ServerTest {
         done("DELETE", "/api/lists/" + list, null, signe);
         assertThat(done("DELETE", "/api/folders/" + north, null, signe).isArray())
                 .isTrue();
+    }
+
+    private JsonNode pasted(UUID list, String way, Object body, Colleague by) throws Exception {
+        return done("POST", "/api/lists/" + list + "/pasted" + way, body, by);
+    }
+
+    @Test
+    void whoseAddressesArePastedIsPutOnAList() throws Exception {
+        UUID list = kept("To visit", null, null, signe);
+        done("POST", "/api/lists/" + list + "/members", Map.of("choice", chosen(ines)), signe);
+        String text = "Ines <INES@larkfield.example>; tobias@wrenhill.example\nnew@wrenhill.example\nno address";
+
+        JsonNode found = pasted(list, "", Map.of("text", text), signe);
+        assertThat(found.get("here").asInt()).isEqualTo(2);
+        assertThat(found.get("already").asInt()).isEqualTo(1);
+        assertThat(found.at("/fresh/0/address").asString()).isEqualTo("new@wrenhill.example");
+        assertThat(found.get("mayAdd").asBoolean()).isFalse();
+        assertThat(found.at("/wrong/0/line").asInt()).isEqualTo(3);
+        assertThat(names(list, signe)).hasSize(1);
+
+        pasted(list, "/take", Map.of("text", text, "leads", true), signe);
+        assertThat(names(list, signe)).containsExactly("Tobias Larkin", "Ines Okafor");
+        assertThat(done("GET", "/api/records/lead", null, signe).get("total").asInt())
+                .isZero();
+        assertThat(pasted(list, "/take", Map.of("text", "new@wrenhill.example", "leads", false), signe)
+                        .at("/fields/text")
+                        .asString())
+                .isEqualTo("There is nobody in it who can be put on this list.");
+        assertThat(pasted(list, "", Map.of("text", text), dov).get("detail").asString())
+                .isEqualTo("This list is missing.");
+        UUID live = kept("Growers", GROWERS, null, signe);
+        assertThat(pasted(live, "", Map.of("text", text), signe).get("detail").asString())
+                .isEqualTo("Addresses can be pasted onto fixed lists of contacts and leads.");
+    }
+
+    @Test
+    void addressesThatNobodyHasBecomeLeadsOnlyOnYes() throws Exception {
+        UUID list = UUID.fromString(done("POST", "/api/lists/kept/lead", typed("Fair", null, null), signe)
+                .get("id")
+                .asString());
+        String text = "\"Gosling, Leopold\" <leo@wrenhill.example>\noffice@larkfield.example\nines@larkfield.example";
+        JsonNode found = pasted(list, "", Map.of("text", text), signe);
+        assertThat(found.get("freshNumber").asInt()).isEqualTo(2);
+        assertThat(found.get("others").asInt()).isEqualTo(1);
+
+        pasted(list, "/take", Map.of("text", text, "leads", true), signe);
+        JsonNode leads = done("GET", "/api/lists/records/lead?list=" + list, null, signe);
+        assertThat(leads.at("/window/lines").valueStream().map(one -> one.at("/cells/0")
+                        .asString()))
+                .containsExactly("Leopold Gosling", "office");
+        assertThat(pasted(list, "", Map.of("text", text), signe).get("already").asInt())
+                .isEqualTo(2);
     }
 
     private JsonNode set(Map<String, Object> choice, String field, String value, Colleague by) throws Exception {
