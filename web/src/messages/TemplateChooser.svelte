@@ -12,6 +12,7 @@
     whom,
     ahead,
     only = false,
+    fits = () => true,
     look,
     onchoose,
     onclose,
@@ -23,6 +24,8 @@
     ahead?: TypedAhead;
     /** Whether it has to be a template. */
     only?: boolean;
+    /** Which templates can be chosen. */
+    fits?: (line: Schemas['TemplateLine']) => boolean;
     /** What a template would say to this very person. */
     look: (template: string) => Promise<Schemas['ShownProof']>;
     /** A template, or none and how the empty message is written. */
@@ -59,7 +62,7 @@
     ask('get', '/api/templates/fitting', { query: { about, search, ...to } })
       .then((found) => {
         if (mine !== run) return;
-        lines = found;
+        lines = found.filter(fits);
         foundFor = search;
         at = 0;
         if (!entered) return;

@@ -7,6 +7,7 @@
   import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
+  import { lookFor } from './many';
   import TemplateChooser from './TemplateChooser.svelte';
 
   /** Writes to those who are chosen in a list: who gets it, who does not and why, and from which template each draft is begun. */
@@ -69,20 +70,6 @@
   function out(key: string) {
     from = key;
     putBack = putBack.filter((one) => one !== key);
-  }
-
-  async function look(template: string): Promise<Schemas['ShownProof']> {
-    const { person, deal } = first!;
-    const body = {
-      template,
-      kind: people,
-      id: person!,
-      deal: deal ?? null,
-      sender: null,
-      mode: null,
-      wishes: null,
-    };
-    return (await ask('post', '/api/messages/begin', { body })).read.proof;
   }
 
   async function begin(template: string | null) {
@@ -190,7 +177,7 @@
             about={choice.kind === 'deal' ? 'DEAL' : choice.kind === 'lead' ? 'LEAD' : 'CONTACT'}
             whom={{ kind: people, person: first.person!, deal: first.deal ?? null }}
             only
-            {look}
+            look={(template) => lookFor(choice.kind, first, template)}
             onchoose={(template) => void begin(template)}
             {onclose}
           />

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { download, sentence, type Schemas } from '../api/client';
   import Button from '../ui/Button.svelte';
+  import PapersForMany from '../messages/PapersForMany.svelte';
   import Slip from '../ui/Slip.svelte';
 
   /** Takes chosen records out into a file. */
@@ -17,6 +18,7 @@
   } = $props();
 
   let wrong = $state('');
+  let onPaper = $state(false);
 
   async function take(as: 'csv' | 'vcf') {
     wrong = '';
@@ -29,17 +31,30 @@
   }
 </script>
 
-<Slip title="Export {number}" {anchor} placement="top-start" {onclose}>
-  <p class="ways">
-    <Button main onclick={() => void take('csv')}>CSV file</Button>
-    {#if choice.kind !== 'deal'}<Button onclick={() => void take('vcf')}>vCard file</Button>{/if}
-  </p>
+<Slip
+  title={onPaper ? `A letter on paper for each of ${number}` : `Export ${number}`}
+  {anchor}
+  placement="top-start"
+  page={onPaper}
+  {onclose}
+>
+  {#if onPaper}
+    <PapersForMany {choice} {onclose} />
+  {:else}
+    <p class="ways">
+      <Button main onclick={() => void take('csv')}>CSV file</Button>
+      {#if choice.kind !== 'deal'}<Button onclick={() => void take('vcf')}>vCard file</Button>{/if}
+      {#if choice.kind !== 'organisation'}<Button onclick={() => (onPaper = true)}>Letters as PDF…</Button
+        >{/if}
+    </p>
+  {/if}
   {#if wrong}<p role="alert">{wrong}</p>{/if}
 </Slip>
 
 <style>
   .ways {
     display: flex;
+    flex-wrap: wrap;
     gap: 8px;
     margin: 0;
   }

@@ -18,6 +18,7 @@
     onchanged: () => Promise<void>;
   } = $props();
 
+  const example = 'Ines Okafor <ines@larkfield.example>\ntobias@wrenhill.example';
   let text = $state('');
   let found = $state.raw<Schemas['PastedReport'] | null>(null);
   let leads = $state(false);
@@ -73,7 +74,7 @@
       rows="7"
       bind:value={text}
       oninput={() => (found = null)}
-      placeholder={'Ines Okafor <ines@larkfield.example>\ntobias@wrenhill.example'}></textarea>
+      placeholder={example}></textarea>
   </label>
   <label class="file">
     or a file of them (CSV or text)

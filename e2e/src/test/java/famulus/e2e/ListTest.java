@@ -291,4 +291,21 @@ class ListTest extends BrowserTest {
                 .click();
         assertThat(textbox(page, "Subject of this message")).containsText("Percival");
     }
+
+    @Test
+    void aLetterIsPutOnPaperForEachWhoIsChosen() throws IOException {
+        Page page = openAs("Signe", "/people/contacts?find=okafor");
+        look(page);
+        page.getByLabel(CHOOSE).first().click();
+        button(page, "Export…").click();
+        button(page, "Letters as PDF…").click();
+        page.getByLabel("In one file or several").selectOption("each");
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"))
+                .fill("Long time");
+        Locator fitting = page.getByRole(AriaRole.LISTBOX, new Page.GetByRoleOptions().setName("Templates that fit"));
+        assertThat(fitting.getByRole(AriaRole.OPTION).first()).containsText("Long time no word");
+        Download download = page.waitForDownload(() -> page.keyboard().press("Enter"));
+        org.assertj.core.api.Assertions.assertThat(download.suggestedFilename()).isEqualTo("letters.zip");
+        org.assertj.core.api.Assertions.assertThat(Files.size(download.path())).isGreaterThan(1_000);
+    }
 }

@@ -1,8 +1,12 @@
 package famulus.server.interchange;
 
+import famulus.core.message.render.Paper;
 import famulus.server.interchange.ImportShown.ImportSettings;
 import famulus.server.lists.ChosenRecords;
 import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.messages.PapersForMany;
+import famulus.server.messages.PapersForMany.Made;
+import famulus.server.paper.JoinedPapers;
 import famulus.server.platform.ProgressLines;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
@@ -18,9 +22,14 @@ import java.io.InputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.IntConsumer;
+import java.util.zip.ZipOutputStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -47,6 +56,7 @@ class InterchangeController {
     private final ImportRuns runs;
     private final ExportService exports;
     private final ChosenRecords chosen;
+    private final PapersForMany papers;
     private final RecordService records;
     private final JsonMapper json;
 
@@ -55,9 +65,11 @@ class InterchangeController {
             ImportRuns runs,
             ExportService exports,
             ChosenRecords chosen,
+            PapersForMany papers,
             RecordService records,
             JsonMapper json) {
         this.chosen = chosen;
+        this.papers = papers;
         this.runs = runs;
         this.imports = imports;
         this.exports = exports;
@@ -211,6 +223,42 @@ class InterchangeController {
             throw Refusal.because("no-version", "Cards are of version 3 or 4.");
         }
         return version == 4;
+    }
+
+    /**
+     * Papers that are wanted.
+     *
+     * @param size null for what people print on where each reader is
+     * @param together whether they come in one file, to be printed in one go; else each in a file of its own, packed
+     */
+    record ChosenPapers(Choice choice, UUID template, @Schema(nullable = true) Paper.Size size, boolean together) {}
+
+    /** A template on paper for each of those that are chosen in a list. */
+    @PostMapping("/exports/papers")
+    void papers(Colleague asking, @RequestBody ChosenPapers wanted, HttpServletResponse response) throws IOException {
+        if (wanted.template() == null) {
+            throw Refusal.field("template", "Choose a template.");
+        }
+        List<Made> made = papers.make(wanted.choice(), wanted.template(), Optional.ofNullable(wanted.size()), asking);
+        if (wanted.together()) {
+            response.setContentType("application/pdf");
+            response.getOutputStream()
+                    .write(JoinedPapers.of(made.stream().map(Made::pdf).toList()));
+            return;
+        }
+        response.setContentType("application/zip");
+        Set<String> names = new HashSet<>();
+        ZipOutputStream zip = new ZipOutputStream(response.getOutputStream());
+        for (Made one : made) {
+            String name =
+                    one.name().replaceAll("[\\p{Cntrl}/\\\\:*?\"<>|]+", " ").strip();
+            String free = name;
+            for (int turn = 2; !names.add(free.toLowerCase(Locale.ROOT)); turn++) {
+                free = name + " " + turn;
+            }
+            PackedFile.add(zip, free + ".pdf", one.pdf());
+        }
+        zip.finish();
     }
 
     private static Writer file(HttpServletResponse response, String name, String type) throws IOException {

@@ -1,7 +1,6 @@
 package famulus.server.messages;
 
 import famulus.core.audience.Candidate;
-import famulus.core.field.About;
 import famulus.core.message.body.Mode;
 import famulus.server.library.Template;
 import famulus.server.messages.AudienceService.Meant;
@@ -69,38 +68,14 @@ public class DraftsForMany {
         CrmKind kind = chosen == CrmKind.DEAL ? CrmKind.CONTACT : chosen;
         UUID person = candidate.person().orElseThrow();
         UUID deal = candidate.about().orElse(null);
-        BegunWords words = drafts.begin(
-                new Beginning(template, Mode.LETTER, new For(kind, person, deal), null, Optional.empty()), by);
-        words.read()
-                .template()
-                .map(Template::about)
-                .filter(about -> !fits(about, kind, deal != null))
-                .ifPresent(about -> {
-                    throw Refusal.field("template", "This template is for " + called(about) + ". Choose another one.");
-                });
+        For to = new For(kind, person, deal);
+        BegunWords words = drafts.begin(new Beginning(template, Mode.LETTER, to, null, Optional.empty()), by);
+        words.read().template().ifPresent(from -> TemplateFit.mustFit(from, to));
         UUID draft = ids.next();
         UUID from = words.read().template().map(Template::id).orElse(null);
         MessageToSend message = new MessageToSend(
                 ids.next(), from, kind, person, deal, null, null, null, null, words.words(), draft, null);
         kept.keep(draft, 0, message.complete(), by);
         return draft;
-    }
-
-    private static boolean fits(About about, CrmKind kind, boolean deal) {
-        return switch (about) {
-            case CONTACT -> kind == CrmKind.CONTACT;
-            case LEAD -> kind == CrmKind.LEAD;
-            case DEAL -> deal;
-            case PERSON -> true;
-        };
-    }
-
-    private static String called(About about) {
-        return switch (about) {
-            case CONTACT -> "contacts";
-            case LEAD -> "leads";
-            case DEAL -> "deals";
-            case PERSON -> "anyone";
-        };
     }
 }

@@ -3,9 +3,14 @@ package famulus.server.paper;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.server.ServerTest;
+import java.io.ByteArrayInputStream;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -186,5 +191,71 @@ class PaperTest extends ServerTest {
         assertThat(printed).contains("Line 0", "Line 89", "1 / 4", "4 / 4");
         assertThat(printed.split("Description", -1)).hasSize(5);
         assertThat(printed.split("Total", -1)).as("the sum stands once").hasSize(2);
+    }
+
+    private MockHttpServletResponse papers(UUID template, boolean together, UUID... whom) throws Exception {
+        Map<String, Object> narrowed = new HashMap<>(Map.of("search", "", "where", ""));
+        narrowed.put("list", null);
+        Map<String, Object> wanted = new HashMap<>();
+        wanted.put(
+                "choice",
+                Map.of(
+                        "kind",
+                        "contact",
+                        "all",
+                        false,
+                        "ids",
+                        List.of(whom).stream().map(UUID::toString).toList(),
+                        "narrowed",
+                        narrowed));
+        wanted.put("template", template.toString());
+        wanted.put("size", null);
+        wanted.put("together", together);
+        return mvc.perform(request("POST", "/api/exports/papers", wanted, signe))
+                .andReturn()
+                .getResponse();
+    }
+
+    @Test
+    void aTemplateIsPutOnPaperForEachWhoIsChosen() throws Exception {
+        UUID tobias = contact("Tobias", "Larkin", "");
+        UUID other = contact("Tobias", "Larkin", "tobias@wrenhill.example");
+        UUID template = added("LETTER", "Our plan for {contact.first_name}", "Dear {contact.first_name}, soon.");
+
+        byte[] one = papers(template, true, ines, tobias, other).getContentAsByteArray();
+        assertThat(text(one)).contains("Dear Inés, soon.", "Dear Tobias, soon.", "1 / 1");
+        try (PDDocument joined = Loader.loadPDF(one)) {
+            assertThat(joined.getNumberOfPages()).isEqualTo(3);
+            assertThat(joined.getDocumentCatalog().getMarkInfo().isMarked()).isTrue();
+            assertThat(joined.getDocumentCatalog().getStructureTreeRoot().getKids())
+                    .isNotEmpty();
+        }
+
+        Map<String, byte[]> files = new TreeMap<>();
+        byte[] packed = papers(template, false, ines, tobias, other).getContentAsByteArray();
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(packed))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                files.put(entry.getName(), zip.readAllBytes());
+            }
+        }
+        assertThat(files).containsOnlyKeys("Inés Okafor.pdf", "Tobias Larkin.pdf", "Tobias Larkin 2.pdf");
+        assertThat(text(files.get("Inés Okafor.pdf"))).contains("Dear Inés, soon.");
+    }
+
+    @Test
+    void forWhomItIsNotReadyIsSaidByName() throws Exception {
+        UUID tobias = contact("Tobias", "Larkin", "");
+        change(tobias, "mobile", "01632 960 555");
+        UUID template = added("LETTER", "Terms", "Call {contact.mobile}.");
+        assertThat(json.readTree(papers(template, true, ines, tobias).getContentAsByteArray())
+                        .get("detail")
+                        .asString())
+                .startsWith("Not ready for 1 of 2. Inés Okafor: ");
+        assertThat(text(papers(template, true, tobias).getContentAsByteArray())).contains("Call");
+        UUID plain = added("PLAIN", "Plan", "Words");
+        assertThat(json.readTree(papers(plain, true, ines).getContentAsByteArray())
+                        .get("code")
+                        .asString())
+                .isEqualTo("not-on-paper");
     }
 }
