@@ -2,9 +2,7 @@
   import { ask, sentence, type Schemas } from '../api/client';
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
-  import WriteToMany from '../messages/WriteToMany.svelte';
   import AddToListSlip from './AddToListSlip.svelte';
-  import ExportChosen from './ExportChosen.svelte';
   import type { Narrowing } from './narrowing.svelte';
   import SetFieldSlip from './SetFieldSlip.svelte';
 
@@ -72,7 +70,10 @@
 <Button quiet onclick={show('export')}>Export…</Button>
 <Button quiet onclick={onnone}>Choose none</Button>
 {#if open?.what === 'write'}
-  <WriteToMany {choice} lists={narrowing.lists} anchor={open.anchor} onclose={() => (open = null)} />
+  {@const { anchor } = open}
+  {#await import('../messages/WriteToMany.svelte') then { default: WriteToMany }}
+    <WriteToMany {choice} lists={narrowing.lists} {anchor} onclose={() => (open = null)} />
+  {/await}
 {:else if open?.what === 'list'}
   <AddToListSlip
     {choice}
@@ -91,5 +92,8 @@
     ondone={onchanged}
   />
 {:else if open?.what === 'export'}
-  <ExportChosen {choice} number={said} anchor={open.anchor} onclose={() => (open = null)} />
+  {@const { anchor } = open}
+  {#await import('./ExportChosen.svelte') then { default: ExportChosen }}
+    <ExportChosen {choice} number={said} {anchor} onclose={() => (open = null)} />
+  {/await}
 {/if}

@@ -70,11 +70,7 @@
 <Slip title="Paste addresses" wide {anchor} placement="bottom-end" {onclose}>
   <label>
     Addresses, however they are written: one a line or many, with names or without, or rows of a table.
-    <textarea
-      rows="7"
-      bind:value={text}
-      oninput={() => (found = null)}
-      placeholder={example}></textarea>
+    <textarea rows="7" bind:value={text} oninput={() => (found = null)} placeholder={example}></textarea>
   </label>
   <label class="file">
     or a file of them (CSV or text)
@@ -157,9 +153,24 @@
     font: inherit;
   }
 
+  .file input::file-selector-button {
+    margin-right: 6px;
+    padding: 3px 8px;
+    border: 1px solid var(--edge);
+    border-radius: var(--corner);
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
+  }
+
   ul {
     margin: 0 0 10px;
-    padding-left: 18px;
+    padding: 0;
+    list-style: none;
+  }
+
+  li {
+    padding: 2px 0;
   }
 
   .yes {

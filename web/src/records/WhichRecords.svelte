@@ -179,7 +179,12 @@
 
   @media (width <= 700px) {
     .which {
+      flex-wrap: wrap;
       padding: 6px 14px;
+    }
+
+    .words {
+      flex-basis: 100%;
     }
 
     .ways {

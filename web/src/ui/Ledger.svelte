@@ -418,7 +418,12 @@
     }
 
     .choosing .line {
-      grid-template-columns: 20px minmax(0, 1.2fr) minmax(0, 1fr);
+      grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+    }
+
+    /* What is done with chosen lines needs more room than there is. */
+    .line > .box {
+      display: none;
     }
 
     .ledger:not(.choosing) .line > div:nth-child(n + 3),

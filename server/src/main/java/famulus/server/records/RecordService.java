@@ -39,6 +39,7 @@ public class RecordService {
 
     private static final int MOST_ADDRESSES = 10;
     private static final int AT_ONCE = 500;
+    private static final int MOST_TOLD = 200;
 
     private final RecordStore store;
     private final CatalogueService catalogue;
@@ -218,6 +219,8 @@ public class RecordService {
             done.accept(now.size());
         }
         revisions.changed(COUNTED);
+        // Whoever has one of them open is told; of very many nobody has more than a few open.
+        now.keySet().stream().limit(MOST_TOLD).forEach(id -> events.tell("record", id.toString()));
         return now;
     }
 

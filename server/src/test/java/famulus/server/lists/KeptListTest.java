@@ -2,8 +2,12 @@ package famulus.server.lists;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldType;
+import famulus.core.field.RecordKind;
 import famulus.server.ServerTest;
 import famulus.server.folders.FolderRights;
+import famulus.server.records.CatalogueService;
 import famulus.server.team.Colleague;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -12,11 +16,15 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** Lists that are kept, who sees them, what is on them, and a field that is set for many. */
 class KeptListTest extends ServerTest {
     private static final String GROWERS = "contact.job_title is \"Grower\"";
+
+    @Autowired
+    private CatalogueService catalogue;
 
     private UUID ines;
     private UUID tobias;
@@ -186,6 +194,27 @@ class KeptListTest extends ServerTest {
         assertThat(listed(signe)).isEmpty();
         done("POST", "/api/lists/" + list + "/bring-back", null, signe);
         assertThat(listed(signe)).containsExactly("Growers");
+    }
+
+    @Test
+    void aListWhoseFieldIsGoneSaysSoAndStays() throws Exception {
+        catalogue.add(
+                FieldDefinition.plain(RecordKind.CONTACT, "hectares", "Hectares", FieldType.NUMBER),
+                "Details",
+                50,
+                20,
+                false,
+                false);
+        UUID list = kept("Large", "contact.hectares is more than 5", null, signe);
+        assertThat(names(list, signe)).isEmpty();
+        sql.update("delete from field_definition where name = 'hectares'");
+        sql.update("update field_catalogue set revision = revision + 1");
+
+        assertThat(listed(signe)).containsExactly("Large");
+        assertThat(done("GET", "/api/lists/records/contact?list=" + list, null, signe)
+                        .at("/fields/condition")
+                        .asString())
+                .isEqualTo("There is no field “contact.hectares”.");
     }
 
     @Test
