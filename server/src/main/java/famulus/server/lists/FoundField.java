@@ -53,6 +53,11 @@ public record FoundField(
                 field.choices().stream().map(FieldDefinition.FieldOption::label).toList());
     }
 
+    /** The same under another label. */
+    FoundField called(String other) {
+        return new FoundField(path, other, whose, source, type, written, value, formats, group, choices);
+    }
+
     /** Whose field it is; {@code person} takes the mark of who it is. */
     public static String source(FieldDefinition field, Path path, CrmKind person) {
         if (path.words().size() == 1) {

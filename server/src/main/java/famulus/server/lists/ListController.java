@@ -10,6 +10,7 @@ import famulus.server.lists.PastedPeople.PastedReport;
 import famulus.server.lists.RecordLists.ShownList;
 import famulus.server.lists.RecordLists.TypedList;
 import famulus.server.platform.ProgressLines;
+import famulus.server.records.CatalogueService;
 import famulus.server.records.CrmKind;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -38,6 +39,7 @@ class ListController {
 
     private final ConditionService conditions;
     private final RecordFilterService filters;
+    private final CatalogueService catalogues;
     private final ChosenRecords chosen;
     private final RecordLists lists;
     private final FieldChanges changes;
@@ -47,6 +49,7 @@ class ListController {
     ListController(
             ConditionService conditions,
             RecordFilterService filters,
+            CatalogueService catalogues,
             ChosenRecords chosen,
             RecordLists lists,
             FieldChanges changes,
@@ -54,6 +57,7 @@ class ListController {
             JsonMapper json) {
         this.conditions = conditions;
         this.filters = filters;
+        this.catalogues = catalogues;
         this.chosen = chosen;
         this.lists = lists;
         this.changes = changes;
@@ -83,8 +87,10 @@ class ListController {
     @GetMapping("/fields/{kind}")
     List<FoundField> fields(Colleague asking, @PathVariable CrmKind kind) {
         CrmKind person = kind == CrmKind.LEAD ? CrmKind.LEAD : CrmKind.CONTACT;
-        return filters.fields(new RecordScope(kind), asking).entrySet().stream()
-                .map(one -> FoundField.of(one.getKey(), one.getValue(), person, ""))
+        RecordScope scope = new RecordScope(kind);
+        return filters.fields(scope, asking).entrySet().stream()
+                .map(one -> FoundField.of(one.getKey(), one.getValue(), person, "")
+                        .called(scope.label(catalogues.catalogue(), one.getKey())))
                 .toList();
     }
 

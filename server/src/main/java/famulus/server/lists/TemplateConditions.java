@@ -4,6 +4,7 @@ import famulus.core.condition.ConditionWords;
 import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.FieldDefinition;
+import famulus.core.field.FieldDefinition.FieldOption;
 import famulus.core.field.Path;
 import famulus.core.field.PathReading;
 import java.util.List;
@@ -17,10 +18,12 @@ public record TemplateConditions(FieldCatalogue catalogue, About about) {
 
     /** Says conditions in words. */
     public ConditionWords words() {
-        return new ConditionWords(this::label, path -> catalogue
-                .resolve(path, about)
-                .map(FieldDefinition::choices)
-                .orElse(List.of()));
+        return new ConditionWords(this::label, this::choices);
+    }
+
+    /** What can be chosen in a field; none for other fields. */
+    List<FieldOption> choices(Path path) {
+        return catalogue.resolve(path, about).map(FieldDefinition::choices).orElse(List.of());
     }
 
     /** What a field is called; its path where there is none. */

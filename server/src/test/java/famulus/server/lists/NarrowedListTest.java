@@ -246,6 +246,25 @@ class NarrowedListTest extends ServerTest {
                 .doesNotContain("person.greeting", "message.sent_date");
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+                    contact      | owner.full_name is sender.full_name | Owner’s full name is My full name
+                    contact      | contact.job_title is filled and deal.value is more than 5 | Job title is filled and Deal’s value is more than 5
+                    deal         | person.first_name is filled         | Main contact’s first name is filled
+                    deal         | deal.value is more than 5           | Value is more than 5
+                    lead         | history.replied is yes              | Has replied is yes
+                    organisation | organisation.owner.first_name is "Signe" | Owner’s first name is Signe
+                    """)
+    void whatIsNotTheRecordsOwnSaysWhoseItIs(String kind, String where, String sentence) throws Exception {
+        assertThat(done("POST", "/api/lists/condition", condition(kind, where), signe)
+                        .get("sentence")
+                        .asString())
+                .isEqualTo(sentence);
+    }
+
     @Test
     void eachSeesTheColumnsTheyHaveChosen() throws Exception {
         done("PUT", "/api/records/contact/columns", List.of("email", "first_name", "owner"), signe);
