@@ -236,9 +236,6 @@ class InterchangeController {
     /** A template on paper for each of those that are chosen in a list. */
     @PostMapping("/exports/papers")
     void papers(Colleague asking, @RequestBody ChosenPapers wanted, HttpServletResponse response) throws IOException {
-        if (wanted.template() == null) {
-            throw Refusal.field("template", "Choose a template.");
-        }
         List<Made> made = papers.make(wanted.choice(), wanted.template(), Optional.ofNullable(wanted.size()), asking);
         if (wanted.together()) {
             response.setContentType("application/pdf");

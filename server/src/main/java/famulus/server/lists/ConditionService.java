@@ -214,6 +214,10 @@ public class ConditionService {
             throw Refusal.field("condition", sentence);
         });
         records.filtered(scope, condition, asking);
+        // As it is kept it may be a little longer than it was typed.
+        if (condition.written().length() > LONGEST) {
+            throw tooLong();
+        }
         return condition;
     }
 

@@ -207,7 +207,7 @@ class ListController {
                 request.choice().kind(),
                 ids,
                 request.field(),
-                request.value() == null ? "" : request.value(),
+                request.value(),
                 asking,
                 done -> lines.line(new SetLine(done, ids.size(), null)));
         lines.line(new SetLine(ids.size(), ids.size(), changed));

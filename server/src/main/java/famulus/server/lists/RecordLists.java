@@ -32,6 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class RecordLists {
     private static final int LONGEST_NAME = 80;
+    private static final int LONGEST_SORT = 60;
     /** So many records a fixed list has at most. */
     private static final int MOST_MEMBERS = 100_000;
     /** A list that was deleted can be brought back for so long. */
@@ -170,7 +171,7 @@ public class RecordLists {
                 kind.word(),
                 name(typed.name()),
                 typed.condition() == null ? null : sound(kind, typed.condition(), by),
-                typed.sort() == null ? "" : typed.sort(),
+                sort(typed.sort()),
                 Boolean.TRUE.equals(typed.descending()),
                 folder,
                 by.id(),
@@ -200,7 +201,7 @@ public class RecordLists {
                 before.kind(),
                 typed.name() == null ? before.name() : name(typed.name()),
                 typed.condition() == null ? before.condition() : sound(kind, typed.condition(), by),
-                typed.sort() == null ? before.sortedBy() : typed.sort(),
+                typed.sort() == null ? before.sortedBy() : sort(typed.sort()),
                 typed.descending() == null ? before.descending() : typed.descending(),
                 folder,
                 before.ownerId(),
@@ -213,6 +214,11 @@ public class RecordLists {
             throw Refusal.changedMeanwhile("Somebody else has changed this list. Open it again.");
         }
         return list(id, by);
+    }
+
+    /** No column has a longer name; one that is none sorts by the first. */
+    private static String sort(String typed) {
+        return typed == null || typed.length() > LONGEST_SORT ? "" : typed;
     }
 
     private String name(String typed) {

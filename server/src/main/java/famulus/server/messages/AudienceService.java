@@ -89,10 +89,7 @@ public class AudienceService {
         House house = team.house();
         LocalDate today = clock.instant().atZone(house.zone()).toLocalDate();
         AudienceRules rules = new AudienceRules(
-                today,
-                Math.clamp(meant.restDays(), 0, MOST_DAYS),
-                kind == CrmKind.DEAL,
-                meant.putBack() == null ? Set.of() : meant.putBack());
+                today, Math.clamp(meant.restDays(), 0, MOST_DAYS), kind == CrmKind.DEAL, meant.putBack());
         return Audience.of(candidates(kind, ids, meant.minus(), house, asking), rules);
     }
 

@@ -5,7 +5,6 @@ import famulus.core.audience.Candidate;
 import famulus.core.audience.Reason;
 import famulus.server.messages.AudienceService.Meant;
 import famulus.server.platform.ProgressLines;
-import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -69,7 +68,7 @@ class ManyController {
 
     @PostMapping("/audience")
     ShownAudience audience(Colleague asking, @RequestBody Meant meant) {
-        Audience audience = audiences.audience(readable(meant), asking);
+        Audience audience = audiences.audience(meant, asking);
         return new ShownAudience(
                 audience.in().stream().map(ShownCandidate::of).toList(),
                 audience.out().stream()
@@ -79,13 +78,6 @@ class ManyController {
                                 one.mayBePutBack()))
                         .toList(),
                 DraftsForMany.MOST);
-    }
-
-    private static Meant readable(Meant meant) {
-        if (meant == null || meant.choice() == null) {
-            throw Refusal.because("unreadable", "This can't be read.");
-        }
-        return meant;
     }
 
     record DraftsToBegin(Meant meant, UUID template) {}
@@ -99,12 +91,9 @@ class ManyController {
             responseCode = "200",
             content = @Content(mediaType = ProgressLines.TYPE, schema = @Schema(implementation = BegunLine.class)))
     void begin(Colleague asking, @RequestBody DraftsToBegin wanted, HttpServletResponse response) {
-        if (wanted.template() == null) {
-            throw Refusal.field("template", "Choose a template.");
-        }
         ProgressLines lines = new ProgressLines(response, json);
-        List<UUID> begun = drafts.begin(
-                readable(wanted.meant()), wanted.template(), asking, done -> lines.line(new BegunLine(done, null)));
+        List<UUID> begun =
+                drafts.begin(wanted.meant(), wanted.template(), asking, done -> lines.line(new BegunLine(done, null)));
         lines.line(new BegunLine(begun.size(), begun));
     }
 }

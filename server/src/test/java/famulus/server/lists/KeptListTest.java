@@ -352,6 +352,35 @@ class KeptListTest extends ServerTest {
     }
 
     @Test
+    void whatIsMissingInARequestIsRefusedInWords() throws Exception {
+        UUID list = kept("To visit", null, null, signe);
+        for (String path : List.of(
+                "/api/lists/" + list + "/members",
+                "/api/lists/" + list + "/members/take-off",
+                "/api/lists/" + list + "/pasted",
+                "/api/lists/set-field",
+                "/api/lists/condition",
+                "/api/exports/chosen",
+                "/api/exports/papers",
+                "/api/messages/many/audience",
+                "/api/messages/many/drafts")) {
+            assertThat(done("POST", path, Map.of(), signe).get("detail").asString())
+                    .as(path)
+                    .isIn("This is missing.", "This request can't be read.");
+        }
+        assertThat(done("PUT", "/api/lists/" + list, Map.of("version", 1), signe)
+                        .get("detail")
+                        .asString())
+                .isEqualTo("This is missing.");
+        Map<String, Object> sorted = typed("Sorted", GROWERS, null);
+        sorted.put("sort", "x".repeat(200));
+        assertThat(done("POST", "/api/lists/kept/contact", sorted, signe)
+                        .get("sort")
+                        .asString())
+                .isEmpty();
+    }
+
+    @Test
     void whoIsMovedToAnotherOrganisationIsCountedThere() throws Exception {
         JsonNode made = done(
                 "POST", "/api/records/organisation", Map.of("values", Map.of("name", "Larkfield"), "email", ""), signe);

@@ -191,6 +191,24 @@ class NarrowedListTest extends ServerTest {
     }
 
     @Test
+    void whatWasWorkedOutForEachIsShownInTheOrderOfTheListToo() {
+        RecordScope scope = new RecordScope(CrmKind.CONTACT);
+        String greeted = "person.greeting contains \"Ines\" or person.greeting contains \"Priya\"";
+        Filtered worked = filters.filtered(scope, conditions.sound(scope, greeted, signe), signe);
+        String nobody = "person.greeting contains \"Zoe\"";
+        Filtered none = filters.filtered(scope, conditions.sound(scope, nobody, signe), signe);
+        LedgerPart part = new LedgerPart("", "name", false, 0, 50);
+
+        assertThat(ledgers.lines(CrmKind.CONTACT, part, new TooMany(worked), signe)
+                        .lines())
+                .extracting(line -> line.cells().getFirst())
+                .containsExactly("Priya Ivory", "Ines Okafor");
+        assertThat(ledgers.lines(CrmKind.CONTACT, part, new TooMany(none), signe)
+                        .lines())
+                .isEmpty();
+    }
+
+    @Test
     void whatIsMineDependsOnWhoLooks() throws Exception {
         String mine = "owner.full_name is sender.full_name";
         assertThat(names(narrowed("contact", mine, "", signe))).containsExactly("Ines Okafor");
