@@ -23,7 +23,6 @@ import famulus.server.team.House;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -77,9 +76,6 @@ public class RecordFilterService {
 
         /** How many they are, however many. */
         Counted countedExactly();
-
-        /** All of them, in no particular order. */
-        List<UUID> all();
     }
 
     /** The fields that a list can be asked for, with what each path ends at. */
@@ -116,12 +112,15 @@ public class RecordFilterService {
     Filtered filtered(RecordScope scope, Optional<Condition> condition, Optional<UUID> list, Colleague asking) {
         People all = records(scope, asking, Portion.ALL);
         Optional<Sql> where = condition.isEmpty() ? Optional.of(Sql.TRUE) : compiled(scope, condition.get(), all);
-        Filtered filtered = where.<Filtered>map(
-                        sql -> new InSql(scope, condition, list, asking, all, on(list, all, sql)))
-                .orElseGet(() -> new Judged(judged(scope, condition.orElseThrow(), asking), total(scope)));
-        return where.isEmpty() && list.isPresent()
-                ? new Judged(filtered(scope, Optional.empty(), list, asking).among(filtered.all()), total(scope))
-                : filtered;
+        if (where.isPresent()) {
+            return new InSql(scope, condition, list, asking, all, on(list, all, where.get()));
+        }
+        Set<UUID> judged = judged(scope, condition.orElseThrow(), asking);
+        return new Judged(
+                list.isEmpty()
+                        ? judged
+                        : filtered(scope, Optional.empty(), list, asking).among(judged),
+                total(scope));
     }
 
     private static Sql on(Optional<UUID> list, People records, Sql where) {
@@ -252,15 +251,10 @@ public class RecordFilterService {
 
         @Override
         public Set<UUID> among(Collection<UUID> records) {
-            Sql asked = Sql.put("%s", at("wanted.id"));
+            Sql asked = at("wanted.id");
             return records.isEmpty()
                     ? Set.of()
                     : new HashSet<>(mapper.among(asked.numbered(), asked.values(), records));
-        }
-
-        @Override
-        public List<UUID> all() {
-            return ids(Sql.put("select " + all.record() + " as id %s where %s", all.from(), where));
         }
     }
 
@@ -296,11 +290,6 @@ public class RecordFilterService {
         @Override
         public Set<UUID> among(Collection<UUID> asked) {
             return asked.stream().filter(records::contains).collect(Collectors.toSet());
-        }
-
-        @Override
-        public List<UUID> all() {
-            return new ArrayList<>(records);
         }
     }
 }
