@@ -99,7 +99,7 @@
       </SmallSelect>
     {/if}
     <p class="soft">You alone see the list with these columns.</p>
-    {#if changed}<Button quiet onclick={() => void put([])}>As it was in the beginning</Button>{/if}
+    {#if changed}<Button quiet onclick={() => void put([])}>Show the usual columns</Button>{/if}
     {#if wrong}<p class="failed" role="alert">{wrong}</p>{/if}
   </Slip>
 {/if}

@@ -121,7 +121,7 @@
     {#if found}
       <Button main disabled={busy} onclick={() => void take()}>Put on the list</Button>
     {:else}
-      <Button main disabled={busy} onclick={() => void look()}>Look who they are</Button>
+      <Button main disabled={busy} onclick={() => void look()}>See who they are</Button>
     {/if}
     {#if busy}<span role="status">Looking …</span>{/if}
   </p>

@@ -241,7 +241,8 @@
           {#if search}
             No {kind} matches “{search}”{narrowing.any ? ' here' : ''}.
           {:else if narrowing.list && !narrowing.list.live && !narrowing.typed}
-            Nobody is on this list yet. Choose {kind}s in any list and add them.
+            {kind === 'contact' || kind === 'lead' ? 'Nobody' : 'Nothing'} is on this list yet. Choose {kind}s
+            in any list and add them.
           {:else if narrowing.any}
             No {kind} fits the condition.
           {:else}

@@ -208,7 +208,7 @@ class ListTest extends BrowserTest {
         button(page, "paste addresses…").click();
         page.getByLabel(Pattern.compile("^Addresses, however"))
                 .fill("\"Quill, Hazel\" <hazel@wrenhill.example>; nonsense@");
-        button(page, "Look who they are").click();
+        button(page, "See who they are").click();
         assertThat(page.getByText("1 address that nobody has: hazel@wrenhill.example."))
                 .isVisible();
         assertThat(page.getByText("Line 1: “nonsense@” is not an e-mail address"))
@@ -238,7 +238,7 @@ class ListTest extends BrowserTest {
         page.reload();
         assertThat(heads.nth(6)).hasText("Hive count");
         button(page, "columns…").click();
-        button(page, "As it was in the beginning").click();
+        button(page, "Show the usual columns").click();
         assertThat(heads).hasCount(8);
         assertThat(heads.nth(2)).hasText("Organisation");
     }

@@ -1,6 +1,7 @@
 package famulus.server.lists;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.FieldType;
@@ -8,6 +9,7 @@ import famulus.core.field.RecordKind;
 import famulus.server.ServerTest;
 import famulus.server.folders.FolderRights;
 import famulus.server.records.CatalogueService;
+import famulus.server.records.CrmKind;
 import famulus.server.team.Colleague;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -25,6 +27,9 @@ class KeptListTest extends ServerTest {
 
     @Autowired
     private CatalogueService catalogue;
+
+    @Autowired
+    private FieldChanges changes;
 
     private UUID ines;
     private UUID tobias;
@@ -349,6 +354,17 @@ class KeptListTest extends ServerTest {
                         .at("/fields/no_field")
                         .asString())
                 .isNotEmpty();
+    }
+
+    @Test
+    void whoeverStopsItLeavesNothingChanged() throws Exception {
+        assertThatThrownBy(
+                        () -> changes.set(CrmKind.CONTACT, List.of(ines, tobias), "job_title", "Buyer", signe, done -> {
+                            throw new IllegalStateException("gone");
+                        }))
+                .hasMessage("gone");
+        assertThat(value(ines, "job_title")).isEqualTo("Grower");
+        assertThat(value(tobias, "job_title")).isEmpty();
     }
 
     @Test

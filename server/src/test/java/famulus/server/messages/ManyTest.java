@@ -1,9 +1,13 @@
 package famulus.server.messages;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import famulus.server.ServerTest;
 import famulus.server.donotemail.DoNotEmailService;
+import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.Narrowed;
+import famulus.server.messages.AudienceService.Meant;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PersonSummaries;
 import famulus.server.team.Colleague;
@@ -11,6 +15,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -24,6 +29,9 @@ class ManyTest extends ServerTest {
 
     @Autowired
     private PersonSummaries summaries;
+
+    @Autowired
+    private DraftsForMany many;
 
     private UUID ines;
     private UUID tobias;
@@ -201,6 +209,23 @@ class ManyTest extends ServerTest {
                 Map.of("version", open.get("version").asInt(), "message", open.get("message")),
                 signe);
         assertThat(kept.get("version").asInt()).isPositive();
+    }
+
+    @Test
+    void whoeverStopsItLeavesNoDraft() throws Exception {
+        UUID template = template("CONTACT", "News", "Hello");
+        Meant meant = new Meant(
+                new Choice(CrmKind.CONTACT, false, List.of(ines, priya), new Narrowed("", "", null)),
+                null,
+                0,
+                Set.of());
+        assertThatThrownBy(() -> many.begin(meant, template, signe, done -> {
+                    if (done == 2) {
+                        throw new IllegalStateException("gone");
+                    }
+                }))
+                .hasMessage("gone");
+        assertThat(drafts(signe)).isEmpty();
     }
 
     @Test
