@@ -230,7 +230,8 @@ class CompanyTest extends BrowserTest {
         page.reload();
         assertThat(textbox(page, "stage 3")).hasValue("offer out");
         page.navigate(address("/deals"));
-        assertThat(page.getByText("offer out").first()).isVisible();
+        assertThat(page.getByRole(AriaRole.TABLE).getByText("offer out").first())
+                .isVisible();
 
         page.navigate(address("/company/pipeline"));
         textbox(page, "stage 3").fill("quoted");
@@ -276,7 +277,7 @@ class CompanyTest extends BrowserTest {
         button(page, "Save").click();
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
         page.navigate(address("/people/contacts"));
-        assertThat(page.getByText("apples").first()).isVisible();
+        assertThat(page.getByRole(AriaRole.TABLE).getByText("apples").first()).isVisible();
         page.navigate(address("/company/fields"));
         row(page, "{contact.crop}").getByText("edit").click();
         textbox(page, "choice 1").fill("apple");

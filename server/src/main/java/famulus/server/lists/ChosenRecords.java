@@ -61,9 +61,8 @@ public class ChosenRecords {
      * A window of a list.
      *
      * @param error how much more or less the total may be, in 19 of 20 cases; 0 where it is exact
-     * @param of how many records the whole list has
      */
-    public record NarrowedWindow(LedgerWindow window, int error, int of) {}
+    public record NarrowedWindow(LedgerWindow window, int error) {}
 
     /** Reads a window. */
     public NarrowedWindow lines(
@@ -71,13 +70,12 @@ public class ChosenRecords {
         Optional<Filtered> filtered = filtered(kind, narrowed, asking);
         LedgerPart part = new LedgerPart(narrowed.search(), sort, descending, from, most);
         LedgerWindow window = ledgers.lines(kind, part, filtered.orElse(null), asking);
-        int of = filters.total(new RecordScope(kind));
         // Where words are looked for too, so many were gathered that their number is known.
         boolean known = filtered.isEmpty() || !narrowed.search().isBlank();
         int error = known || window.total() != filtered.get().counted().holds()
                 ? 0
                 : filtered.get().counted().error();
-        return new NarrowedWindow(window, error, of);
+        return new NarrowedWindow(window, error);
     }
 
     /** How many there are exactly, however many; words that are looked for don't count. */
