@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import { ask, download, fieldsOf, sentence, type Schemas } from '../api/client';
   import SmallSelect from '../ui/SmallSelect.svelte';
-  import { lookFor } from './many';
+  import { aboutOf, lookFor, whom } from './many';
   import TemplateChooser from './TemplateChooser.svelte';
 
   /** Puts a letter or designed template on paper for each of those who are chosen in a list. */
@@ -14,7 +14,6 @@
   let first = $state.raw<Schemas['ShownCandidate'] | null>(null);
   let making = $state(false);
   let wrong = $state('');
-  const people = $derived(choice.kind === 'deal' ? 'contact' : choice.kind);
 
   // Whom the preview is for; whether they have an address does not matter on paper.
   ask('post', '/api/messages/many/audience', {
@@ -75,8 +74,8 @@
   <p role="status">Putting them on paper …</p>
 {:else if first}
   <TemplateChooser
-    about={choice.kind === 'deal' ? 'DEAL' : choice.kind === 'lead' ? 'LEAD' : 'CONTACT'}
-    whom={{ kind: people, person: first.person!, deal: first.deal ?? null }}
+    about={aboutOf(choice.kind)}
+    whom={whom(choice.kind, first)}
     only
     fits={(line) => line.mode === 'LETTER' || line.mode === 'DESIGNED'}
     look={(template) => lookFor(choice.kind, first!, template)}

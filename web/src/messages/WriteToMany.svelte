@@ -7,7 +7,7 @@
   import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
-  import { lookFor } from './many';
+  import { aboutOf, lookFor, whom } from './many';
   import TemplateChooser from './TemplateChooser.svelte';
 
   /** Writes to those who are chosen in a list: who gets it, who does not and why, and from which template each draft is begun. */
@@ -37,7 +37,6 @@
   let stopping: AbortController | null = null;
 
   const meant = $derived<Schemas['Meant']>({ choice, minus: minus || null, restDays, putBack });
-  const people = $derived(choice.kind === 'deal' ? 'contact' : choice.kind);
   const number = (of: number) => of.toLocaleString('en');
   const tooMany = $derived(audience !== null && audience.in.length > audience.most);
   const first = $derived(audience?.in[0] ?? null);
@@ -174,8 +173,8 @@
       {:else}
         {#key first.key}
           <TemplateChooser
-            about={choice.kind === 'deal' ? 'DEAL' : choice.kind === 'lead' ? 'LEAD' : 'CONTACT'}
-            whom={{ kind: people, person: first.person!, deal: first.deal ?? null }}
+            about={aboutOf(choice.kind)}
+            whom={whom(choice.kind, first)}
             only
             look={(template) => lookFor(choice.kind, first, template)}
             onchoose={(template) => void begin(template)}

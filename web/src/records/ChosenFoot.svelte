@@ -40,7 +40,7 @@
   const show = (what: What) => (event: MouseEvent) =>
     (open = open?.what === what ? null : { what, anchor: event.currentTarget as HTMLElement });
 
-  async function takeOff() {
+  async function removeThem() {
     if (!list) return;
     const { id, name } = list;
     const asked = { ...choice };
@@ -52,7 +52,7 @@
       onnone();
       await narrowing.renew();
       onchanged();
-      notify(`${figure(taken)} ${taken === 1 ? 'is' : 'are'} off “${name}” now.`);
+      notify(`${figure(taken)} ${taken === 1 ? 'is' : 'are'} removed from “${name}”.`);
     } catch (failure) {
       notify(sentence(failure), { stop: true });
     }
@@ -65,7 +65,7 @@
 {/if}
 {#if choice.kind !== 'organisation'}<Button quiet onclick={show('write')}>Write to them…</Button>{/if}
 <Button quiet onclick={show('list')}>Add to a list…</Button>
-{#if list}<Button quiet onclick={() => void takeOff()}>Take off this list</Button>{/if}
+{#if list}<Button quiet onclick={() => void removeThem()}>Remove from this list</Button>{/if}
 <Button quiet onclick={show('field')}>Set a field…</Button>
 <Button quiet onclick={show('export')}>Export…</Button>
 <Button quiet onclick={onnone}>Choose none</Button>

@@ -139,7 +139,7 @@ class ImportTest extends BrowserTest {
         page.keyboard().type("Stopped");
         // What was stopped is still being taken back, and lists are slower meanwhile.
         assertThat(page.getByText("No organisation matches “Stopped”."))
-                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
     }
 
     @Test

@@ -179,9 +179,9 @@ class ListTest extends BrowserTest {
         assertThat(page.getByText("2 chosen")).hasCount(0);
         assertThat(lines(page)).hasCount(2);
         page.getByLabel(CHOOSE).first().click();
-        button(page, "Take off this list").click();
+        button(page, "Remove from this list").click();
         assertThat(lines(page)).hasCount(1);
-        assertThat(page.getByText("1 is off “To call this week” now.")).isVisible();
+        assertThat(page.getByText("1 is removed from “To call this week”.")).isVisible();
 
         button(page, "about this list").click();
         assertThat(page.getByText("A fixed list: contacts that were put on it by hand."))

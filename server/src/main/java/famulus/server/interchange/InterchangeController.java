@@ -22,14 +22,10 @@ import java.io.InputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.IntConsumer;
-import java.util.zip.ZipOutputStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -244,18 +240,7 @@ class InterchangeController {
             return;
         }
         response.setContentType("application/zip");
-        Set<String> names = new HashSet<>();
-        ZipOutputStream zip = new ZipOutputStream(response.getOutputStream());
-        for (Made one : made) {
-            String name =
-                    one.name().replaceAll("[\\p{Cntrl}/\\\\:*?\"<>|]+", " ").strip();
-            String free = name;
-            for (int turn = 2; !names.add(free.toLowerCase(Locale.ROOT)); turn++) {
-                free = name + " " + turn;
-            }
-            PackedFile.add(zip, free + ".pdf", one.pdf());
-        }
-        zip.finish();
+        PackedPapers.write(made, response.getOutputStream());
     }
 
     private static Writer file(HttpServletResponse response, String name, String type) throws IOException {

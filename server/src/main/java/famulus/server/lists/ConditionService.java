@@ -20,7 +20,9 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.IntConsumer;
+import java.util.function.IntSupplier;
 import org.springframework.stereotype.Service;
 
 /** Reads conditions for the sentence builder and writes them back: one condition, in its written form and in parts. */
@@ -83,74 +85,38 @@ public class ConditionService {
                 .toList();
     }
 
-    /** Whom or what a condition is asked of. */
-    public interface Asked {
-        /** Follows its paths. */
-        PathReading paths();
-
-        /** Says it in words. */
-        ConditionWords words();
-
-        /** For how many it holds; of very many an estimate. */
-        Counted count(Condition condition);
-
-        /** How many there are. */
-        int total();
-    }
+    /**
+     * Whom or what a condition is asked of.
+     *
+     * @param paths follows its paths
+     * @param words says it in words
+     * @param count for how many it holds; of very many an estimate
+     * @param total how many there are
+     */
+    public record Asked(
+            PathReading paths, ConditionWords words, Function<Condition, Counted> count, IntSupplier total) {}
 
     /** Asks the people that templates about something could go to. */
     public Asked people(About about, Colleague asking) {
         TemplateConditions conditions = new TemplateConditions(catalogues.catalogue(), about);
-        return new Asked() {
-            @Override
-            public PathReading paths() {
-                return conditions.paths();
-            }
-
-            @Override
-            public ConditionWords words() {
-                return conditions.words();
-            }
-
-            @Override
-            public Counted count(Condition condition) {
-                return people.count(about, condition, asking);
-            }
-
-            @Override
-            public int total() {
-                return people.total(about);
-            }
-        };
+        return new Asked(
+                conditions.paths(),
+                conditions.words(),
+                condition -> people.count(about, condition, asking),
+                () -> people.total(about));
     }
 
     /** Asks the records of a list. */
     public Asked records(RecordScope scope, Colleague asking) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        return new Asked() {
-            @Override
-            public PathReading paths() {
-                return scope.paths(catalogue);
-            }
-
-            @Override
-            public ConditionWords words() {
-                return scope.words(catalogue);
-            }
-
-            @Override
-            public Counted count(Condition condition) {
+        return new Asked(
+                scope.paths(catalogue),
+                scope.words(catalogue),
                 // What asks for something that is not there holds for nobody, and need not be asked.
-                return refusal(scope, condition).isPresent()
+                condition -> refusal(scope, condition).isPresent()
                         ? new Counted(0, records.total(scope), 0)
-                        : records.filtered(scope, condition, asking).counted();
-            }
-
-            @Override
-            public int total() {
-                return records.total(scope);
-            }
-        };
+                        : records.filtered(scope, condition, asking).counted(),
+                () -> records.total(scope));
     }
 
     /** Reads what was typed. */
@@ -162,7 +128,8 @@ public class ConditionService {
             return read(of, ConditionParser.parse(written));
         } catch (ParseFailure failure) {
             ConditionProblem shown = ConditionProblem.of(failure.problem());
-            return new ReadCondition(written, null, "", List.of(shown), 0, of.total(), 0);
+            return new ReadCondition(
+                    written, null, "", List.of(shown), 0, of.total().getAsInt(), 0);
         }
     }
 
@@ -180,7 +147,7 @@ public class ConditionService {
     private static ReadCondition read(Asked of, Condition condition) {
         List<ConditionProblem> problems = new ConditionAnalyser(of.paths())
                 .analyse(condition).stream().map(ConditionProblem::of).toList();
-        Counted counted = of.count(condition);
+        Counted counted = of.count().apply(condition);
         return new ReadCondition(
                 condition.written(),
                 ShownCondition.of(condition),
@@ -213,7 +180,7 @@ public class ConditionService {
         refusal(scope, condition).ifPresent(sentence -> {
             throw Refusal.field("condition", sentence);
         });
-        records.filtered(scope, condition, asking);
+        records.mustBeAskable(scope, condition, asking);
         // As it is kept it may be a little longer than it was typed.
         if (condition.written().length() > LONGEST) {
             throw tooLong();

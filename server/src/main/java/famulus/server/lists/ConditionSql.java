@@ -32,14 +32,14 @@ import java.util.Optional;
 final class ConditionSql {
     private static final long FARTHEST_DAYS = 36_500;
 
-    private final People people;
+    private final AskedRecords people;
     private final Reckoner reckoner;
     /** Whether a moment or the calendar has been looked at. */
     private boolean momentsRead;
 
     private boolean daysRead;
 
-    private ConditionSql(People people, Reckoner reckoner) {
+    private ConditionSql(AskedRecords people, Reckoner reckoner) {
         this.people = people;
         this.reckoner = reckoner;
     }
@@ -59,7 +59,7 @@ final class ConditionSql {
      * @param zones every time zone that somebody is in, with the reckoner of the house for everybody else
      * @return SQL over what {@code people} is read from; empty when SQL can't say it
      */
-    static Optional<Sql> of(Condition condition, People people, Reckoner house, List<ZoneId> zones) {
+    static Optional<Sql> of(Condition condition, AskedRecords people, Reckoner house, List<ZoneId> zones) {
         try {
             ConditionSql first = new ConditionSql(people, house);
             Sql usual = first.compile(condition);

@@ -99,8 +99,8 @@ public class FieldProfileService {
         Sampling sampling = Sampling.of(about, FEW, SAMPLE, walk);
         int sampled = 0;
         Map<String, Double> counts = new LinkedHashMap<>();
-        for (CrmKind kind : People.kinds(about)) {
-            People from = people.people(about, kind, sender, Portion.some(sampling.size()));
+        for (CrmKind kind : AskedRecords.kinds(about)) {
+            AskedRecords from = people.people(about, kind, sender, Portion.some(sampling.size()));
             Map<String, Sql> counted = new LinkedHashMap<>();
             catalogue.reachable(about).keySet().forEach(path -> from.value(path)
                     .ifPresent(value -> counted.put(path.toString(), Sql.put("count(%s)", value.value()))));
@@ -140,8 +140,8 @@ public class FieldProfileService {
         Map<CrmKind, Integer> asked = new EnumMap<>(CrmKind.class);
         Map<CrmKind, Integer> filled = new EnumMap<>(CrmKind.class);
         boolean counted = true;
-        for (CrmKind kind : People.kinds(about)) {
-            People from = people.people(about, kind, sender, Portion.some(sampling.size()));
+        for (CrmKind kind : AskedRecords.kinds(about)) {
+            AskedRecords from = people.people(about, kind, sender, Portion.some(sampling.size()));
             Optional<SqlValue> value = from.value(path);
             counted &= value.isPresent();
             Sql select = Sql.put(
@@ -160,7 +160,7 @@ public class FieldProfileService {
 
     /** In how many steps a field's profile is read. */
     public static int steps(About about) {
-        return People.kinds(about).size() * STEPS;
+        return AskedRecords.kinds(about).size() * STEPS;
     }
 
     /** MyBatis gives columns in the case of the database. */
@@ -198,7 +198,7 @@ public class FieldProfileService {
             progress.accept(++done);
         }
 
-        private void read(CrmKind kind, People from, SqlValue value) {
+        private void read(CrmKind kind, AskedRecords from, SqlValue value) {
             done();
             commonest(from, value);
             done();
@@ -209,7 +209,7 @@ public class FieldProfileService {
             missing(kind, from, value);
         }
 
-        private void commonest(People from, SqlValue value) {
+        private void commonest(AskedRecords from, SqlValue value) {
             if (value.sort() == SqlValue.Sort.MOMENT) {
                 return;
             }
@@ -225,7 +225,7 @@ public class FieldProfileService {
                             row -> commonest.add(new CommonValue(shown(row), ((Number) row.get("people")).intValue())));
         }
 
-        private void longest(CrmKind kind, People from, SqlValue value) {
+        private void longest(CrmKind kind, AskedRecords from, SqlValue value) {
             Sql measured = Oddity.measured(value);
             if (measured == null || !Oddity.hasLongest(value)) {
                 return;
@@ -256,7 +256,7 @@ public class FieldProfileService {
             };
         }
 
-        private void odd(CrmKind kind, People from, SqlValue value) {
+        private void odd(CrmKind kind, AskedRecords from, SqlValue value) {
             Sql measured = Oddity.measured(value);
             for (Oddity oddity : Oddity.of(field, value)) {
                 Sql middle = Sql.put(
@@ -277,7 +277,7 @@ public class FieldProfileService {
             }
         }
 
-        private void missing(CrmKind kind, People from, SqlValue value) {
+        private void missing(CrmKind kind, AskedRecords from, SqlValue value) {
             String deal = from.deal();
             String organisation = from.organisation();
             Sql select = Sql.put(

@@ -9,7 +9,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** Runs SQL that {@link People} and {@link ConditionSql} have put together; never text from a request. */
+/** Runs SQL that {@link AskedRecords} and {@link ConditionSql} have put together; never text from a request. */
 @Mapper
 interface ListMapper {
     /** Somebody a template could go to. */

@@ -69,8 +69,8 @@ public class LongestValues {
     private Optional<String> read(Asked asked, Colleague sender) {
         Sampling sampling = Sampling.of(asked.about(), Sampling.FEW, SAMPLE, walk);
         String longest = "";
-        for (CrmKind kind : People.kinds(asked.about())) {
-            People from = people.people(asked.about(), kind, sender, Portion.some(sampling.size()));
+        for (CrmKind kind : AskedRecords.kinds(asked.about())) {
+            AskedRecords from = people.people(asked.about(), kind, sender, Portion.some(sampling.size()));
             Optional<SqlValue> value = from.value(asked.path()).filter(one -> one.sort() == SqlValue.Sort.TEXT);
             if (value.isPresent()) {
                 String one = longest(from, value.get().value());
@@ -80,7 +80,7 @@ public class LongestValues {
         return Optional.of(longest).filter(one -> !one.isEmpty());
     }
 
-    private String longest(People from, Sql value) {
+    private String longest(AskedRecords from, Sql value) {
         Sql select = Sql.put(
                 "select %s as shown %s where %s is not null order by char_length(%s) desc, shown limit 1",
                 value, from.from(), value, value);

@@ -7,7 +7,6 @@ import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.MergeContext;
 import famulus.core.field.Path;
-import famulus.server.company.HolidayService;
 import famulus.server.lists.ListMapper.PersonRow;
 import famulus.server.lists.Sampling.Estimate;
 import famulus.server.records.CatalogueService;
@@ -16,21 +15,16 @@ import famulus.server.records.NeededData;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
-import famulus.server.records.PeopleZones;
 import famulus.server.records.RecordWalk;
 import famulus.server.team.Colleague;
-import famulus.server.team.House;
-import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -47,33 +41,25 @@ public class PeopleService {
     /** After so many it is said how far it is, which also shows whether anybody waits for it still. */
     private static final int SAID_AT_LEAST = 100;
 
-    private static final Set<String> ZONES = Set.copyOf(ZoneId.getAvailableZoneIds());
-
     private final ListMapper mapper;
     private final CatalogueService catalogues;
     private final PeopleContext contexts;
-    private final TeamService team;
-    private final HolidayService holidays;
+    private final CompiledConditions compiled;
     private final Clock clock;
-    private final PeopleZones timeZones;
     private final RecordWalk walk;
 
     PeopleService(
             ListMapper mapper,
             CatalogueService catalogues,
             PeopleContext contexts,
-            TeamService team,
-            HolidayService holidays,
+            CompiledConditions compiled,
             Clock clock,
-            PeopleZones timeZones,
             RecordWalk walk) {
         this.walk = walk;
-        this.timeZones = timeZones;
         this.mapper = mapper;
         this.catalogues = catalogues;
         this.contexts = contexts;
-        this.team = team;
-        this.holidays = holidays;
+        this.compiled = compiled;
         this.clock = clock;
     }
 
@@ -90,7 +76,7 @@ public class PeopleService {
         Portion some = Portion.some(sampling.size());
         Map<CrmKind, Integer> asked = new EnumMap<>(CrmKind.class);
         Map<CrmKind, Integer> holds = new EnumMap<>(CrmKind.class);
-        for (CrmKind kind : People.kinds(about)) {
+        for (CrmKind kind : AskedRecords.kinds(about)) {
             asked.put(
                     kind,
                     number(Sql.put(
@@ -110,12 +96,12 @@ public class PeopleService {
         Map<CrmKind, Integer> totals = Sampling.of(about, true, walk).totals();
         int holds = 0;
         int of = 0;
-        for (CrmKind kind : People.kinds(about)) {
+        for (CrmKind kind : AskedRecords.kinds(about)) {
             progress.accept(of);
-            People people = people(about, kind, sender);
-            Optional<Sql> compiled = compiled(condition, people);
-            holds += compiled.isPresent()
-                    ? number(Sql.put("select count(*) %s where %s", people.from(), compiled.get()))
+            AskedRecords people = people(about, kind, sender);
+            Optional<Sql> where = compiled.of(condition, people);
+            holds += where.isPresent()
+                    ? number(Sql.put("select count(*) %s where %s", people.from(), where.get()))
                     : judgedInRanges(about, kind, condition, sender, totals.get(kind), of, progress);
             of += totals.get(kind);
         }
@@ -141,8 +127,8 @@ public class PeopleService {
     }
 
     private int holding(About about, CrmKind kind, Condition condition, Colleague sender, Portion portion) {
-        People people = people(about, kind, sender, portion);
-        return compiled(condition, people)
+        AskedRecords people = people(about, kind, sender, portion);
+        return compiled.of(condition, people)
                 .map(where -> number(Sql.put("select count(*) %s where %s", people.from(), where)))
                 .orElseGet(() -> judged(about, kind, condition, sender, portion).size());
     }
@@ -154,11 +140,11 @@ public class PeopleService {
      */
     List<For> matching(About about, Condition condition, Colleague sender, boolean inSql) {
         List<For> matching = new ArrayList<>();
-        for (CrmKind kind : People.kinds(about)) {
-            People people = people(about, kind, sender);
-            Optional<Sql> compiled = inSql ? compiled(condition, people) : Optional.empty();
-            if (compiled.isPresent()) {
-                matching.addAll(all(about, kind, people, compiled.get()));
+        for (CrmKind kind : AskedRecords.kinds(about)) {
+            AskedRecords people = people(about, kind, sender);
+            Optional<Sql> where = inSql ? compiled.of(condition, people) : Optional.empty();
+            if (where.isPresent()) {
+                matching.addAll(all(about, kind, people, where.get()));
             } else {
                 matching.addAll(judged(about, kind, condition, sender, Portion.ALL));
             }
@@ -168,7 +154,7 @@ public class PeopleService {
 
     /** Whether SQL can say a condition by itself. */
     boolean saidInSql(About about, Condition condition, Colleague sender) {
-        return People.kinds(about).stream().allMatch(kind -> compiled(condition, people(about, kind, sender))
+        return AskedRecords.kinds(about).stream().allMatch(kind -> compiled.of(condition, people(about, kind, sender))
                 .isPresent());
     }
 
@@ -203,7 +189,7 @@ public class PeopleService {
         // Of very many it takes long to say who they are; range by range it shows soon that nobody waits for it any
         // more.
         List<Portion> portions = some == 0 && many(about) ? Portion.ranges() : List.of(Portion.some(some));
-        for (CrmKind kind : People.kinds(about)) {
+        for (CrmKind kind : AskedRecords.kinds(about)) {
             for (Portion portion : portions) {
                 each(about, kind, sender, NeededData.of(paths), portion, (to, person) -> {
                     reading.accept(person);
@@ -278,7 +264,7 @@ public class PeopleService {
         }
     }
 
-    private List<For> all(About about, CrmKind kind, People people, Sql condition) {
+    private List<For> all(About about, CrmKind kind, AskedRecords people, Sql condition) {
         String deal = about == About.DEAL ? people.deal() : "cast(null as uuid)";
         Sql select = Sql.put(
                 "select " + people.person() + " as id, " + deal + " as deal_id %s where %s order by p.last_name, p.id"
@@ -292,38 +278,23 @@ public class PeopleService {
         return all;
     }
 
-    private Optional<Sql> compiled(Condition condition, People people) {
-        House house = team.house();
-        Reckoner reckoner = new Reckoner(clock.instant(), house.zone(), holidays.of(house.country()));
-        return ConditionSql.of(condition, people, reckoner, zones());
-    }
-
-    /** The time zones people are in; one that does not exist counts as the house's own. */
-    private List<ZoneId> zones() {
-        return known(timeZones.all());
-    }
-
-    /** Those of some time zones that there are. */
-    static List<ZoneId> known(Collection<String> zones) {
-        return zones.stream().filter(ZONES::contains).sorted().map(ZoneId::of).toList();
-    }
-
     private int number(Sql sql) {
         return mapper.number(sql.numbered(), sql.values());
     }
 
-    People people(About about, CrmKind kind, Colleague sender) {
+    AskedRecords people(About about, CrmKind kind, Colleague sender) {
         return people(about, kind, sender, Portion.ALL);
     }
 
     /** The same, or some of them. */
-    People people(About about, CrmKind kind, Colleague sender, Portion portion) {
+    AskedRecords people(About about, CrmKind kind, Colleague sender, Portion portion) {
         FieldCatalogue catalogue = catalogues.catalogue();
         MergeContext constants = contexts.sameForAll(sender, catalogue);
-        return new People(about, kind, catalogue, catalogues.fields(), constants::value, portion);
+        return new AskedRecords(about, kind, catalogue, catalogues.fields(), constants::value, portion);
     }
 
-    private People plain(About about, CrmKind kind, Portion portion) {
-        return new People(about, kind, catalogues.catalogue(), catalogues.fields(), path -> Optional.empty(), portion);
+    private AskedRecords plain(About about, CrmKind kind, Portion portion) {
+        return new AskedRecords(
+                about, kind, catalogues.catalogue(), catalogues.fields(), path -> Optional.empty(), portion);
     }
 }

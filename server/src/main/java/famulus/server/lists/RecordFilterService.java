@@ -1,28 +1,19 @@
 package famulus.server.lists;
 
-import famulus.core.calendar.Reckoner;
 import famulus.core.condition.Condition;
-import famulus.core.field.About;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.MergeContext;
 import famulus.core.field.Path;
-import famulus.server.company.HolidayService;
 import famulus.server.lists.PeopleService.Counted;
 import famulus.server.lists.Sampling.Estimate;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
-import famulus.server.records.CrmKind;
 import famulus.server.records.Narrowing;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
-import famulus.server.records.PeopleZones;
 import famulus.server.records.RecordWalk;
 import famulus.server.team.Colleague;
-import famulus.server.team.House;
-import famulus.server.team.TeamService;
-import java.time.Clock;
-import java.time.ZoneId;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -42,31 +33,22 @@ public class RecordFilterService {
     private final CatalogueService catalogues;
     private final PeopleContext contexts;
     private final PeopleService people;
-    private final PeopleZones timeZones;
-    private final TeamService team;
-    private final HolidayService holidays;
+    private final CompiledConditions compiled;
     private final RecordWalk walk;
-    private final Clock clock;
 
     RecordFilterService(
             ListMapper mapper,
             CatalogueService catalogues,
             PeopleContext contexts,
             PeopleService people,
-            PeopleZones timeZones,
-            TeamService team,
-            HolidayService holidays,
-            RecordWalk walk,
-            Clock clock) {
+            CompiledConditions compiled,
+            RecordWalk walk) {
         this.mapper = mapper;
         this.catalogues = catalogues;
         this.contexts = contexts;
         this.people = people;
-        this.timeZones = timeZones;
-        this.team = team;
-        this.holidays = holidays;
+        this.compiled = compiled;
         this.walk = walk;
-        this.clock = clock;
     }
 
     /** The records a condition holds for. */
@@ -81,7 +63,7 @@ public class RecordFilterService {
     /** The fields that a list can be asked for, with what each path ends at. */
     public Map<Path, FieldDefinition> fields(RecordScope scope, Colleague asking) {
         FieldCatalogue catalogue = catalogues.catalogue();
-        People records = records(scope, asking, Portion.ALL);
+        AskedRecords records = records(scope, asking, Portion.ALL);
         Map<Path, FieldDefinition> fields =
                 new LinkedHashMap<>(scope.paths(catalogue).reachable());
         fields.keySet()
@@ -110,8 +92,8 @@ public class RecordFilterService {
      * @param list nothing for all that the condition holds for
      */
     Filtered filtered(RecordScope scope, Optional<Condition> condition, Optional<UUID> list, Colleague asking) {
-        People all = records(scope, asking, Portion.ALL);
-        Optional<Sql> where = condition.isEmpty() ? Optional.of(Sql.TRUE) : compiled(scope, condition.get(), all);
+        AskedRecords all = records(scope, asking, Portion.ALL);
+        Optional<Sql> where = condition.isEmpty() ? Optional.of(Sql.TRUE) : compiled.of(condition.get(), all);
         if (where.isPresent()) {
             return new InSql(scope, condition, list, asking, all, on(list, all, where.get()));
         }
@@ -123,7 +105,7 @@ public class RecordFilterService {
                 total(scope));
     }
 
-    private static Sql on(Optional<UUID> list, People records, Sql where) {
+    private static Sql on(Optional<UUID> list, AskedRecords records, Sql where) {
         return list.map(id -> Sql.put(
                         "(exists (select 1 from record_list_member rm where rm.record_id = " + records.record()
                                 + " and rm.list_id = %s) and %s)",
@@ -132,7 +114,11 @@ public class RecordFilterService {
                 .orElse(where);
     }
 
-    private Set<UUID> judged(RecordScope scope, Condition condition, Colleague asking) {
+    /** Lets a condition through that can be worked out for the records of a list, in SQL or for each of few people. */
+    void mustBeAskable(RecordScope scope, Condition condition, Colleague asking) {
+        if (compiled.of(condition, records(scope, asking, Portion.ALL)).isPresent()) {
+            return;
+        }
         if (!scope.kind().isPerson()) {
             throw Refusal.field(
                     "condition",
@@ -145,23 +131,19 @@ public class RecordFilterService {
                     "With so many " + scope.called()
                             + " this takes too long: it has to be worked out for each one. Use days, not working days.");
         }
-        About about = scope.about();
-        return people.matching(about, condition, asking, false).stream()
+    }
+
+    private Set<UUID> judged(RecordScope scope, Condition condition, Colleague asking) {
+        mustBeAskable(scope, condition, asking);
+        return people.matching(scope.about(), condition, asking, false).stream()
                 .map(For::id)
                 .collect(Collectors.toSet());
     }
 
-    private People records(RecordScope scope, Colleague asking, Portion portion) {
+    private AskedRecords records(RecordScope scope, Colleague asking, Portion portion) {
         FieldCatalogue catalogue = catalogues.catalogue();
         MergeContext constants = contexts.sameForAll(asking, catalogue);
-        return People.listed(scope, catalogue, catalogues.fields(), constants::value, portion);
-    }
-
-    private Optional<Sql> compiled(RecordScope scope, Condition condition, People records) {
-        House house = team.house();
-        Reckoner reckoner = new Reckoner(clock.instant(), house.zone(), holidays.of(house.country()));
-        List<ZoneId> zones = scope.kind() == CrmKind.ORGANISATION ? List.of() : PeopleService.known(timeZones.all());
-        return ConditionSql.of(condition, records, reckoner, zones);
+        return AskedRecords.listed(scope, catalogue, catalogues.fields(), constants::value, portion);
     }
 
     private List<UUID> ids(Sql sql) {
@@ -178,7 +160,7 @@ public class RecordFilterService {
         private final Optional<Condition> condition;
         private final Optional<UUID> list;
         private final Colleague asking;
-        private final People all;
+        private final AskedRecords all;
         private final Sql where;
         private Counted counted;
 
@@ -187,7 +169,7 @@ public class RecordFilterService {
                 Optional<Condition> condition,
                 Optional<UUID> list,
                 Colleague asking,
-                People all,
+                AskedRecords all,
                 Sql where) {
             this.scope = scope;
             this.condition = condition;
@@ -219,8 +201,8 @@ public class RecordFilterService {
 
         private Counted estimated(int of) {
             Portion some = Portion.some(Sampling.SAMPLE);
-            People sample = records(scope, asking, some);
-            Sql holding = compiled(scope, condition.orElseThrow(), sample).orElseThrow();
+            AskedRecords sample = records(scope, asking, some);
+            Sql holding = compiled.of(condition.orElseThrow(), sample).orElseThrow();
             int holds = count(Sql.put("select count(*) %s where %s", sample.from(), holding));
             Sampling sampling = new Sampling(Map.of(scope.kind(), of), Sampling.SAMPLE);
             Estimate estimate = sampling.estimate(Map.of(scope.kind(), Sampling.SAMPLE), Map.of(scope.kind(), holds));

@@ -40,7 +40,7 @@ record Sampling(Map<CrmKind, Integer> totals, int size) {
      */
     static Sampling of(About about, int few, int size, RecordWalk walk) {
         Map<CrmKind, Integer> totals = new EnumMap<>(CrmKind.class);
-        for (CrmKind kind : People.kinds(about)) {
+        for (CrmKind kind : AskedRecords.kinds(about)) {
             CrmKind counted = about == About.DEAL ? CrmKind.DEAL : kind;
             totals.put(kind, walk.count(List.of(counted), true));
         }

@@ -11,6 +11,7 @@ import famulus.server.lists.RecordLists;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.CrmRecord;
+import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PersonAddress;
 import famulus.server.records.PersonSummaries;
 import famulus.server.records.PersonSummaries.Reached;
@@ -78,6 +79,14 @@ public class AudienceService {
      * @param putBack who gets it in spite of what yields: people, or deals where deals are chosen
      */
     public record Meant(Choice choice, @Schema(nullable = true) UUID minus, int restDays, Set<UUID> putBack) {}
+
+    /** Whom a message goes to who was chosen as one of a kind, and about which deal. */
+    static For to(Candidate candidate, CrmKind chosen) {
+        return new For(
+                chosen == CrmKind.DEAL ? CrmKind.CONTACT : chosen,
+                candidate.person().orElseThrow(),
+                candidate.about().orElse(null));
+    }
 
     /** Who gets a message, and who does not; refused where they are too many to be looked at. */
     public Audience audience(Meant meant, Colleague asking) {

@@ -65,16 +65,13 @@ public class DraftsForMany {
     }
 
     private UUID begin(Candidate candidate, CrmKind chosen, UUID template, Colleague by) {
-        CrmKind kind = chosen == CrmKind.DEAL ? CrmKind.CONTACT : chosen;
-        UUID person = candidate.person().orElseThrow();
-        UUID deal = candidate.about().orElse(null);
-        For to = new For(kind, person, deal);
+        For to = AudienceService.to(candidate, chosen);
         BegunWords words = drafts.begin(new Beginning(template, Mode.LETTER, to, null, Optional.empty()), by);
         words.read().template().ifPresent(from -> TemplateFit.mustFit(from, to));
         UUID draft = ids.next();
         UUID from = words.read().template().map(Template::id).orElse(null);
         MessageToSend message = new MessageToSend(
-                ids.next(), from, kind, person, deal, null, null, null, null, words.words(), draft, null);
+                ids.next(), from, to.kind(), to.id(), to.deal(), null, null, null, null, words.words(), draft, null);
         kept.keep(draft, 0, message.complete(), by);
         return draft;
     }

@@ -95,8 +95,7 @@ public class PapersForMany {
     }
 
     private MessageDraft read(Candidate one, CrmKind chosen, UUID template, Colleague by) {
-        CrmKind kind = chosen == CrmKind.DEAL ? CrmKind.CONTACT : chosen;
-        For to = new For(kind, one.person().orElseThrow(), one.about().orElse(null));
+        For to = AudienceService.to(one, chosen);
         MessageDraft draft = drafts.begin(new Beginning(template, Mode.LETTER, to, null, Optional.empty()), by)
                 .read();
         draft.template().ifPresent(from -> TemplateFit.mustFit(from, to));

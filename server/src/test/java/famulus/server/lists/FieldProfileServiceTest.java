@@ -50,7 +50,7 @@ class FieldProfileServiceTest {
         when(catalogues.catalogue()).thenReturn(CATALOGUE);
         when(walk.count(any(), anyBoolean())).thenReturn(2);
         when(people.people(any(), any(), any(), any(Portion.class)))
-                .thenAnswer(asked -> new People(
+                .thenAnswer(asked -> new AskedRecords(
                         About.CONTACT,
                         CrmKind.CONTACT,
                         CATALOGUE,

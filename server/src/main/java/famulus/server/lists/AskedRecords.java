@@ -13,7 +13,6 @@ import famulus.server.lists.SqlValue.Sort;
 import famulus.server.records.CatalogueService.StoredField;
 import famulus.server.records.CrmKind;
 import famulus.server.records.RecordTables;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,14 +20,12 @@ import java.util.Optional;
 import java.util.function.Function;
 
 /**
- * The people of one kind that a template could go to, as SQL: what they are read from, and each path's value. Mirrors
- * what is gathered for a merge, so that a condition means the same over stored records as for one person; a test holds
- * the two together. Names of tables come from {@link RecordTables} and names of columns from the catalogue, never from a request.
+ * What a condition is asked of, as SQL: the people of one kind that a template could go to, or the records of a list; what they
+ * are read from, and each path's value. Mirrors what is gathered for a merge, so that a condition means the same over stored
+ * records as for one person; a test holds the two together. Names of tables come from {@link RecordTables} and names of columns
+ * from the catalogue, never from a request.
  */
-final class People {
-    /** What counts as blank in Java, and so is taken off the ends of a text. */
-    private static final String BLANK = blank();
-
+final class AskedRecords {
     /** So many choices are told apart in the statement itself. */
     private static final int MOST_IN_WORDS = 20;
 
@@ -48,7 +45,7 @@ final class People {
      * @param constants values that are the same for everybody: of the sender and the house
      * @param portion which of them
      */
-    People(
+    AskedRecords(
             About about,
             CrmKind kind,
             FieldCatalogue catalogue,
@@ -67,7 +64,7 @@ final class People {
                         : RecordTables.people(kind, portion.limits().text()));
     }
 
-    private People(
+    private AskedRecords(
             About about,
             CrmKind kind,
             FieldCatalogue catalogue,
@@ -87,7 +84,7 @@ final class People {
     }
 
     /** The records of a list, with what belongs to them; deals are all of them, whether they have a main contact or not. */
-    static People listed(
+    static AskedRecords listed(
             RecordScope of,
             FieldCatalogue catalogue,
             List<StoredField> fields,
@@ -95,12 +92,12 @@ final class People {
             Portion portion) {
         String limits = portion.limits().text();
         return switch (of.kind()) {
-            case CONTACT, LEAD -> new People(of.about(), of.kind(), catalogue, fields, constants, portion);
+            case CONTACT, LEAD -> new AskedRecords(of.about(), of.kind(), catalogue, fields, constants, portion);
             case DEAL ->
-                new People(
+                new AskedRecords(
                         of.about(), CrmKind.DEAL, catalogue, fields, constants, portion, RecordTables.allDeals(limits));
             case ORGANISATION ->
-                new People(
+                new AskedRecords(
                         of.about(),
                         CrmKind.ORGANISATION,
                         catalogue,
@@ -109,6 +106,11 @@ final class People {
                         portion,
                         RecordTables.organisations(limits));
         };
+    }
+
+    /** Whether people are read with them, in whose time zones days are reckoned. */
+    boolean ofPeople() {
+        return kind != CrmKind.ORGANISATION;
     }
 
     /** The identifier of the record that the list has. */
@@ -184,7 +186,7 @@ final class People {
             return Optional.empty();
         }
         if (root.get() == Root.SENDER || root.get() == Root.OUR) {
-            return constants.apply(path).filter(value -> !value.missing()).flatMap(People::constant);
+            return constants.apply(path).filter(value -> !value.missing()).flatMap(ValueSql::constant);
         }
         List<String> rest = path.words().subList(1, path.words().size());
         if (kind == CrmKind.ORGANISATION) {
@@ -228,16 +230,16 @@ final class People {
         if (words.size() == 1) {
             switch (name) {
                 case "full_name" -> {
-                    return Optional.of(text(name()));
+                    return Optional.of(ValueSql.text(name()));
                 }
                 case "email" -> {
                     need("e", RecordTables.ADDRESS);
-                    return Optional.of(text(Sql.of("e.address")));
+                    return Optional.of(ValueSql.text(Sql.of("e.address")));
                 }
                 case "company" -> {
                     if (kind != CrmKind.LEAD) {
                         needOrganisation();
-                        return Optional.of(text(Sql.of("o.name")));
+                        return Optional.of(ValueSql.text(Sql.of("o.name")));
                     }
                 }
                 case "salutation" -> {
@@ -283,7 +285,7 @@ final class People {
                 return colleague(joined, words.subList(1, words.size()));
             }
             return words.size() == 1
-                    ? Optional.of(text(Sql.of(joined + ".name")))
+                    ? Optional.of(ValueSql.text(Sql.of(joined + ".name")))
                     : field(RecordKind.ORGANISATION, joined, words.subList(1, words.size()));
         }
         if (words.size() > 1) {
@@ -293,93 +295,24 @@ final class People {
             String column = alias + "." + field.column().get();
             return definition.type() == FieldType.CHOICE && definition.choices().size() > MOST_IN_WORDS
                     ? Optional.of(choice(definition, alias, column))
-                    : column(definition, column);
+                    : ValueSql.column(definition, column);
         }
         String values = alias + "_v_" + definition.name();
         need(values, RecordTables.value(values, alias, definition.name()));
-        return own(definition, values);
+        return ValueSql.own(definition, values);
     }
 
     /** The label of one of very many choices, looked up rather than written into the statement. */
     private SqlValue choice(FieldDefinition field, String alias, String column) {
         String labels = alias + "_c_" + field.name();
         need(labels, RecordTables.label(labels, field.kind().word(), field.name(), column));
-        return text(Sql.of("coalesce(" + labels + ".label, " + column + ")"));
-    }
-
-    private static Optional<SqlValue> column(FieldDefinition field, String column) {
-        Sql sql = Sql.of(column);
-        return Optional.of(
-                switch (field.type()) {
-                    case NUMBER -> SqlValue.of(Sort.NUMBER, sql);
-                    case MONEY -> new SqlValue(Sort.MONEY, sql, sql, Sql.of(column + "_currency"));
-                    case DATE -> SqlValue.of(Sort.DAY, sql);
-                    case DATE_TIME -> SqlValue.of(Sort.MOMENT, sql);
-                    default -> textual(field, sql);
-                });
-    }
-
-    private static Optional<SqlValue> own(FieldDefinition field, String values) {
-        return Optional.ofNullable(
-                switch (field.type()) {
-                    case NUMBER -> SqlValue.of(Sort.NUMBER, Sql.of(values + ".number_value"));
-                    case MONEY ->
-                        new SqlValue(
-                                Sort.MONEY,
-                                Sql.of(values + ".number_value"),
-                                Sql.of(values + ".number_value"),
-                                Sql.of(values + ".text_value"));
-                    case DATE -> SqlValue.of(Sort.DAY, Sql.of(values + ".date_value"));
-                    case DATE_TIME -> null;
-                    default -> textual(field, Sql.of(values + ".text_value"));
-                });
-    }
-
-    private static SqlValue textual(FieldDefinition field, Sql stored) {
-        SqlValue text = text(stored);
-        return switch (field.type()) {
-            case CHOICE -> text(label(field.choices(), text.value()));
-            case CHOICES -> new SqlValue(Sort.SEVERAL, text.value(), stored, null);
-            case YES_NO ->
-                new SqlValue(
-                        Sort.ANSWER,
-                        Sql.put(
-                                "(case when %s is null then null when %s = 'yes' then 'yes' else 'no' end)",
-                                text.value(), stored),
-                        stored,
-                        null);
-            default -> text;
-        };
-    }
-
-    /** A choice's label for its code; a code that is no choice any more stands for itself. */
-    private static Sql label(List<FieldOption> choices, Sql code) {
-        if (choices.isEmpty()) {
-            return code;
-        }
-        List<Sql> turns = new ArrayList<>();
-        choices.forEach(choice -> turns.add(Sql.of(" when ? then ?", choice.code(), choice.label())));
-        return Sql.put("(case %s%s else %s end)", code, Sql.join("", turns), code);
-    }
-
-    private static SqlValue text(Sql raw) {
-        return new SqlValue(Sort.TEXT, Sql.put("nullif(btrim(%s, %s), '')", raw, Sql.of("?", BLANK)), raw, null);
-    }
-
-    private static String blank() {
-        StringBuilder blank = new StringBuilder();
-        for (char c = 0; c < Character.MAX_VALUE; c++) {
-            if (Character.isWhitespace(c)) {
-                blank.append(c);
-            }
-        }
-        return blank.toString();
+        return ValueSql.text(Sql.of("coalesce(" + labels + ".label, " + column + ")"));
     }
 
     private static Optional<SqlValue> colleague(String alias, List<String> words) {
         Sql name = Sql.of("trim(concat_ws(' ', %s.first_name, %s.last_name))".formatted(alias, alias));
         if (words.isEmpty()) {
-            return Optional.of(text(name));
+            return Optional.of(ValueSql.text(name));
         }
         return words.size() > 1
                 ? Optional.empty()
@@ -390,7 +323,7 @@ final class People {
                                         Sql.of(alias + "." + words.getFirst());
                                     default -> null;
                                 })
-                        .map(People::text);
+                        .map(ValueSql::text);
     }
 
     private Optional<SqlValue> history(String field) {
@@ -400,40 +333,12 @@ final class People {
                     case "times_written" -> SqlValue.of(Sort.NUMBER, Sql.of("s.times_written"));
                     case "last_written", "last_reply", "last_called", "last_opened", "last_clicked" ->
                         SqlValue.of(Sort.MOMENT, Sql.of("s." + field));
-                    case "clicked_link" -> text(Sql.of("s.clicked_link"));
-                    case "replied" -> whether("s.last_reply is not null");
-                    case "opened" -> whether("s.last_opened is not null");
-                    case "clicked" -> whether("s.last_clicked is not null");
-                    case "unsubscribed" -> whether("s.unsubscribed");
+                    case "clicked_link" -> ValueSql.text(Sql.of("s.clicked_link"));
+                    case "replied" -> ValueSql.whether("s.last_reply is not null");
+                    case "opened" -> ValueSql.whether("s.last_opened is not null");
+                    case "clicked" -> ValueSql.whether("s.last_clicked is not null");
+                    case "unsubscribed" -> ValueSql.whether("s.unsubscribed");
                     default -> null;
-                });
-    }
-
-    private static SqlValue whether(String condition) {
-        return SqlValue.of(Sort.ANSWER, Sql.of("(case when " + condition + " then 'yes' else 'no' end)"));
-    }
-
-    /** A value that is the same for everybody. */
-    static Optional<SqlValue> constant(Value value) {
-        return Optional.ofNullable(
-                switch (value) {
-                    case Value.Text text -> text(Sql.of("cast(? as varchar)", text.text()));
-                    case Value.Phone phone -> text(Sql.of("cast(? as varchar)", phone.number()));
-                    case Value.Name name -> text(Sql.of("cast(? as varchar)", name.first() + " " + name.last()));
-                    case Value.Number number ->
-                        SqlValue.of(Sort.NUMBER, Sql.of("cast(? as decimal(60, 20))", number.number()));
-                    case Value.Money money ->
-                        new SqlValue(
-                                Sort.MONEY,
-                                Sql.of("cast(? as decimal(60, 20))", money.amount()),
-                                Sql.of("cast(? as decimal(60, 20))", money.amount()),
-                                Sql.of("cast(? as varchar)", money.currency()));
-                    case Value.Day day -> SqlValue.of(Sort.DAY, Sql.of("cast(? as date)", day.day()));
-                    case Value.YesNo answer ->
-                        SqlValue.of(
-                                Sort.ANSWER, Sql.of(answer.yes() ? "cast('yes' as varchar)" : "cast('no' as varchar)"));
-                    case Value.Moment moment -> null;
-                    case Value.Several several -> null;
                 });
     }
 
