@@ -102,7 +102,7 @@ public class ChosenRecords {
     }
 
     /**
-     * The records somebody has chosen, in the order of their names.
+     * The records somebody has chosen, in no particular order; those that are not there are left out.
      *
      * @param most refused where there are more
      */
