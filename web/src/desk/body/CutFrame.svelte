@@ -35,6 +35,8 @@
 
   let whole = $state<HTMLElement>();
   let dragged = $state<Retouching | null>(null);
+  /** Before the picture has come in its frame has no size, and all its sides lie on each other. */
+  let seen = $state(false);
   const shown = $derived(dragged ?? retouching);
   const colours = $derived({
     brightness: retouching.brightness,
@@ -76,10 +78,15 @@
   style:--bottom="{shown.bottom ?? 0}%"
 >
   <div class="shaded">
-    <img src={copyAddress(picture, colours, 640)} alt="All of it, before cropping" draggable="false" />
+    <img
+      src={copyAddress(picture, colours, 640)}
+      alt="All of it, before cropping"
+      draggable="false"
+      onload={() => (seen = true)}
+    />
     <div class="frame"></div>
   </div>
-  {#each SIDES as side (side)}
+  {#each seen ? SIDES : [] as side (side)}
     <div
       class="side {side}"
       role="slider"
