@@ -239,7 +239,14 @@
   {:else if desk.draft && desk.preview.proof}
     <div class="desk">
       <div class="writing">
-        <Draft bind:this={draft} {desk} {composing} {notes} onmoved={() => layout++} />
+        <Draft
+          bind:this={draft}
+          {desk}
+          {composing}
+          {notes}
+          attached={desk.attached}
+          onmoved={() => layout++}
+        />
         <Gutter
           notes={all}
           onwave={desk.mayChange ? (note, reason) => void wave(note, reason) : undefined}

@@ -63,6 +63,8 @@ export class DeskState implements Writing {
   version = $state(0);
   archived = $state(false);
   lastTest = $state<Schemas['LastTest'] | null>(null);
+  /** What is known of its files, which need not lie where one sees them in Materials. */
+  attached = $state.raw<Schemas['KeptFile'][]>([]);
   /** Whether others can use it, and whether they use what it says now. */
   readonly stage = $derived.by(() => {
     const ready = this.template?.readyVersion ?? null;
@@ -110,8 +112,9 @@ export class DeskState implements Writing {
     clearTimeout(this.keepTimer);
   }
 
-  private take({ template, mayChange, archived, lastTest }: Schemas['OpenTemplate']): void {
+  private take({ template, mayChange, archived, lastTest, attached }: Schemas['OpenTemplate']): void {
     this.template = template;
+    this.attached = attached;
     this.lastTest = lastTest ?? null;
     this.mayChange = mayChange;
     this.archived = archived;

@@ -70,7 +70,12 @@ describe('a draft that is kept', () => {
     asked.mockReset();
     asked.mockImplementation((way, path, how) => {
       if (way === 'get' && path === '/api/templates/{id}') {
-        return Promise.resolve({ template: template('Hives', 'Dear', 1), mayChange: true, lastTest: null });
+        return Promise.resolve({
+          template: template('Hives', 'Dear', 1),
+          mayChange: true,
+          lastTest: null,
+          attached: [],
+        });
       }
       if (way === 'get') return Promise.reject(new Error('nobody'));
       return new Promise((done, fail) =>

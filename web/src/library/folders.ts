@@ -1,4 +1,5 @@
 import { ask, type Schemas } from '../api/client';
+import { me } from '../app/session.svelte';
 import { notify } from '../ui/notices.svelte';
 
 export type Folder = Schemas['ShownFolder'];
@@ -11,7 +12,22 @@ export const indented = (folder: Folder): string => '  '.repeat(folder.deep) + f
 
 /** Folders as places for what is no template: one's own goes by no name of templates. */
 export const places = (folders: Folder[]): (readonly [code: string, name: string])[] =>
-  folders.map((one) => [one.id, one.personal && one.mine ? 'mine alone' : indented(one)] as const);
+  folders.map((one) => [one.id, one.personal && one.mine ? called(one) : indented(one)] as const);
+
+/** The folder that everybody may use from the first day on. */
+export const everyone = '00000000-0000-0000-0000-000000000001';
+
+/** The folders one may put a picture, file or style into: the one of everybody too. */
+export const addable = (folders: Folder[]): Folder[] =>
+  folders.filter((one) => one.may !== 'USE' || one.id === everyone);
+
+/** A folder in the line of something that is no template. */
+export const called = (folder: Folder | undefined): string =>
+  !folder ? 'a folder you can’t see' : folder.personal && folder.mine ? 'mine alone' : folder.name;
+
+/** Whether one may change something that lies in a folder, or is one's own. */
+export const mayChangeIn = (folders: Folder[], thing: { folder?: string | null; owner?: string }): boolean =>
+  thing.owner === me().id || folders.some((one) => one.id === thing.folder && one.may !== 'USE');
 
 /** Moves templates into a folder; one step takes it back. */
 export async function move(

@@ -11,6 +11,7 @@
     accept,
     address,
     onbrought,
+    place,
     children,
   }: {
     label: string;
@@ -21,6 +22,8 @@
     address: (file: File) => string;
     /** They have been brought in, as far as they could be. */
     onbrought: () => Promise<void>;
+    /** Where one says where they go. */
+    place?: Snippet;
     children: Snippet;
   } = $props();
 
@@ -47,6 +50,7 @@
 <DropArea ondropped={(files) => void bring(files)}>
   <p class="ways">
     <Button main onclick={() => chooser?.click()}>{label}</Button>
+    {@render place?.()}
     <span>or drop them here. {says}</span>
     <input
       bind:this={chooser}
@@ -65,7 +69,8 @@
 <style>
   .ways {
     display: flex;
-    gap: 12px;
+    flex-wrap: wrap;
+    gap: 8px 12px;
     align-items: center;
     padding: 10px 0;
     color: var(--ink-soft);

@@ -1,24 +1,28 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
-  import { isEditor } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
+  import { mayChangeIn, type Folder } from '../library/folders';
   import { isUsed } from '../library/inItsPlace';
   import BringIn from './BringIn.svelte';
+  import FolderOf from './FolderOf.svelte';
+  import IntoFolder from './IntoFolder.svelte';
   import ReplaceMaterial from './ReplaceMaterial.svelte';
 
   /** The files that can be attached to messages. */
   let files = $state<Schemas['KeptFile'][] | null>(null);
+  let folders = $state.raw<Folder[]>([]);
+  /** Where new ones go; where everyone finds them when empty. */
+  let into = $state('');
   let failed = $state('');
   /** One that was to be deleted, and is used. */
   let used = $state.raw<{ file: Schemas['KeptFile']; anchor: HTMLElement } | null>(null);
-  const mayDelete = $derived(isEditor());
 
   async function read() {
     try {
-      files = await ask('get', '/api/materials/files');
+      [folders, files] = await Promise.all([ask('get', '/api/folders'), ask('get', '/api/materials/files')]);
     } catch (failure) {
       failed = sentence(failure);
     }
@@ -35,16 +39,18 @@
     }
   }
 
-  $effect(() => onChange((change) => change.what === 'file' && void read()));
+  $effect(() => onChange((change) => ['file', 'folder'].includes(change.what) && void read()));
   void read();
 </script>
 
 <BringIn
   label="Upload files"
   says="Up to 25 MB each, no programs."
-  address={(file) => `/api/materials/files?name=${encodeURIComponent(file.name)}`}
+  address={(file) =>
+    `/api/materials/files?${new URLSearchParams({ name: file.name, ...(into ? { folder: into } : {}) })}`}
   onbrought={read}
 >
+  {#snippet place()}<IntoFolder {folders} bind:chosen={into} />{/snippet}
   {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
   {#if files?.length}
     <table>
@@ -52,6 +58,7 @@
         <tr>
           <th scope="col">Name</th>
           <th scope="col" class="figures">KB</th>
+          <th scope="col">Folder</th>
           <th scope="col">Added by</th>
           <th scope="col" class="figures">Added</th>
           <td></td>
@@ -62,10 +69,11 @@
           <tr>
             <td><a href="/api/materials/files/{file.id}" download={file.name}>{file.name}</a></td>
             <td class="figures">{Math.ceil(file.size / 1000)}</td>
+            <td><FolderOf what="files" thing={file} {folders} onmoved={read} /></td>
             <td>{file.addedBy}</td>
             <td class="figures">{day(file.addedAt)}</td>
             <td class="figures">
-              {#if mayDelete}
+              {#if mayChangeIn(folders, file)}
                 <Button
                   quiet
                   aria-label="Delete {file.name}"

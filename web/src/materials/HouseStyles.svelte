@@ -3,7 +3,9 @@
   import { isEditor } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
   import TemplatesChange from '../desk/TemplatesChange.svelte';
+  import FolderOf from './FolderOf.svelte';
   import NamedColleagues from './NamedColleagues.svelte';
+  import { mayChangeIn, type Folder } from '../library/folders';
   import { notify } from '../ui/notices.svelte';
   import StyleFields from './StyleFields.svelte';
   import type { Look } from './styleLook';
@@ -11,6 +13,7 @@
   /** The house styles; the one that is open with what a change of it does to the templates that have it. */
   type Style = Schemas['ShownStyle'];
   let styles = $state<Style[]>([]);
+  let folders = $state.raw<Folder[]>([]);
   let at = $state('');
   let look = $state<Look | null>(null);
   let change = $state<Schemas['TemplatesChange'] | null>(null);
@@ -28,11 +31,19 @@
   );
   async function read() {
     try {
-      styles = await ask('get', '/api/materials/house-styles');
+      [folders, styles] = await Promise.all([
+        ask('get', '/api/folders'),
+        ask('get', '/api/materials/house-styles'),
+      ]);
       show(open);
     } catch (failure) {
       wrong = sentence(failure);
     }
+  }
+
+  /** Reads them without touching what is being changed. */
+  async function again() {
+    styles = await ask('get', '/api/materials/house-styles');
   }
 
   function show(style: Style) {
@@ -81,7 +92,9 @@
   async function another() {
     try {
       const copy = { ...look!, name: `${look!.name} (copy)` };
-      const made = await ask('post', '/api/materials/house-styles', { body: { look: JSON.stringify(copy) } });
+      const made = await ask('post', '/api/materials/house-styles', {
+        body: { look: JSON.stringify(copy), folder: mayChangeIn(folders, open) ? open.folder : null },
+      });
       await read();
       show(made);
     } catch (failure) {
@@ -129,6 +142,16 @@
           <Button main type="submit" disabled={!changed}>Save</Button>
           {#if changed}<Button quiet onclick={() => show(open)}>Discard changes</Button>{/if}
           {#if editor}
+            <span class="lies">
+              in the folder
+              <FolderOf
+                what="house-styles"
+                thing={{ id: open.id, name: open.name, folder: open.folder }}
+                {folders}
+                {mayChange}
+                onmoved={again}
+              />
+            </span>
             <Button quiet onclick={() => void another()}>Copy</Button>
             {#if !open.usual}<Button quiet onclick={() => void makeUsual()}>Make it the default</Button>{/if}
             <Button quiet onclick={(event: MouseEvent) => (naming = event.currentTarget as HTMLElement)}

@@ -8,14 +8,20 @@
   import ViewSwitch from '../ui/ViewSwitch.svelte';
   import { notify } from '../ui/notices.svelte';
   import { day } from '../ui/when';
+  import { mayChangeIn, type Folder } from '../library/folders';
   import { isUsed } from '../library/inItsPlace';
   import BringIn from './BringIn.svelte';
+  import FolderOf from './FolderOf.svelte';
+  import IntoFolder from './IntoFolder.svelte';
   import ReplaceMaterial from './ReplaceMaterial.svelte';
   import { says } from './pictureWords';
 
   /** The pictures that templates and house styles show. */
   type Picture = Schemas['Picture'];
   let pictures = $state<Picture[] | null>(null);
+  let folders = $state.raw<Folder[]>([]);
+  /** Where new ones go; where everyone finds them when empty. */
+  let into = $state('');
   let failed = $state('');
   let open = $state<{ picture: Picture; anchor: HTMLElement } | null>(null);
   /** One that was to be deleted, and is used. */
@@ -38,15 +44,20 @@
 
   async function read() {
     try {
-      pictures = await ask('get', '/api/materials/pictures');
+      [folders, pictures] = await Promise.all([
+        ask('get', '/api/folders'),
+        ask('get', '/api/materials/pictures'),
+      ]);
     } catch (failure) {
       failed = sentence(failure);
     }
   }
 
+  const mayChange = (picture: Picture) => mayChangeIn(folders, picture);
+
   function address(file: File): string {
     const title = file.name.replace(/\.[^.]*$/, '') || 'Picture';
-    return `/api/materials/pictures?name=${encodeURIComponent(title)}`;
+    return `/api/materials/pictures?${new URLSearchParams({ name: title, ...(into ? { folder: into } : {}) })}`;
   }
 
   function show(picture: Picture, anchor: HTMLElement) {
@@ -85,7 +96,7 @@
     }
   }
 
-  $effect(() => onChange((change) => change.what === 'picture' && void read()));
+  $effect(() => onChange((change) => ['picture', 'folder'].includes(change.what) && void read()));
   void read();
 </script>
 
@@ -96,6 +107,7 @@
   {address}
   onbrought={read}
 >
+  {#snippet place()}<IntoFolder {folders} bind:chosen={into} />{/snippet}
   {#if failed}<p class="wrong" role="alert">{failed}</p>{/if}
   {#if pictures?.length}
     <div class="find">
@@ -111,6 +123,7 @@
           <th scope="col">Name</th>
           <th scope="col">Category</th>
           <th scope="col">Description</th>
+          <th scope="col">Folder</th>
           <th scope="col" class="figures">Pixels</th>
           <th scope="col" class="figures">KB</th>
           <th scope="col" class="figures">Added</th>
@@ -126,20 +139,21 @@
             <td>{picture.name}</td>
             <td>{picture.category}</td>
             <td class:none={!picture.description}>{picture.description || 'nothing yet'}</td>
+            <td><FolderOf what="pictures" thing={picture} {folders} onmoved={read} /></td>
             <td class="figures">{picture.width} × {picture.height}{picture.moving ? ', animated' : ''}</td>
             <td class="figures">{Math.ceil(picture.size / 1000)}</td>
             <td class="figures">{day(picture.addedAt)}</td>
             <td class="figures">
-              <Button
-                quiet
-                aria-label="Change {picture.name}"
-                onclick={(event: MouseEvent) => show(picture, event.currentTarget as HTMLElement)}
-                >edit</Button
-              >
+              {#if mayChange(picture)}<Button
+                  quiet
+                  aria-label="Change {picture.name}"
+                  onclick={(event: MouseEvent) => show(picture, event.currentTarget as HTMLElement)}
+                  >edit</Button
+                >{/if}
             </td>
           </tr>
         {:else}
-          <tr><td colspan="8" class="none">No picture matches.</td></tr>
+          <tr><td colspan="9" class="none">No picture matches.</td></tr>
         {/each}
       </tbody>
     </table>

@@ -139,6 +139,33 @@ class DesignTest extends BrowserTest {
     }
 
     @Test
+    void aPictureLiesInAFolderAndIsFoundByThoseWhoMayUseIt() throws IOException {
+        Page page = openAs("Signe", "/materials/pictures");
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(70, 50, BufferedImage.TYPE_INT_RGB), "png", png);
+        page.getByLabel("into").selectOption("mine alone");
+        page.locator("input[type=file]").setInputFiles(new FilePayload("Lane.png", "image/png", png.toByteArray()));
+        Locator place = page.getByLabel("Folder of Lane");
+        assertThat(place).hasValue(Pattern.compile(".+"));
+        assertThat(place.locator("option").first()).hasText("mine alone");
+
+        Page other = openAs("Dov", "/materials/pictures");
+        assertThat(other.getByText("Our mark", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        assertThat(other.getByText("Lane", new Page.GetByTextOptions().setExact(true)))
+                .hasCount(0);
+        place.selectOption("North team");
+        assertThat(page.getByText("“Lane” is in “North team” now.")).isVisible();
+        // The page that is open there hears of it.
+        assertThat(other.getByText("Lane", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        assertThat(button(other, "Change Lane")).hasCount(0);
+        button(page, "Undo").click();
+        assertThat(other.getByText("Lane", new Page.GetByTextOptions().setExact(true)))
+                .hasCount(0);
+    }
+
+    @Test
     void aHouseStyleShowsWhatItChangesBeforeItIsKept() {
         Page page = openAs("Oriel", "/materials/styles");
         button(page, "Delivery notice").click();

@@ -190,7 +190,7 @@ public abstract class ServerTest {
         }
         sql.execute("delete from house_style_named");
         sql.execute("delete from house_style where name <> 'Plain'");
-        sql.execute("update house_style set usual = true, version = 1");
+        sql.update("update house_style set usual = true, version = 1, folder_id = ?", FolderRights.EVERYONE);
         sql.execute("update field_catalogue set revision = revision + 1");
         sql.execute("update revision set number = number + 1");
         sql.execute("set referential_integrity true");

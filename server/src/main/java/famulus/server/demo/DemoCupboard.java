@@ -14,6 +14,7 @@ import famulus.core.message.body.HouseStyle.Wrapping;
 import famulus.core.message.body.HouseStyleJson;
 import famulus.core.message.body.Look;
 import famulus.core.message.body.RichText;
+import famulus.server.folders.FolderRights;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.materials.HouseStyleService.KeptStyle;
 import famulus.server.materials.PictureService;
@@ -54,15 +55,15 @@ final class DemoCupboard {
                 keeper,
                 at);
         picture("winter", "Hive in snow", "A snow-covered hive between bare trees", "Season", keeper, at);
-        KeptStyle orchard = styles.add(HouseStyleJson.write(orchard(mark)), keeper);
-        styles.add(HouseStyleJson.write(quiet()), keeper);
+        KeptStyle orchard = styles.add(HouseStyleJson.write(orchard(mark)), null, keeper);
+        styles.add(HouseStyleJson.write(quiet()), null, keeper);
         styles.makeUsual(orchard.id(), keeper);
     }
 
     private UUID picture(String file, String name, String description, String category, Colleague keeper, Instant at) {
         UUID id = chance.id();
         try (InputStream in = DemoCupboard.class.getResourceAsStream("/demo/pictures/" + file + ".png")) {
-            pictures.keep(id, name, description, category, in.readAllBytes(), keeper.id(), at);
+            pictures.keep(id, name, description, category, in.readAllBytes(), FolderRights.EVERYONE, keeper.id(), at);
         } catch (IOException missing) {
             throw new UncheckedIOException(missing);
         }

@@ -219,6 +219,7 @@ class DemoData implements ApplicationRunner {
                 .forEach(starter -> drafts.add(starter.draft().named(STARTED.get(starter.name()))));
         DemoLists.make(lists, people, made.growers(), new Seeded(SEED + 5));
         DemoFolders shelves = DemoFolders.make(folders, folderRights, teams, people, new Seeded(SEED + 4));
+        shelves.keepInTheNorth("Hive in snow", pictures);
         for (int i = 0; i < drafts.size(); i++) {
             UUID id = chance.id();
             // The one with a slip in it is not ready, and so is seen by whose it is: the rep that most sign in as.

@@ -7,6 +7,7 @@ import famulus.server.folders.FolderService.TypedFolder;
 import famulus.server.folders.FolderShare;
 import famulus.server.folders.FolderShare.With;
 import famulus.server.library.Draft;
+import famulus.server.materials.PictureService;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.Teams;
@@ -66,6 +67,13 @@ final class DemoFolders {
                         new FolderShare(With.ROLE, Role.KEEPER, null, Right.CHANGE)),
                 people.signe());
         return made;
+    }
+
+    /** Puts a picture where the north team finds it. */
+    void keepInTheNorth(String name, PictureService pictures) {
+        pictures.seen(people.oriel()).stream()
+                .filter(one -> one.name().equals(name))
+                .forEach(one -> pictures.move(one.id(), north, people.oriel()));
     }
 
     /** The folder of a template. */

@@ -76,7 +76,7 @@ class ChangeProofs {
     @PostMapping("/api/desk/house-styles/{id}/change")
     TemplatesChange style(Colleague asking, @PathVariable UUID id, @RequestBody Look look) {
         HouseStyle changed = styles.read(look.look());
-        HouseStyle kept = styles.get(id).style();
+        HouseStyle kept = styles.get(id, asking).style();
         List<UUID> using =
                 styles.using(id, asking).stream().map(one -> one.id()).toList();
         return change(using, template -> styled(template, kept), template -> styled(template, changed), asking);

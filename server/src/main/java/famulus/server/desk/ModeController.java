@@ -8,6 +8,7 @@ import famulus.core.message.body.Conversion.Converted;
 import famulus.core.message.body.Design;
 import famulus.core.message.body.Mode;
 import famulus.server.library.Draft;
+import famulus.server.library.UsableParts;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -22,8 +23,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ModeController {
     private final HouseStyleService styles;
+    private final UsableParts usable;
 
-    ModeController(HouseStyleService styles) {
+    ModeController(HouseStyleService styles, UsableParts usable) {
+        this.usable = usable;
         this.styles = styles;
     }
 
@@ -55,10 +58,13 @@ class ModeController {
         if (change.mode() == null || change.to() == null) {
             throw Refusal.field("to", "Choose how the template is written from now on.");
         }
-        Design design = styles.design(change.mode(), change.design(), change.houseStyle(), "", "")
-                .orElseGet(() -> new Design(Mode.PLAIN, Body.EMPTY, styles.of(change.houseStyle()), "", ""));
+        UUID style =
+                change.houseStyle() != null && styles.mayUse(change.houseStyle(), asking) ? change.houseStyle() : null;
+        String written = usable.only(Draft.readable("design", change.design()), asking);
+        Design design = styles.design(change.mode(), written, style, "", "")
+                .orElseGet(() -> new Design(Mode.PLAIN, Body.EMPTY, styles.of(style), "", ""));
         Converted converted = ModeConversion.convert(design, Draft.readable("body", change.body()), change.to());
-        String written = converted.mode() == Mode.PLAIN ? "" : BodyJson.write(converted.body());
-        return new ChangedMode(converted.mode(), written, converted.text(), converted.lost());
+        String changed = converted.mode() == Mode.PLAIN ? "" : BodyJson.write(converted.body());
+        return new ChangedMode(converted.mode(), changed, converted.text(), converted.lost());
     }
 }

@@ -19,7 +19,6 @@ import famulus.server.materials.FileService;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.materials.HouseStyleService.KeptStyle;
 import famulus.server.materials.PictureService;
-import famulus.server.materials.PictureService.Picture;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.io.IOException;
@@ -200,11 +199,7 @@ class LibraryExport {
     }
 
     private List<FileContent> pictures(Set<UUID> named) {
-        Map<UUID, Picture> shared = pictures.all().stream().collect(Collectors.toMap(Picture::id, Function.identity()));
-        return named.stream()
-                .filter(shared::containsKey)
-                .sorted()
-                .map(shared::get)
+        return pictures.some(named).stream()
                 .map(one -> new FileContent(one.id(), one.name(), one.description(), one.category(), ""))
                 .toList();
     }

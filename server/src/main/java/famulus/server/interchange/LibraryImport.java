@@ -173,19 +173,23 @@ class LibraryImport {
             reading.pictures()
                     .forEach(one -> content(one, () -> here.pictures()
                             .keep(
-                                    one.thing().id(),
+                                    instead.getOrDefault(
+                                            one.thing().id(), one.thing().id()),
                                     one.thing().name(),
                                     LibraryDrafts.said(one.thing().description()),
                                     LibraryDrafts.said(one.thing().category()),
                                     reading.zip().bytes().get(one.thing().id()),
+                                    target,
                                     by.id(),
                                     clock.instant())));
             reading.files()
                     .forEach(one -> content(one, () -> here.files()
                             .keep(
-                                    one.thing().id(),
+                                    instead.getOrDefault(
+                                            one.thing().id(), one.thing().id()),
                                     one.thing().name(),
                                     reading.zip().bytes().get(one.thing().id()),
+                                    target,
                                     by)));
             reading.feeds().stream()
                     .filter(one -> one.state() == State.NEW)
@@ -206,10 +210,10 @@ class LibraryImport {
             if (one.state() == State.NEW) {
                 instead.put(
                         style.id(),
-                        here.styles().add(LibraryDrafts.look(style), by).id());
+                        here.styles().add(LibraryDrafts.look(style), null, by).id());
             } else if (answer == Answer.KEEP_BOTH) {
                 String look = LibraryDrafts.look(style, free(LibraryDrafts.name(style)));
-                instead.put(style.id(), here.styles().add(look, by).id());
+                instead.put(style.id(), here.styles().add(look, null, by).id());
             } else if (answer == Answer.REPLACE) {
                 // It goes on under the name that it has here.
                 KeptStyle ours = here.styles().get(one.here());

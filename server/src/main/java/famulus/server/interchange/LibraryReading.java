@@ -19,6 +19,8 @@ import famulus.server.materials.FileService;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.materials.HouseStyleService.KeptStyle;
 import famulus.server.materials.PictureService;
+import famulus.server.materials.UsableMaterials;
+import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
@@ -53,6 +55,8 @@ final class LibraryReading {
             PictureService pictures,
             FileService files,
             FeedService feeds,
+            UsableMaterials materials,
+            Ids ids,
             LibraryDrafts drafts) {}
 
     private static final int LONGEST_NAME = 120;
@@ -122,7 +126,7 @@ final class LibraryReading {
     }
 
     private Standing<FileStyle> style(FileStyle style) {
-        Optional<KeptStyle> same = here.styles().all().stream()
+        Optional<KeptStyle> same = here.styles().seen(asking).stream()
                 .filter(one -> one.id().equals(style.id()) || one.style().name().equals(LibraryDrafts.name(style)))
                 .findFirst();
         if (same.isPresent()) {
@@ -145,7 +149,7 @@ final class LibraryReading {
     private Standing<FileStyle> like(FileStyle style, KeptStyle ours) {
         instead.put(style.id(), ours.id());
         boolean alike = HouseStyleJson.write(ours.style()).equals(LibraryDrafts.look(style));
-        boolean asked = !alike && asking.is(Role.KEEPER, Role.ADMINISTRATOR) && readable(style);
+        boolean asked = !alike && here.styles().mayChange(ours.id(), asking) && readable(style);
         return new Standing<>(
                 style,
                 asked ? State.OTHER : State.SAME,
@@ -196,8 +200,12 @@ final class LibraryReading {
     }
 
     private Standing<FileContent> content(FileContent one, boolean there, Function<byte[], Optional<String>> fault) {
-        if (there) {
+        if (there && here.materials().hidden(Set.of(one.id()), asking).isEmpty()) {
             return new Standing<>(one, State.SAME, "", one.id(), false);
+        }
+        if (there) {
+            // What lies where it can't be seen from here is not known to be there.
+            instead.put(one.id(), here.ids().next());
         }
         Optional<String> wrong = PlainLine.refusal(LibraryDrafts.said(one.name()), LONGEST_NAME, true);
         byte[] bytes = zip.bytes().get(one.id());

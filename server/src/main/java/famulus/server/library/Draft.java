@@ -5,6 +5,7 @@ import famulus.core.message.body.Mode;
 import famulus.server.platform.Refusal;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.Consumer;
 
@@ -131,6 +132,18 @@ public record Draft(
         return with(copy -> copy.files = others);
     }
 
+    /** The same with other parts in the places of some, and in a style. */
+    Draft naming(Map<UUID, UUID> others, UUID style) {
+        return with(copy -> {
+            copy.design = Mentioned.with(design, others);
+            copy.files = files.stream()
+                    .map(file -> others.getOrDefault(file, file))
+                    .distinct()
+                    .toList();
+            copy.houseStyle = style;
+        });
+    }
+
     private Draft with(Consumer<Copy> change) {
         Copy copy = new Copy(this);
         change.accept(copy);
@@ -146,6 +159,7 @@ public record Draft(
         private String previewText;
         private String body;
         private String design;
+        private UUID houseStyle;
         private List<UUID> files;
         private TemplateKind kind;
         private KeptPlainText plainText;
@@ -158,6 +172,7 @@ public record Draft(
             this.previewText = original.previewText;
             this.body = original.body;
             this.design = original.design;
+            this.houseStyle = original.houseStyle;
             this.files = original.files;
             this.kind = original.kind;
             this.plainText = original.plainText;
@@ -173,7 +188,7 @@ public record Draft(
                     body,
                     original.mode,
                     design,
-                    original.houseStyle,
+                    houseStyle,
                     original.header,
                     original.footer,
                     files,

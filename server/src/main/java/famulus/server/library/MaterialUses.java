@@ -4,8 +4,10 @@ import famulus.server.library.TemplateKeeping.What;
 import famulus.server.materials.HouseStyleService.StyledTemplate;
 import famulus.server.materials.UsedIn;
 import famulus.server.team.Colleague;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -38,5 +40,17 @@ class MaterialUses implements UsedIn {
         return mapper.styled(style, usual, asking).stream()
                 .map(row -> new StyledTemplate(row.id(), row.name(), row.about()))
                 .toList();
+    }
+
+    @Override
+    public Set<UUID> within(Collection<UUID> some, Colleague asking) {
+        return some.isEmpty()
+                ? Set.of()
+                : mapper.within(some.stream().map(UUID::toString).toList(), asking);
+    }
+
+    @Override
+    public boolean styled(UUID style, Colleague asking) {
+        return mapper.inStyle(style, asking);
     }
 }

@@ -6,9 +6,9 @@ import famulus.server.library.TemplateUses.Used;
 import famulus.server.materials.FeedService;
 import famulus.server.materials.FileService;
 import famulus.server.materials.PictureService;
+import famulus.server.materials.UsableMaterials;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
-import famulus.server.team.Role;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
@@ -32,6 +32,7 @@ class PartExchange {
     private final PictureService pictures;
     private final FeedService feeds;
     private final FileService files;
+    private final UsableMaterials materials;
     private final Clock clock;
 
     PartExchange(
@@ -42,7 +43,9 @@ class PartExchange {
             PictureService pictures,
             FeedService feeds,
             FileService files,
+            UsableMaterials materials,
             Clock clock) {
+        this.materials = materials;
         this.templates = templates;
         this.versions = versions;
         this.mapper = mapper;
@@ -71,7 +74,10 @@ class PartExchange {
 
     /** The templates that have something of Materials. */
     Used using(Material material, UUID id, Colleague asking) {
-        return TemplateUses.used(mapper.naming(material.what.name(), id.toString(), asking));
+        return TemplateUses.used(
+                materials.hidden(Set.of(id), asking).isEmpty()
+                        ? mapper.naming(material.what.name(), id.toString(), asking)
+                        : List.of());
     }
 
     /**
@@ -99,20 +105,23 @@ class PartExchange {
     /** Exchanges something of Materials and deletes it, as {@link #exchange(UUID, UUID, Colleague)} does. */
     @Transactional
     Exchanged exchange(Material material, UUID old, UUID other, Colleague by) {
-        by.mustBe("Editors and administrators put others in the place of materials.", Role.KEEPER, Role.ADMINISTRATOR);
         boolean there =
                 switch (material) {
                     case PICTURE ->
-                        pictures.all().stream().anyMatch(one -> one.id().equals(other));
+                        pictures.seen(by).stream().anyMatch(one -> one.id().equals(other));
                     case FEED -> feeds.all().stream().anyMatch(one -> one.id().equals(other));
-                    case FILE -> files.all().stream().anyMatch(one -> one.id().equals(other));
+                    case FILE ->
+                        files.seen(by).stream().anyMatch(one -> one.id().equals(other));
                 };
         String word = material.name().toLowerCase(Locale.ROOT);
+        if (!materials.hidden(Set.of(old), by).isEmpty()) {
+            throw Refusal.missing("This " + word);
+        }
         if (!there || old.equals(other)) {
             throw Refusal.field("other", "Choose another " + word + ".");
         }
         if (material == Material.PICTURE) {
-            pictures.mustBeInNoStyle(old);
+            pictures.mustBeInNoStyle(old, by);
         }
         int changed = exchange(material.what, word, old, other, by);
         switch (material) {

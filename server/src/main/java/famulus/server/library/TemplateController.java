@@ -13,6 +13,8 @@ import famulus.server.library.TemplateUses.Used;
 import famulus.server.library.TemplateVersionService.LastTest;
 import famulus.server.library.TemplateVersionService.Version;
 import famulus.server.library.WrappingService.ShownWrapping;
+import famulus.server.materials.FileService;
+import famulus.server.materials.FileService.KeptFile;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
@@ -34,6 +36,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/templates")
 class TemplateController {
     private final TemplateService templates;
+    private final FileService files;
     private final TemplateLines lines;
     private final TemplateBin bin;
     private final TemplateUses uses;
@@ -56,7 +59,9 @@ class TemplateController {
             SignatureService signatures,
             VariantService variants,
             WrappingService wrappings,
-            TemplateRights rights) {
+            TemplateRights rights,
+            FileService files) {
+        this.files = files;
         this.rights = rights;
         this.wrappings = wrappings;
         this.variants = variants;
@@ -79,9 +84,18 @@ class TemplateController {
     /** A signature to sign with; null for none. {@code team}: for everybody who has chosen none. */
     record SignatureWish(@Schema(nullable = true) UUID template, boolean team) {}
 
-    /** A template with what whoever asks may do with it; {@code lastTest} is null when there was none. An archived one is offered to nobody. */
+    /**
+     * A template with what whoever asks may do with it. An archived one is offered to nobody.
+     *
+     * @param lastTest null when there was none
+     * @param attached its files, wherever they lie
+     */
     record OpenTemplate(
-            Template template, boolean mayChange, boolean archived, @Schema(nullable = true) LastTest lastTest) {}
+            Template template,
+            boolean mayChange,
+            boolean archived,
+            @Schema(nullable = true) LastTest lastTest,
+            List<KeptFile> attached) {}
 
     @GetMapping
     TemplatePage lines(
@@ -294,6 +308,7 @@ class TemplateController {
                 template,
                 rights.mayChange(template, asking),
                 lines.archived(template.id()),
-                versions.lastTest(template.id()).orElse(null));
+                versions.lastTest(template.id()).orElse(null),
+                files.some(template.files()));
     }
 }

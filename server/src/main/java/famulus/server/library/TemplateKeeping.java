@@ -62,7 +62,7 @@ class TemplateKeeping {
     private void index(Template template, Optional<Template> ready) {
         found(template);
         named(template, ready);
-        pictures.shown(Mentioned.in(template.design()));
+        pictures.shown(Mentioned.in(template.design()), template.folder());
     }
 
     /** Has others use a template as it stands, from now on. */

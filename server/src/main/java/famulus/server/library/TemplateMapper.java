@@ -197,6 +197,18 @@ interface TemplateMapper {
     /** The templates that name a field, or something by its identifier. */
     List<UsingRow> naming(@Param("what") String what, @Param("named") String named, @Param("asking") Colleague asking);
 
+    /**
+     * Those of some identifiers that are named in a template somebody may see, in a passage or signature that is named there, or
+     * in what messages are signed with. Leans on template_names_named.
+     */
+    Set<UUID> within(@Param("some") Collection<String> some, @Param("asking") Colleague asking);
+
+    /** Those of some passages and signatures that are there, where somebody does not see them by their folder. */
+    Set<UUID> unseenTexts(@Param("ids") Collection<UUID> ids, @Param("asking") Colleague asking);
+
+    /** Whether a template that somebody may see is in a style. Leans on template_house_style. */
+    boolean inStyle(@Param("style") UUID style, @Param("asking") Colleague asking);
+
     /** The templates in a style, but for plain ones. */
     List<StyledRow> styled(
             @Param("style") UUID style, @Param("usual") boolean usual, @Param("asking") Colleague asking);

@@ -48,7 +48,7 @@ public class TemplateRights {
             return true;
         }
         if (template.kind().wraps()) {
-            return template.readyVersion() != null;
+            return template.readyVersion() != null && styles.mayUse(template.houseStyle(), who);
         }
         return maySee(
                 template.ownerId(),

@@ -20,6 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TemplateTransfer {
     private final TemplateMapper mapper;
+    private final UsableParts usable;
     private final TemplateShelf shelf;
     private final VariantMapper variants;
     private final TemplateService templates;
@@ -40,7 +41,9 @@ public class TemplateTransfer {
             TemplateOccasions occasions,
             DraftCheck check,
             FolderService folders,
-            Clock clock) {
+            Clock clock,
+            UsableParts usable) {
+        this.usable = usable;
         this.mapper = mapper;
         this.shelf = shelf;
         this.variants = variants;
@@ -148,7 +151,7 @@ public class TemplateTransfer {
      */
     @Transactional
     public void bring(UUID id, Draft draft, UUID folder, Sorting sorting, boolean ready, Colleague by) {
-        Template added = templates.add(id, draft, folder, by);
+        Template added = templates.add(id, usable.brought(draft, by), folder, by);
         settle(added, sorting, ready, by);
     }
 
@@ -156,7 +159,7 @@ public class TemplateTransfer {
     @Transactional
     public void replace(Template there, Draft draft, Sorting sorting, boolean ready, Colleague by) {
         mapper.keepVersion(there.id(), there.version(), TemplateVersionService.Reason.REPLACED.name(), clock.instant());
-        settle(templates.change(there.id(), there.version(), draft, by), sorting, ready, by);
+        settle(templates.change(there.id(), there.version(), usable.brought(draft, by), by), sorting, ready, by);
     }
 
     private void settle(Template template, Sorting sorting, boolean ready, Colleague by) {

@@ -57,7 +57,7 @@ class WrappingService {
 
     /** Those of a house style in its order, then those that are not ready yet. */
     List<ShownWrapping> of(UUID style, Colleague asking) {
-        HouseStyle look = styles.get(style).style();
+        HouseStyle look = styles.get(style, asking).style();
         // One that was never ready is there for those who may change the style.
         boolean all = styles.mayChange(style, asking);
         List<WrappingRow> rows = mapper.wrappings(style).stream()

@@ -1,21 +1,41 @@
 package famulus.server.materials;
 
+import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Arg;
+import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** Files that are attached to messages. */
 @Mapper
 interface FileMapper {
-    /** Those in Materials, by name. Leans on kept_file_name. */
-    List<FileService.KeptFile> all();
+    /** Those in Materials that somebody sees, by name. */
+    List<FileService.KeptFile> seen(@Param("asking") Colleague asking);
+
+    /** Those of some that are in Materials, where somebody does not see them. */
+    List<UUID> unseen(@Param("ids") Collection<UUID> ids, @Param("asking") Colleague asking);
+
+    @ConstructorArgs({
+        @Arg(column = "folder_id", javaType = UUID.class),
+        @Arg(column = "added_by", javaType = UUID.class)
+    })
+    @Select("select folder_id, added_by from kept_file where id = #{id}")
+    Optional<Placed> placed(UUID id);
+
+    @Update("update kept_file set folder_id = #{folder} where id = #{id}")
+    void move(@Param("id") UUID id, @Param("folder") UUID folder);
+
+    @Select("select count(*) from kept_file where folder_id = #{folder}")
+    int inFolder(UUID folder);
 
     /** Some files, wherever they belong. */
     List<FileService.KeptFile> some(@Param("ids") Collection<UUID> ids);
@@ -28,8 +48,8 @@ interface FileMapper {
 
     @Insert(
             """
-            insert into kept_file (id, name, media_type, size, content, added_by, added_at, shared)
-            values (#{id}, #{name}, #{type}, #{size}, #{content}, #{by}, #{at}, #{shared})
+            insert into kept_file (id, name, media_type, size, content, added_by, added_at, folder_id)
+            values (#{id}, #{name}, #{type}, #{size}, #{content}, #{by}, #{at}, #{folder})
             """)
     void insert(
             @Param("id") UUID id,
@@ -39,7 +59,7 @@ interface FileMapper {
             @Param("content") String content,
             @Param("by") UUID by,
             @Param("at") Instant at,
-            @Param("shared") boolean shared);
+            @Param("folder") UUID folder);
 
     @Delete("delete from kept_file where id = #{id}")
     void delete(UUID id);

@@ -2,12 +2,13 @@ package famulus.server.materials;
 
 import famulus.core.record.PlainLine;
 import famulus.server.contents.Contents;
+import famulus.server.folders.FolderService.FolderToRemove;
 import famulus.server.materials.FileMapper.ContentRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
-import famulus.server.team.Role;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.net.URLConnection;
 import java.time.Clock;
 import java.time.Instant;
@@ -19,6 +20,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,15 +32,28 @@ public class FileService {
 
     private static final int MOST = 10;
     private static final int LONGEST_NAME = 160;
+    private static final String FILE = "file";
 
     private final Contents contents;
     private final UsedIn usedIn;
+    private final UsableMaterials usable;
+    private final MaterialRights rights;
     private final FileMapper mapper;
     private final Ids ids;
     private final Events events;
     private final Clock clock;
 
-    FileService(FileMapper mapper, Ids ids, Events events, Clock clock, UsedIn usedIn, Contents contents) {
+    FileService(
+            FileMapper mapper,
+            Ids ids,
+            Events events,
+            Clock clock,
+            UsedIn usedIn,
+            Contents contents,
+            UsableMaterials usable,
+            MaterialRights rights) {
+        this.usable = usable;
+        this.rights = rights;
         this.contents = contents;
         this.usedIn = usedIn;
         this.mapper = mapper;
@@ -47,15 +62,28 @@ public class FileService {
         this.clock = clock;
     }
 
-    /** A file without its bytes; {@code size} in bytes. */
-    public record KeptFile(UUID id, String name, String mediaType, int size, String addedBy, Instant addedAt) {}
+    /**
+     * A file without its bytes; {@code size} in bytes.
+     *
+     * @param folder null for one that belongs to one message or document
+     * @param owner who brought it
+     */
+    public record KeptFile(
+            UUID id,
+            String name,
+            String mediaType,
+            int size,
+            String addedBy,
+            Instant addedAt,
+            @Schema(nullable = true) UUID folder,
+            UUID owner) {}
 
     /** The bytes of a file. */
     public record FileContent(String name, String mediaType, byte[] content) {}
 
-    /** All files in Materials, by name. */
-    public List<KeptFile> all() {
-        return mapper.all();
+    /** The files in Materials that somebody sees, by name. */
+    public List<KeptFile> seen(Colleague asking) {
+        return mapper.seen(asking);
     }
 
     /** Some files, in the order they are asked for; those that are gone are left out. */
@@ -77,34 +105,39 @@ public class FileService {
                         contents.read(row.content()).orElseThrow()));
     }
 
+    /** The same for whoever may use it: it is in Materials for them, belongs to something else, or is in a template they may use. */
+    public Optional<FileContent> content(UUID id, Colleague asking) {
+        return usable.mayRead(id, asking) ? content(id) : Optional.empty();
+    }
+
     /** How many of some files are gone. */
     public int lost(List<UUID> wanted) {
         return wanted.size() - some(wanted).size();
     }
 
-    /** Adds a file to Materials; refused when it is empty, too large, or of a kind that runs when it is opened. */
+    /**
+     * Adds a file to Materials; refused when it is empty, too large, or of a kind that runs when it is opened.
+     *
+     * @param folder where it is to lie; null for where all find it
+     */
     @Transactional
-    public KeptFile add(String name, byte[] content, Colleague by) {
-        return add(name, content, true, by);
+    public KeptFile add(String name, byte[] content, UUID folder, Colleague by) {
+        return keep(ids.next(), name, content, rights.place(folder, by), by);
     }
 
     /** Keeps a file that belongs to one message, or to a document of a deal; refused as any other. */
     @Transactional
     public KeptFile addApart(String name, byte[] content, Colleague by) {
-        return add(name, content, false, by);
+        return keep(ids.next(), name, content, null, by);
     }
 
-    /** Adds a file to Materials under an identifier that nothing has; refused as any other. */
+    /**
+     * Adds a file under an identifier that nothing has; refused as any other.
+     *
+     * @param folder one that whoever brings it may add to; null for a file that is not in Materials
+     */
     @Transactional
-    public KeptFile keep(UUID id, String name, byte[] content, Colleague by) {
-        return add(id, name, content, true, by);
-    }
-
-    private KeptFile add(String name, byte[] content, boolean shared, Colleague by) {
-        return add(ids.next(), name, content, shared, by);
-    }
-
-    private KeptFile add(UUID id, String name, byte[] content, boolean shared, Colleague by) {
+    public KeptFile keep(UUID id, String name, byte[] content, UUID folder, Colleague by) {
         fault(name, content).ifPresent(wrong -> {
             throw wrong;
         });
@@ -117,9 +150,9 @@ public class FileService {
                 contents.keep(content),
                 by.id(),
                 clock.instant(),
-                shared);
-        if (shared) {
-            events.tell("file", id.toString());
+                folder);
+        if (folder != null) {
+            tell(id);
         }
         return some(List.of(id)).getFirst();
     }
@@ -146,15 +179,38 @@ public class FileService {
         return guessed == null ? "application/octet-stream" : guessed;
     }
 
-    /** Deletes a file that is attached to no template; only editors and administrators may. */
+    /** Tells those who may see it that it has changed, or is there. */
+    private void tell(UUID id) {
+        mapper.placed(id).ifPresent(placed -> events.tellThese("file", id.toString(), rights.seenBy(placed)));
+    }
+
+    /** Has a file lie in another folder. */
+    @Transactional
+    public void move(UUID id, UUID folder, Colleague by) {
+        rights.mustBeChangeable(mapper.placed(id), FILE, by);
+        UUID place = rights.place(folder, by);
+        // Who saw it before is told as well.
+        tell(id);
+        mapper.move(id, place);
+        tell(id);
+    }
+
+    @EventListener
+    void removed(FolderToRemove folder) {
+        if (mapper.inFolder(folder.id()) > 0) {
+            throw Refusal.because("not-empty", "There are files in this folder. Move or delete them first.");
+        }
+    }
+
+    /** Deletes a file that is attached to no template. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        by.mustBe("Editors and administrators delete files.", Role.KEEPER, Role.ADMINISTRATOR);
+        rights.mustBeChangeable(mapper.placed(id), FILE, by);
         usedIn.alongWith(id, by).ifPresent(where -> {
             throw Refusal.because("in-use", "This file is attached to " + where + ".");
         });
+        tell(id);
         mapper.delete(id);
-        events.tell("file", id.toString());
     }
 
     /** Why these can't be attached to one message; empty when they can. */

@@ -2,7 +2,6 @@ package famulus.server.materials;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -15,20 +14,31 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface HouseStyleMapper {
     /** A house style as it is kept; {@code look} is JSON. */
-    record StyleRow(UUID id, String name, String look, boolean usual, int version, Instant changedAt) {}
+    record StyleRow(
+            UUID id,
+            String name,
+            String look,
+            boolean usual,
+            int version,
+            Instant changedAt,
+            UUID folderId,
+            UUID ownerId) {}
 
-    @Select("select id, name, look, usual, version, changed_at from house_style order by usual desc, name")
+    @Select(
+            """
+            select id, name, look, usual, version, changed_at, folder_id, owner_id
+            from house_style
+            order by usual desc, name, id
+            """)
     List<StyleRow> all();
-
-    @Select("select id, name, look, usual, version, changed_at from house_style where id = #{id}")
-    Optional<StyleRow> byId(UUID id);
 
     @Insert(
             """
-            insert into house_style (id, name, look, usual, version, changed_at, changed_by)
-            values (#{s.id}, #{s.name}, #{s.look}, #{s.usual}, 1, #{s.changedAt}, #{by})
+            insert into house_style (id, name, look, usual, version, changed_at, changed_by, folder_id, owner_id)
+            values (#{s.id}, #{s.name}, #{s.look}, #{s.usual}, 1, #{s.changedAt}, #{s.ownerId}, #{s.folderId},
+                    #{s.ownerId})
             """)
-    void insert(@Param("s") StyleRow style, @Param("by") UUID by);
+    void insert(@Param("s") StyleRow style);
 
     @Update(
             """
@@ -49,6 +59,12 @@ interface HouseStyleMapper {
 
     @Insert("insert into house_style_named (house_style_id, colleague_id) values (#{id}, #{colleague})")
     void insertNamed(@Param("id") UUID id, @Param("colleague") UUID colleague);
+
+    @Update("update house_style set folder_id = #{folder} where id = #{id}")
+    void move(@Param("id") UUID id, @Param("folder") UUID folder);
+
+    @Select("select count(*) from house_style where folder_id = #{folder}")
+    int inFolder(UUID folder);
 
     @Update("update house_style set usual = (id = #{id})")
     void makeUsual(UUID id);

@@ -12,6 +12,7 @@ import famulus.core.message.body.Inserts.Insert;
 import famulus.core.message.body.Mode;
 import famulus.core.message.body.UnreadableBody;
 import famulus.core.record.PlainLine;
+import famulus.server.folders.FolderService.FolderToRemove;
 import famulus.server.materials.HouseStyleMapper.StyleRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
@@ -29,6 +30,7 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,6 +41,8 @@ public class HouseStyleService {
     /** What changes of styles are counted as. */
     public static final String REVISION = "house-styles";
 
+    private static final String TAKEN = "A style with this name exists already.";
+
     private final UsedIn usedIn;
     private final HouseStyleMapper mapper;
     private final KeptTexts texts;
@@ -48,6 +52,7 @@ public class HouseStyleService {
     private final Clock clock;
     private final Events events;
     private final Revisions revisions;
+    private final MaterialRights rights;
     private final Supplier<List<KeptStyle>> kept;
 
     HouseStyleService(
@@ -59,7 +64,9 @@ public class HouseStyleService {
             Clock clock,
             Events events,
             Revisions revisions,
-            UsedIn usedIn) {
+            UsedIn usedIn,
+            MaterialRights rights) {
+        this.rights = rights;
         this.usedIn = usedIn;
         this.texts = texts;
         this.feeds = feeds;
@@ -79,7 +86,11 @@ public class HouseStyleService {
      *
      * @param usual whether templates that name none have it
      */
-    public record KeptStyle(UUID id, HouseStyle style, boolean usual, int version) {}
+    public record KeptStyle(UUID id, HouseStyle style, boolean usual, int version, UUID folder, UUID owner) {
+        private Placed placed() {
+            return new Placed(folder, owner);
+        }
+    }
 
     /** All of them, the default first. */
     public List<KeptStyle> all() {
@@ -92,6 +103,28 @@ public class HouseStyleService {
                 .filter(one -> one.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> Refusal.missing("This style"));
+    }
+
+    /** Those somebody may use, the default first. */
+    public List<KeptStyle> seen(Colleague asking) {
+        return all().stream().filter(one -> mayUse(one, asking)).toList();
+    }
+
+    /** One that somebody may use; for all others it is not there. */
+    public KeptStyle get(UUID id, Colleague asking) {
+        return Optional.of(get(id)).filter(one -> mayUse(one, asking)).orElseThrow(() -> Refusal.missing("This style"));
+    }
+
+    /** Whether a style is there, and somebody may use it: the default, what lies in their folders, and what their templates have. */
+    public boolean mayUse(UUID id, Colleague asking) {
+        return all().stream().anyMatch(one -> one.id().equals(id) && mayUse(one, asking));
+    }
+
+    private boolean mayUse(KeptStyle style, Colleague asking) {
+        return style.usual()
+                || rights.maySee(style.placed(), asking)
+                || named(style.id()).contains(asking.id())
+                || usedIn.styled(style.id(), asking);
     }
 
     /** The style of a template: the one it names, else the default; a bare one in a house that has none. */
@@ -108,7 +141,7 @@ public class HouseStyleService {
 
     /** The templates that would change with a style. */
     public List<StyledTemplate> using(UUID id, Colleague asking) {
-        return usedIn.styled(id, get(id).usual(), asking);
+        return usedIn.styled(id, get(id, asking).usual(), asking);
     }
 
     /**
@@ -159,20 +192,46 @@ public class HouseStyleService {
         return given == null ? "" : given;
     }
 
-    /** Adds a house style; the first one is the default. */
+    /**
+     * Adds a house style; the first one is the default.
+     *
+     * @param folder where it is to lie; null for where all find it
+     */
     @Transactional
-    public KeptStyle add(String look, Colleague by) {
+    public KeptStyle add(String look, UUID folder, Colleague by) {
         mustBeKeeper(by);
+        UUID place = rights.place(folder, by);
         HouseStyle style = read(look);
         UUID id = ids.next();
         boolean first = mapper.all().isEmpty();
         try {
-            mapper.insert(row(id, style, first, 1), by.id());
+            mapper.insert(row(new KeptStyle(id, style, first, 1, place, by.id()), style));
         } catch (DuplicateKeyException twice) {
-            throw Refusal.field("name", "A style with this name exists already.");
+            throw Refusal.field("name", TAKEN);
         }
-        changed(id);
+        changed();
         return get(id);
+    }
+
+    /** Has a style lie in another folder. */
+    @Transactional
+    public void move(UUID id, UUID folder, Colleague by) {
+        mustBeKeeper(by);
+        mustBeAllowed(id, by);
+        UUID place = rights.place(folder, by);
+        try {
+            mapper.move(id, place);
+        } catch (DuplicateKeyException twice) {
+            throw Refusal.field("folder", TAKEN);
+        }
+        changed();
+    }
+
+    @EventListener
+    void removed(FolderToRemove folder) {
+        if (mapper.inFolder(folder.id()) > 0) {
+            throw Refusal.because("not-empty", "There are styles in this folder. Move them first.");
+        }
     }
 
     /**
@@ -186,13 +245,13 @@ public class HouseStyleService {
         KeptStyle before = get(id);
         HouseStyle style = read(look);
         try {
-            if (mapper.update(row(id, style, before.usual(), version), by.id()) == 0) {
+            if (mapper.update(row(before, version, style), by.id()) == 0) {
                 throw Refusal.changedMeanwhile("Somebody has changed this style in the meantime.");
             }
         } catch (DuplicateKeyException twice) {
-            throw Refusal.field("name", "A style with this name exists already.");
+            throw Refusal.field("name", TAKEN);
         }
-        changed(id);
+        changed();
         return get(id);
     }
 
@@ -224,22 +283,24 @@ public class HouseStyleService {
         KeptStyle before = get(id);
         // Read as it would be kept, so that what can't be in a style is refused here too.
         HouseStyle changed = read(HouseStyleJson.write(change.apply(before.style())));
-        if (mapper.update(row(id, changed, before.usual(), before.version()), by.id()) == 0) {
+        if (mapper.update(row(before, changed), by.id()) == 0) {
             throw Refusal.changedMeanwhile("Somebody has changed this style in the meantime.");
         }
-        changed(id);
+        changed();
     }
 
-    /** Refuses whoever may not change a style. */
+    /** Refuses whoever may not change a style; for who may not even use it, it is not there. */
     public void mustBeAllowed(UUID id, Colleague by) {
+        get(id, by);
         if (!mayChange(id, by)) {
             throw Refusal.forbidden("Only editors, administrators and the people named for it can change this style.");
         }
     }
 
-    /** Whether somebody may change a style: by their role, or because they are named for it. */
+    /** Whether somebody may change a style: as what is in its folder, or because they are named for it. */
     public boolean mayChange(UUID id, Colleague asking) {
-        return asking.is(Role.KEEPER, Role.ADMINISTRATOR) || named(id).contains(asking.id());
+        return named(id).contains(asking.id())
+                || all().stream().anyMatch(one -> one.id().equals(id) && rights.mayChange(one.placed(), asking));
     }
 
     /** Those who may change a style besides editors and administrators. */
@@ -254,32 +315,49 @@ public class HouseStyleService {
     @Transactional
     public void name(UUID id, List<UUID> colleagues, Colleague by) {
         mustBeKeeper(by);
-        get(id);
+        mustBeAllowed(id, by);
         Set<UUID> known = team.all().stream().map(Colleague::id).collect(Collectors.toSet());
         if (colleagues == null || !known.containsAll(colleagues)) {
             throw Refusal.field("named", "One of these people is not in the team.");
         }
         mapper.clearNamed(id);
         Set.copyOf(colleagues).forEach(colleague -> mapper.insertNamed(id, colleague));
-        events.tell("house-style", id.toString());
+        told();
     }
 
     /** Makes a style the one of all templates that name none. */
     @Transactional
     public void makeUsual(UUID id, Colleague by) {
         mustBeKeeper(by);
-        get(id);
+        mustBeAllowed(id, by);
         mapper.makeUsual(id);
-        changed(id);
+        changed();
     }
 
-    private void changed(UUID id) {
+    private void changed() {
         revisions.changed(REVISION);
-        events.tell("house-style", id.toString());
+        told();
     }
 
-    private StyleRow row(UUID id, HouseStyle style, boolean usual, int version) {
-        return new StyleRow(id, style.name(), HouseStyleJson.write(style), usual, version, clock.instant());
+    /** Not everybody may know which one it was. */
+    private void told() {
+        events.tell("house-style", "");
+    }
+
+    private StyleRow row(KeptStyle kept, HouseStyle style) {
+        return row(kept, kept.version(), style);
+    }
+
+    private StyleRow row(KeptStyle kept, int version, HouseStyle style) {
+        return new StyleRow(
+                kept.id(),
+                style.name(),
+                HouseStyleJson.write(style),
+                kept.usual(),
+                version,
+                clock.instant(),
+                kept.folder(),
+                kept.owner());
     }
 
     private static void mustBeKeeper(Colleague by) {
@@ -301,7 +379,13 @@ public class HouseStyleService {
 
     private static KeptStyle kept(StyleRow row) {
         try {
-            return new KeptStyle(row.id(), HouseStyleJson.read(row.look()), row.usual(), row.version());
+            return new KeptStyle(
+                    row.id(),
+                    HouseStyleJson.read(row.look()),
+                    row.usual(),
+                    row.version(),
+                    row.folderId(),
+                    row.ownerId());
         } catch (UnreadableBody wrong) {
             throw new IllegalStateException("The style " + row.id() + " can't be read", wrong);
         }

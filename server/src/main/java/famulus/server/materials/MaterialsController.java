@@ -9,6 +9,7 @@ import famulus.server.materials.PictureService.Picture;
 import famulus.server.materials.PictureService.PictureContent;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
@@ -56,24 +57,27 @@ class MaterialsController {
             List<String> headers,
             List<String> footers,
             boolean mayChange,
-            List<UUID> named) {}
+            List<UUID> named,
+            UUID folder) {}
 
     record NamedColleagues(List<UUID> named) {}
 
     record ChangedStyle(int version, String look) {}
 
-    record NewStyle(String look) {}
+    record NewStyle(String look, @Schema(nullable = true) UUID folder) {}
+
+    record OtherFolder(UUID folder) {}
 
     record PictureWords(String name, String description, String category) {}
 
     @GetMapping("/house-styles")
     List<ShownStyle> styles(Colleague asking) {
-        return styles.all().stream().map(one -> shown(one, asking)).toList();
+        return styles.seen(asking).stream().map(one -> shown(one, asking)).toList();
     }
 
     @PostMapping("/house-styles")
     ShownStyle add(Colleague asking, @RequestBody NewStyle style) {
-        return shown(styles.add(style.look(), asking), asking);
+        return shown(styles.add(style.look(), style.folder(), asking), asking);
     }
 
     @PutMapping("/house-styles/{id}")
@@ -84,6 +88,11 @@ class MaterialsController {
     @PostMapping("/house-styles/{id}/usual")
     void makeUsual(Colleague asking, @PathVariable UUID id) {
         styles.makeUsual(id, asking);
+    }
+
+    @PutMapping("/house-styles/{id}/folder")
+    void moveStyle(Colleague asking, @PathVariable UUID id, @RequestBody OtherFolder wanted) {
+        styles.move(id, wanted.folder(), asking);
     }
 
     @PutMapping("/house-styles/{id}/named")
@@ -98,13 +107,13 @@ class MaterialsController {
 
     @GetMapping("/pictures")
     List<Picture> pictures(Colleague asking) {
-        return pictures.all();
+        return pictures.seen(asking);
     }
 
     /** The picture itself. A picture is never changed, so that a browser may keep it. */
     @GetMapping("/pictures/{id}")
     ResponseEntity<byte[]> picture(Colleague asking, @PathVariable String id) {
-        PictureContent content = pictures.content(id).orElseThrow(() -> Refusal.missing("This picture"));
+        PictureContent content = pictures.content(id, asking).orElseThrow(() -> Refusal.missing("This picture"));
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(content.mediaType()))
                 .cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(30)).cachePrivate())
@@ -112,13 +121,22 @@ class MaterialsController {
     }
 
     @PostMapping(path = "/pictures", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    Picture addPicture(Colleague asking, @RequestParam String name, @RequestBody(required = false) byte[] file) {
-        return pictures.add(name, file == null ? new byte[0] : file, asking);
+    Picture addPicture(
+            Colleague asking,
+            @RequestParam String name,
+            @RequestParam(required = false) UUID folder,
+            @RequestBody(required = false) byte[] file) {
+        return pictures.add(name, file == null ? new byte[0] : file, folder, asking);
     }
 
     @PutMapping("/pictures/{id}")
     void describe(Colleague asking, @PathVariable UUID id, @RequestBody PictureWords words) {
-        pictures.describe(id, words.name(), words.description(), words.category());
+        pictures.describe(id, words.name(), words.description(), words.category(), asking);
+    }
+
+    @PutMapping("/pictures/{id}/folder")
+    void movePicture(Colleague asking, @PathVariable UUID id, @RequestBody OtherFolder wanted) {
+        pictures.move(id, wanted.folder(), asking);
     }
 
     @DeleteMapping("/pictures/{id}")
@@ -128,13 +146,13 @@ class MaterialsController {
 
     @GetMapping("/files")
     List<KeptFile> files(Colleague asking) {
-        return files.all();
+        return files.seen(asking);
     }
 
     /** The file itself, to be saved rather than shown. */
     @GetMapping("/files/{id}")
     ResponseEntity<byte[]> file(Colleague asking, @PathVariable UUID id) {
-        FileContent content = files.content(id).orElseThrow(() -> Refusal.missing("This file"));
+        FileContent content = files.content(id, asking).orElseThrow(() -> Refusal.missing("This file"));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_OCTET_STREAM)
                 .header(
@@ -147,14 +165,23 @@ class MaterialsController {
     }
 
     @PostMapping(path = "/files", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    KeptFile addFile(Colleague asking, @RequestParam String name, @RequestBody(required = false) byte[] file) {
-        return files.add(name, file == null ? new byte[0] : file, asking);
+    KeptFile addFile(
+            Colleague asking,
+            @RequestParam String name,
+            @RequestParam(required = false) UUID folder,
+            @RequestBody(required = false) byte[] file) {
+        return files.add(name, file == null ? new byte[0] : file, folder, asking);
     }
 
     /** A file that belongs to one message, or to a document of a deal, and is not in Materials. */
     @PostMapping(path = "/files/apart", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     KeptFile addFileApart(Colleague asking, @RequestParam String name, @RequestBody(required = false) byte[] file) {
         return files.addApart(name, file == null ? new byte[0] : file, asking);
+    }
+
+    @PutMapping("/files/{id}/folder")
+    void moveFile(Colleague asking, @PathVariable UUID id, @RequestBody OtherFolder wanted) {
+        files.move(id, wanted.folder(), asking);
     }
 
     @DeleteMapping("/files/{id}")
@@ -172,6 +199,7 @@ class MaterialsController {
                 kept.style().headers().stream().map(one -> one.name()).toList(),
                 kept.style().footers().stream().map(one -> one.name()).toList(),
                 styles.mayChange(kept.id(), asking),
-                styles.named(kept.id()));
+                styles.named(kept.id()),
+                kept.folder());
     }
 }

@@ -1,9 +1,13 @@
 package famulus.server.materials;
 
+import famulus.server.team.Colleague;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Arg;
+import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -25,19 +29,34 @@ interface PictureMapper {
             int height,
             boolean moving,
             int size,
-            Instant addedAt) {}
+            Instant addedAt,
+            UUID folderId,
+            UUID addedBy) {}
 
     /** Where the bytes of a picture are. */
     record ContentRow(String mediaType, boolean moving, String content) {}
 
-    @Select(
-            """
-            select id, name, description, category, media_type, width, height, moving, size, added_at
-            from picture
-            where shared
-            order by name, id
-            """)
-    List<PictureRow> all();
+    /** Those somebody sees, by name. */
+    List<PictureRow> seen(@Param("asking") Colleague asking);
+
+    /** Some of those in Materials, whoever asks. */
+    List<PictureRow> some(@Param("ids") Collection<UUID> ids);
+
+    /** Those of some that are in Materials, where somebody does not see them. */
+    List<UUID> unseen(@Param("ids") Collection<UUID> ids, @Param("asking") Colleague asking);
+
+    @ConstructorArgs({
+        @Arg(column = "folder_id", javaType = UUID.class),
+        @Arg(column = "added_by", javaType = UUID.class)
+    })
+    @Select("select folder_id, added_by from picture where id = #{id}")
+    Optional<Placed> placed(UUID id);
+
+    @Update("update picture set folder_id = #{folder} where id = #{id}")
+    void move(@Param("id") UUID id, @Param("folder") UUID folder);
+
+    @Select("select count(*) from picture where folder_id = #{folder}")
+    int inFolder(UUID folder);
 
     @Select("select count(*) > 0 from picture where id = #{id}")
     boolean has(UUID id);
@@ -48,15 +67,11 @@ interface PictureMapper {
     @Insert(
             """
             insert into picture (id, name, description, category, media_type, width, height, moving, size, content,
-                                 added_by, added_at, shared)
+                                 added_by, added_at, folder_id)
             values (#{p.id}, #{p.name}, #{p.description}, #{p.category}, #{p.mediaType}, #{p.width}, #{p.height},
-                    #{p.moving}, #{p.size}, #{content}, #{by}, #{p.addedAt}, #{shared})
+                    #{p.moving}, #{p.size}, #{content}, #{p.addedBy}, #{p.addedAt}, #{p.folderId})
             """)
-    void insert(
-            @Param("p") PictureRow picture,
-            @Param("content") String content,
-            @Param("by") UUID by,
-            @Param("shared") boolean shared);
+    void insert(@Param("p") PictureRow picture, @Param("content") String content);
 
     @Update(
             """
@@ -68,15 +83,8 @@ interface PictureMapper {
             @Param("description") String description,
             @Param("category") String category);
 
-    /** One with the same bytes, in Materials or kept aside for the same colleague. Leans on the index of the reference. */
-    @Select(
-            """
-            select id from picture
-            where content = #{content} and (shared or (kept_until is not null and added_by = #{by}))
-            order by shared desc, id
-            limit 1
-            """)
-    Optional<UUID> same(@Param("content") String content, @Param("by") UUID by);
+    /** One with the same bytes that a colleague sees, or that is kept aside for them. Leans on the index of the reference. */
+    Optional<UUID> same(@Param("content") String content, @Param("asking") Colleague asking);
 
     @Update("update picture set kept_until = #{until} where id = #{id}")
     void keepUntil(@Param("id") UUID id, @Param("until") Instant until);
@@ -88,12 +96,12 @@ interface PictureMapper {
     @Select("select id from picture where kept_until <= #{now}")
     List<UUID> outdated(Instant now);
 
-    @Update("update picture set kept_until = null, shared = true where id = #{id}")
-    void take(UUID id);
+    @Update("update picture set kept_until = null, folder_id = #{folder} where id = #{id}")
+    void take(@Param("id") UUID id, @Param("folder") UUID folder);
 
     @Delete("delete from picture where id = #{id}")
     void delete(UUID id);
 
-    @Select("select name from house_style where look like concat('%', #{id}, '%')")
-    List<String> inStyles(String id);
+    @Select("select id from house_style where look like concat('%', #{id}, '%')")
+    List<UUID> inStyles(String id);
 }

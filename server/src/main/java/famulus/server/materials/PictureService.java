@@ -4,13 +4,14 @@ import famulus.core.message.render.Drawn;
 import famulus.core.message.render.PictureCopy;
 import famulus.core.record.PlainLine;
 import famulus.server.contents.Contents;
+import famulus.server.folders.FolderRights;
+import famulus.server.folders.FolderService.FolderToRemove;
 import famulus.server.materials.PictureMapper.ContentRow;
 import famulus.server.materials.PictureMapper.PictureRow;
 import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
-import famulus.server.team.Role;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -24,6 +25,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,6 +37,7 @@ public class PictureService {
     private static final int WIDEST = 1800;
 
     private static final int LONGEST_NAME = 120;
+    private static final String PICTURE = "picture";
     /** What nobody has made a template of by then is forgotten. */
     private static final Duration ASIDE = Duration.ofDays(1);
 
@@ -42,13 +45,28 @@ public class PictureService {
 
     private final Contents contents;
     private final UsedIn usedIn;
+    private final UsableMaterials usable;
+    private final MaterialRights rights;
+    private final HouseStyleService styles;
     private final PictureMapper mapper;
     private final Ids ids;
     private final Clock clock;
     private final Events events;
     private final PictureCopies copies = new PictureCopies();
 
-    PictureService(PictureMapper mapper, Ids ids, Clock clock, Events events, UsedIn usedIn, Contents contents) {
+    PictureService(
+            PictureMapper mapper,
+            Ids ids,
+            Clock clock,
+            Events events,
+            UsedIn usedIn,
+            Contents contents,
+            UsableMaterials usable,
+            MaterialRights rights,
+            HouseStyleService styles) {
+        this.usable = usable;
+        this.rights = rights;
+        this.styles = styles;
         this.contents = contents;
         this.usedIn = usedIn;
         this.mapper = mapper;
@@ -63,6 +81,7 @@ public class PictureService {
      * @param category what sort of picture it is, in the house's own word; may be empty
      * @param moving whether it moves; then it is shown as it is
      * @param size in bytes
+     * @param owner who brought it
      */
     public record Picture(
             UUID id,
@@ -73,14 +92,23 @@ public class PictureService {
             int height,
             boolean moving,
             int size,
-            Instant addedAt) {}
+            Instant addedAt,
+            UUID folder,
+            UUID owner) {}
 
     /** The bytes of a picture. */
     public record PictureContent(String mediaType, byte[] content) {}
 
-    /** All pictures by name. */
-    public List<Picture> all() {
-        return mapper.all().stream().map(PictureService::picture).toList();
+    /** The pictures in Materials that somebody sees, by name. */
+    public List<Picture> seen(Colleague asking) {
+        return mapper.seen(asking).stream().map(PictureService::picture).toList();
+    }
+
+    /** Some of those in Materials, for what has them and has been asked for. */
+    public List<Picture> some(Collection<UUID> wanted) {
+        return wanted.isEmpty()
+                ? List.of()
+                : mapper.some(wanted).stream().map(PictureService::picture).toList();
     }
 
     /**
@@ -127,7 +155,9 @@ public class PictureService {
                 row.height(),
                 row.moving(),
                 row.size(),
-                row.addedAt());
+                row.addedAt(),
+                row.folderId(),
+                row.addedBy());
     }
 
     /**
@@ -168,28 +198,36 @@ public class PictureService {
         }
     }
 
-    /** Adds a picture; refused when it is none, too large or damaged. */
+    /** What somebody may look at: all that comes with Famulus, and what they may use. */
+    public Optional<PictureContent> content(String key, Colleague asking) {
+        return content(key).filter(any -> PictureCopy.of(key)
+                .map(PictureCopy::picture)
+                .filter(picture -> Drawn.ALL.contains(picture) || usable.mayRead(UUID.fromString(picture), asking))
+                .isPresent());
+    }
+
+    /**
+     * Adds a picture; refused when it is none, too large or damaged.
+     *
+     * @param folder where it is to lie; null for where all find it
+     */
     @Transactional
-    public Picture add(String name, byte[] file, Colleague by) {
+    public Picture add(String name, byte[] file, UUID folder, Colleague by) {
         PictureFile read = PictureFile.read(file);
         PlainLine.refusal(name, 120, true).ifPresent(sentence -> {
             throw Refusal.field("name", sentence);
         });
         UUID id = ids.next();
-        keep(id, name, "", "", read, by.id(), clock.instant(), true);
-        events.tell("picture", id.toString());
-        return mapper.all().stream()
-                .filter(row -> row.id().equals(id))
-                .findFirst()
-                .map(PictureService::picture)
-                .orElseThrow();
+        keep(id, name, "", "", read, by.id(), clock.instant(), rights.place(folder, by));
+        tell(id);
+        return picture(mapper.some(List.of(id)).getFirst());
     }
 
     /** Adds a picture that is not in Materials, since it belongs to one record; refused when it is none, too large or damaged. */
     public UUID addApart(String name, byte[] file, Colleague by) {
         PictureFile read = PictureFile.read(file);
         UUID id = ids.next();
-        keep(id, name, "", "", read, by.id(), clock.instant(), false);
+        keep(id, name, "", "", read, by.id(), clock.instant(), null);
         return id;
     }
 
@@ -203,10 +241,10 @@ public class PictureService {
     public UUID keepAside(String name, byte[] file, Colleague by) {
         PictureFile read = PictureFile.read(file);
         String content = contents.keep(read.content());
-        return mapper.same(content, by.id()).orElseGet(() -> {
+        return mapper.same(content, by).orElseGet(() -> {
             UUID id = ids.next();
             Instant now = clock.instant();
-            keep(id, nameOf(name), "", "", read, by.id(), now, false);
+            keep(id, nameOf(name), "", "", read, by.id(), now, null);
             mapper.keepUntil(id, now.plus(ASIDE));
             return id;
         });
@@ -219,12 +257,16 @@ public class PictureService {
         return PlainLine.refusal(shorter, LONGEST_NAME, true).isPresent() ? "Picture" : shorter;
     }
 
-    /** Takes those of some pictures into Materials that were kept aside until a template shows them. */
-    public void shown(Collection<UUID> some) {
+    /**
+     * Takes those of some pictures into Materials that were kept aside until a template shows them.
+     *
+     * @param folder where the template lies; null for none
+     */
+    public void shown(Collection<UUID> some, UUID folder) {
         List<UUID> aside = some.isEmpty() ? List.of() : mapper.aside();
         aside.stream().filter(some::contains).forEach(id -> {
-            mapper.take(id);
-            events.tell("picture", id.toString());
+            mapper.take(id, folder == null ? FolderRights.EVERYONE : folder);
+            tell(id);
         });
     }
 
@@ -260,10 +302,20 @@ public class PictureService {
         return mapper.content(id).map(row -> contents.read(row.content()).orElseThrow());
     }
 
-    /** Puts a picture in place under an identifier that nothing has; refused when it is none, too large or damaged. */
-    public void keep(UUID id, String name, String description, String category, byte[] file, UUID by, Instant at) {
-        keep(id, name, description, category, PictureFile.read(file), by, at, true);
-        events.tell("picture", id.toString());
+    /**
+     * Puts a picture in place under an identifier that nothing has; refused when it is none, too large or damaged.
+     *
+     * @param folder one that whoever brings it may add to
+     */
+    public void keep(
+            UUID id, String name, String description, String category, byte[] file, UUID folder, UUID by, Instant at) {
+        keep(id, name, description, category, PictureFile.read(file), by, at, folder);
+        tell(id);
+    }
+
+    /** Tells those who may see it that it has changed, or is there. */
+    private void tell(UUID id) {
+        mapper.placed(id).ifPresent(placed -> events.tellThese("picture", id.toString(), rights.seenBy(placed)));
     }
 
     private void keep(
@@ -274,7 +326,7 @@ public class PictureService {
             PictureFile file,
             UUID by,
             Instant at,
-            boolean shared) {
+            UUID folder) {
         mapper.insert(
                 new PictureRow(
                         id,
@@ -286,15 +338,16 @@ public class PictureService {
                         file.height(),
                         file.moving(),
                         file.content().length,
-                        at),
-                contents.keep(file.content()),
-                by,
-                shared);
+                        at,
+                        folder,
+                        by),
+                contents.keep(file.content()));
     }
 
     /** Names a picture, says what is read out in its place, and what sort of picture it is. */
     @Transactional
-    public void describe(UUID id, String name, String description, String category) {
+    public void describe(UUID id, String name, String description, String category, Colleague by) {
+        rights.mustBeChangeable(mapper.placed(id), PICTURE, by);
         PlainLine.refusal(name, 120, true).ifPresent(sentence -> {
             throw Refusal.field("name", sentence);
         });
@@ -304,31 +357,51 @@ public class PictureService {
         PlainLine.refusal(category, 60, false).ifPresent(sentence -> {
             throw Refusal.field("category", sentence);
         });
-        if (mapper.describe(id, name.strip(), description.strip(), category.strip()) == 0) {
-            throw Refusal.missing("This picture");
-        }
-        events.tell("picture", id.toString());
+        mapper.describe(id, name.strip(), description.strip(), category.strip());
+        tell(id);
+    }
+
+    /** Has a picture lie in another folder. */
+    @Transactional
+    public void move(UUID id, UUID folder, Colleague by) {
+        rights.mustBeChangeable(mapper.placed(id), PICTURE, by);
+        UUID place = rights.place(folder, by);
+        // Who saw it before is told as well.
+        tell(id);
+        mapper.move(id, place);
+        tell(id);
     }
 
     /** Refuses what can’t be done with a picture that a style shows. */
-    public void mustBeInNoStyle(UUID id) {
-        List<String> styles = mapper.inStyles(id.toString());
-        if (!styles.isEmpty()) {
-            throw Refusal.because(
-                    "in-style", "It is used in the style " + String.join(", ", styles) + ". Remove it there first.");
+    public void mustBeInNoStyle(UUID id, Colleague by) {
+        List<UUID> showing = mapper.inStyles(id.toString());
+        if (!showing.isEmpty()) {
+            List<String> names = styles.seen(by).stream()
+                    .filter(style -> showing.contains(style.id()))
+                    .map(style -> style.style().name())
+                    .toList();
+            String where = names.isEmpty() ? "a style you can’t see" : "the style " + String.join(", ", names);
+            throw Refusal.because("in-style", "It is used in " + where + ". Remove it there first.");
+        }
+    }
+
+    @EventListener
+    void removed(FolderToRemove folder) {
+        if (mapper.inFolder(folder.id()) > 0) {
+            throw Refusal.because("not-empty", "There are pictures in this folder. Move or delete them first.");
         }
     }
 
     /** Takes a picture away; refused while something shows it. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        by.mustBe("Only an editor or an administrator deletes pictures.", Role.KEEPER, Role.ADMINISTRATOR);
-        mustBeInNoStyle(id);
+        rights.mustBeChangeable(mapper.placed(id), PICTURE, by);
+        mustBeInNoStyle(id, by);
         usedIn.designs(id, by).ifPresent(where -> {
             throw Refusal.because("in-use", "It is used in " + where + ". Remove it there first.");
         });
+        tell(id);
         mapper.delete(id);
         copies.forget(id.toString());
-        events.tell("picture", id.toString());
     }
 }

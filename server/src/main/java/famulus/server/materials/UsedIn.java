@@ -2,8 +2,10 @@ package famulus.server.materials;
 
 import famulus.server.materials.HouseStyleService.StyledTemplate;
 import famulus.server.team.Colleague;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /** Where materials are used; answered by the library, which knows its templates. */
@@ -23,4 +25,13 @@ public interface UsedIn {
      * @param usual whether it is the one that templates have that have chosen none
      */
     List<StyledTemplate> styled(UUID style, boolean usual, Colleague asking);
+
+    /**
+     * Those of some pictures, files, passages and signatures that stand in a template somebody may see: in it itself, in a
+     * passage or signature it has, or in what messages are signed with.
+     */
+    Set<UUID> within(Collection<UUID> some, Colleague asking);
+
+    /** Whether a template that somebody may see is in a style. */
+    boolean styled(UUID style, Colleague asking);
 }

@@ -18,10 +18,10 @@ class AskingColleague implements HandlerMethodArgumentResolver {
         SpringDocUtils.getConfig().addRequestWrapperToIgnore(Colleague.class);
     }
 
-    private final TeamMapper mapper;
+    private final Asking asking;
 
-    AskingColleague(TeamMapper mapper) {
-        this.mapper = mapper;
+    AskingColleague(Asking asking) {
+        this.asking = asking;
     }
 
     @Override
@@ -36,11 +36,9 @@ class AskingColleague implements HandlerMethodArgumentResolver {
             NativeWebRequest request,
             WebDataBinderFactory binders) {
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
-        if (authentication != null && authentication.getPrincipal() instanceof SignedIn signedIn) {
-            return mapper.bySession(signedIn)
-                    .filter(Colleague::active)
-                    .orElseThrow(() -> Refusal.unknownPerson("Your session has ended. Sign in again."));
-        }
-        throw Refusal.unknownPerson("Sign in first.");
+        boolean signedIn = authentication != null && authentication.getPrincipal() instanceof SignedIn;
+        return asking.now()
+                .orElseThrow(() ->
+                        Refusal.unknownPerson(signedIn ? "Your session has ended. Sign in again." : "Sign in first."));
     }
 }

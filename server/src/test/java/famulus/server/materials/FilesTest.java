@@ -149,11 +149,12 @@ class FilesTest extends ServerTest {
     }
 
     @Test
-    void staysWhileATemplateHasItAndIsDeletedByKeepersAlone() throws Exception {
+    void staysWhileATemplateHasItAndIsDeletedByWhoeverMayChangeIt() throws Exception {
         UUID id = UUID.fromString(bring("list.pdf", bytes("x"), signe).get("id").asString());
         JsonNode made = added(draft(List.of(id)), signe);
         String file = "/api/materials/files/" + id;
-        assertThat(done("DELETE", file, null, signe).get("code").asString()).isEqualTo("forbidden");
+        assertThat(done("DELETE", file, null, dov).get("code").asString()).isEqualTo("forbidden");
+        assertThat(done("DELETE", file, null, signe).get("code").asString()).isEqualTo("in-use");
         assertThat(done("DELETE", file, null, oriel).get("detail").asString()).contains("“With files”");
         done("DELETE", "/api/templates/" + made.at("/template/id").asString(), null, signe);
         done("DELETE", file, null, oriel);

@@ -85,7 +85,7 @@ class MaterialsTest extends ServerTest {
                         .get("detail")
                         .asString())
                 .contains("With hives");
-        assertThat(done("DELETE", "/api/materials/pictures/" + id, null, signe)
+        assertThat(done("DELETE", "/api/materials/pictures/" + id, null, dov)
                         .get("code")
                         .asString())
                 .isEqualTo("forbidden");

@@ -36,7 +36,7 @@ class DesignedMailTest extends ServerTest {
         ines = contact("Inés", "Okafor", "ines@larkfield.example");
         ByteArrayOutputStream png = new ByteArrayOutputStream();
         ImageIO.write(new java.awt.image.BufferedImage(40, 30, java.awt.image.BufferedImage.TYPE_INT_RGB), "png", png);
-        picture = pictures.add("Hives", png.toByteArray(), oriel).id();
+        picture = pictures.add("Hives", png.toByteArray(), null, oriel).id();
     }
 
     private static String body(String blocks) {
