@@ -2,6 +2,8 @@
   import { ask, sentence, type Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import { go } from '../app/router';
+  import DeleteTemplate from '../library/DeleteTemplate.svelte';
+  import { draftsBegun, type DraftsBegun } from '../library/draftsBegun';
   import InItsPlace from '../library/InItsPlace.svelte';
   import TextLook from '../library/TextLook.svelte';
   import { isUsed, ofText } from '../library/inItsPlace';
@@ -78,18 +80,25 @@
   }
 
   /** It was deleted; says so, and what else has changed with it. */
-  function gone(besides = '') {
+  function gone(besides = '', undo = async () => {}) {
     const name = desk.draft?.name;
     go(placeOf(kind));
     notify(`“${name}” is deleted.${besides}`, {
       undo: async () => {
         await ask('post', '/api/templates/{id}/restore', { params: { id } });
+        await undo();
       },
     });
   }
 
+  /** Drafts that were begun from a template that is to be deleted. */
+  let begun = $state.raw<DraftsBegun | null>(null);
+
   async function remove() {
     try {
+      begun = kind === 'TEMPLATE' ? await draftsBegun(id) : null;
+      more = false;
+      if (begun) return;
       await ask('delete', '/api/templates/{id}', { params: { id } });
       gone();
     } catch (failure) {
@@ -153,6 +162,15 @@
   >
     {#snippet look(one: string)}<TextLook id={one} />{/snippet}
   </InItsPlace>
+{/if}
+{#if begun}
+  <DeleteTemplate
+    template={{ id, name: desk.draft?.name ?? '' }}
+    {begun}
+    anchor={opener}
+    ondeleted={gone}
+    onclose={() => (begun = null)}
+  />
 {/if}
 {#if more}
   <Slip title="This {word}" anchor={opener} placement="bottom-end" onclose={() => (more = false)}>

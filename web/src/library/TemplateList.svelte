@@ -12,6 +12,7 @@
   import ViewSwitch from '../ui/ViewSwitch.svelte';
   import { notify } from '../ui/notices.svelte';
   import ChosenPreview from './ChosenPreview.svelte';
+  import DeleteTemplate from './DeleteTemplate.svelte';
   import FilterSentence from './FilterSentence.svelte';
   import FolderHeading from './FolderHeading.svelte';
   import FolderSlip from './FolderSlip.svelte';
@@ -179,7 +180,7 @@
     handOver: (line: Line, anchor: HTMLElement) => (handing = { templates: [line], anchor }),
     archive: (line: Line) => void acts.archive([line], true),
     unarchive: (line: Line) => void acts.archive([line], false),
-    delete: (line: Line) => void acts.remove(line),
+    delete: (line: Line, anchor: HTMLElement) => void acts.remove(line, anchor),
   };
 
   async function changedSome() {
@@ -367,6 +368,14 @@
       void tick().then(() => ways[what](at.line, at.anchor));
     }}
     onclose={() => (more = null)}
+  />
+{/if}
+{#if acts.deleting}
+  {@const { template } = acts.deleting}
+  <DeleteTemplate
+    {...acts.deleting}
+    ondeleted={(besides, undo) => void acts.removed(template, besides, undo)}
+    onclose={() => (acts.deleting = null)}
   />
 {/if}
 {#if tagging}

@@ -2,6 +2,7 @@ import { tick } from 'svelte';
 import { ask, fieldsOf, sentence } from '../api/client';
 import { go } from '../app/router';
 import { notify } from '../ui/notices.svelte';
+import { draftsBegun, type DraftsBegun } from './draftsBegun';
 import { archive, type Sorted } from './sorting';
 
 /** What the list does after something was done. */
@@ -36,12 +37,36 @@ export class LineActs {
     });
   }
 
-  /** Puts a template into the bin; one step takes it back. */
-  async remove(line: Sorted): Promise<void> {
+  /** A template that is to be deleted, and that drafts were begun from. */
+  deleting = $state.raw<{ template: Sorted; begun: DraftsBegun; anchor: HTMLElement } | null>(null);
+
+  /** Puts a template into the bin; one step takes it back. Where drafts were begun from it, that is said first. */
+  async remove(line: Sorted, anchor: HTMLElement): Promise<void> {
     await attempt(async () => {
+      const begun = await draftsBegun(line.id);
+      if (begun) {
+        this.deleting = { template: line, begun, anchor };
+        return;
+      }
       await ask('delete', '/api/templates/{id}', { params: { id: line.id } });
-      await this.after.read();
-      notify(`“${line.name}” is deleted.`, { undo: () => this.restore(line) });
+      await this.removed(line);
+    });
+  }
+
+  /**
+   * A template is deleted.
+   *
+   * @param besides what else has changed with it
+   * @param undo puts that back
+   */
+  async removed(line: Sorted, besides = '', undo = async () => {}): Promise<void> {
+    this.deleting = null;
+    await this.after.read();
+    notify(`“${line.name}” is deleted.${besides}`, {
+      undo: async () => {
+        await this.restore(line);
+        await undo();
+      },
     });
   }
 

@@ -3,7 +3,7 @@
   import { ask, download, fieldsOf, sentence, type Schemas } from '../api/client';
   import SmallSelect from '../ui/SmallSelect.svelte';
   import { aboutOf, lookFor, whom } from './many';
-  import TemplateChooser from './TemplateChooser.svelte';
+  import TemplateChooser from '../library/TemplateChooser.svelte';
 
   /** Puts a letter or designed template on paper for each of those who are chosen in a list. */
   let { choice, onclose }: { choice: Schemas['Choice']; onclose: () => void } = $props();

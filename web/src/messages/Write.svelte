@@ -25,7 +25,7 @@
   import SendRow from './SendRow.svelte';
   import StopsList from './StopsList.svelte';
   import { onItsWay } from './takingBack';
-  import TemplateChooser from './TemplateChooser.svelte';
+  import TemplateChooser from '../library/TemplateChooser.svelte';
 
   type Mode = NonNullable<Schemas['Draft']['mode']>;
 

@@ -8,7 +8,7 @@
   import Slip from '../ui/Slip.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
   import { aboutOf, lookFor, whom } from './many';
-  import TemplateChooser from './TemplateChooser.svelte';
+  import TemplateChooser from '../library/TemplateChooser.svelte';
 
   /** Writes to those who are chosen in a list: who gets it, who does not and why, and from which template each draft is begun. */
   let {

@@ -192,7 +192,7 @@ class LibraryTest extends BrowserTest {
         page.navigate(address("/templates?which=favourite"));
         assertThat(page.locator("tr:has(a)")).hasCount(1);
         page.getByLabel("Which templates").selectOption("all");
-        page.getByLabel("For what").selectOption("LEAD");
+        page.getByLabel("For what", new Page.GetByLabelOptions().setExact(true)).selectOption("LEAD");
         assertThat(page).hasURL(Pattern.compile("for=LEAD"));
         assertThat(line(page, "First word")).isVisible();
         assertThat(line(page, "Placement notice")).isHidden();

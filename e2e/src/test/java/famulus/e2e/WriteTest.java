@@ -42,6 +42,45 @@ class WriteTest extends BrowserTest {
     }
 
     @Test
+    void anotherTemplateTakesThePlaceOfOneThatGoesInADraft() {
+        Page page = openAs("Signe", "/templates");
+        beginPlain(page, "Goes", "CONTACT");
+        textbox(page, "Subject").focus();
+        page.keyboard().type("Goes away");
+        textbox(page, "Text").focus();
+        page.keyboard().type("Dear {contact.first_name}, we come.");
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
+        String desk = page.url();
+        find(page, "Ines Okafor-Brandt");
+        beginMessage(page, "Goes");
+        goToEnd(page, textbox(page, "Text of this message"));
+        page.keyboard().type(" Mine.");
+        assertThat(page.getByText(Pattern.compile("^saved"))).isVisible();
+
+        page.navigate(desk);
+        button(page, "More").click();
+        button(page, "Delete template").click();
+        Locator slip = page.getByRole(AriaRole.DIALOG);
+        assertThat(slip).containsText("One draft of yours was begun from it. They keep their words");
+        button(page, "Put another in its place …").click();
+        // What was changed by hand is begun anew only where one says so.
+        Locator draft = slip.getByRole(AriaRole.CHECKBOX);
+        assertThat(draft).not().isChecked();
+        assertThat(slip).containsText("changed by hand");
+        draft.check();
+        Locator choice = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"));
+        choice.fill("Placement notice");
+        choice.press("Enter");
+        assertThat(slip).containsText("“Placement notice” takes its place in one draft");
+        button(page, "Replace and delete").click();
+        assertThat(page.getByText("“Goes” is deleted. One draft is begun anew from “Placement notice”."))
+                .isVisible();
+        find(page, "Ines Okafor-Brandt");
+        page.getByText("hives for Larkfield East on").first().waitFor();
+        assertThat(page.getByText("Goes away")).hasCount(0);
+    }
+
+    @Test
     void aGapIsFilledForThisMessageOrOnTheRecord() {
         Page page = openAs("Signe", "/templates");
         beginPlain(page, "Gaps", "CONTACT");

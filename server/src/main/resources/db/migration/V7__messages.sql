@@ -88,6 +88,7 @@ create table message_draft (
 create index message_draft_writer on message_draft (written_by, changed_at desc, id);
 create index message_draft_person on message_draft (person_id, changed_at desc, id);
 create index message_draft_deal on message_draft (deal_id, changed_at desc, id);
+create index message_draft_template on message_draft (template_id, written_by);
 create index message_draft_sent on message_draft (sent_as);
 
 -- Where each stretch of a plain message came from, as JSON; none of a letter.

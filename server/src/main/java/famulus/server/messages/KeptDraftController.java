@@ -1,5 +1,6 @@
 package famulus.server.messages;
 
+import famulus.server.messages.DraftsOfTemplate.DraftsBegun;
 import famulus.server.messages.KeptDraftService.DraftLine;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
@@ -23,9 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/message-drafts")
 class KeptDraftController {
     private final KeptDraftService drafts;
+    private final DraftsOfTemplate ofTemplate;
     private final IgnoredNotes ignored;
 
-    KeptDraftController(KeptDraftService drafts, IgnoredNotes ignored) {
+    KeptDraftController(KeptDraftService drafts, IgnoredNotes ignored, DraftsOfTemplate ofTemplate) {
+        this.ofTemplate = ofTemplate;
         this.ignored = ignored;
         this.drafts = drafts;
     }
@@ -71,6 +74,23 @@ class KeptDraftController {
                         one.firstWords(),
                         one.changedAt()))
                 .toList();
+    }
+
+    /** What was begun from a template that is to go. */
+    @GetMapping("/of/{template}")
+    DraftsBegun begun(Colleague asking, @PathVariable UUID template) {
+        return ofTemplate.of(template, asking);
+    }
+
+    /** Drafts to be begun anew from another template. */
+    record DraftsToReplace(@Schema(nullable = true) UUID other, List<UUID> drafts) {}
+
+    record ReplacedDrafts(int changed) {}
+
+    /** Begins drafts anew from another template; all of them or none. */
+    @PostMapping("/of/{template}/in-its-place")
+    ReplacedDrafts inItsPlace(Colleague asking, @PathVariable UUID template, @RequestBody DraftsToReplace wanted) {
+        return new ReplacedDrafts(ofTemplate.replace(template, wanted.other(), wanted.drafts(), asking));
     }
 
     @GetMapping("/{id}")

@@ -95,6 +95,32 @@ interface KeptDraftMapper {
     @Select("select * from message_draft where id = #{id} for update")
     Optional<DraftRow> hold(UUID id);
 
+    /** Whether a draft of somebody's was begun from a template. */
+    @Select(
+            """
+            select count(*) > 0 from message_draft
+            where id = #{id} and template_id = #{template} and written_by = #{by}
+            """)
+    boolean begunFrom(@Param("id") UUID id, @Param("template") UUID template, @Param("by") UUID by);
+
+    /** The drafts somebody has begun from a template, the newest first. Leans on message_draft_template. */
+    @Select(
+            """
+            select * from message_draft
+            where template_id = #{template} and written_by = #{by} and sent_as is null
+            order by changed_at desc, id
+            limit #{most}
+            """)
+    List<DraftRow> begun(@Param("template") UUID template, @Param("by") UUID by, @Param("most") int most);
+
+    /** How many drafts all others have begun from a template. Leans on message_draft_template. */
+    @Select(
+            """
+            select count(*) from message_draft
+            where template_id = #{template} and written_by <> #{by} and sent_as is null
+            """)
+    int begunByOthers(@Param("template") UUID template, @Param("by") UUID by);
+
     @Update(
             """
             update message_draft

@@ -41,6 +41,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class MessageDraftService {
     private final ProofService proofs;
+    private final KeptDraftMapper kept;
     private final TemplateService templates;
     private final DraftReader drafts;
     private final VariantService variants;
@@ -55,7 +56,9 @@ public class MessageDraftService {
             VariantService variants,
             SenderRights senders,
             CorrespondenceService correspondence,
-            FileService files) {
+            FileService files,
+            KeptDraftMapper kept) {
+        this.kept = kept;
         this.correspondence = correspondence;
         this.files = files;
         this.variants = variants;
@@ -198,7 +201,7 @@ public class MessageDraftService {
     private Wanted wanted(MessageToSend message, Colleague asking) {
         For to = message.to();
         Colleague sender = allowed(to, message.sender(), asking);
-        Optional<Template> template = template(message.template(), to, asking, sender);
+        Optional<Template> template = stillThere(message, asking, sender);
         boolean begun =
                 template.isEmpty() && message.words() != null && message.words().about() != null;
         About about = begun ? message.words().about() : about(template, to);
@@ -306,6 +309,21 @@ public class MessageDraftService {
         return Optional.ofNullable(id)
                 .map(one -> variants.forReader(one, () -> proofs.language(to, sender), asking, sender))
                 .map(one -> templates.forUse(one, asking, sender));
+    }
+
+    /** The template of a message; empty as well for a draft that was begun before its template went: its words stand by themselves. */
+    private Optional<Template> stillThere(MessageToSend message, Colleague asking, Colleague sender) {
+        try {
+            return template(message.template(), message.to(), asking, sender);
+        } catch (Refusal gone) {
+            boolean begunBefore = message.words() != null
+                    && message.draft() != null
+                    && kept.begunFrom(message.draft(), message.template(), asking.id());
+            if (begunBefore) {
+                return Optional.empty();
+            }
+            throw gone;
+        }
     }
 
     private static boolean twin(Draft words) {

@@ -59,6 +59,11 @@ public record MessageToSend(
                 other, template, kind, person, deal, address, sender, after, answers, words, draft, wishes);
     }
 
+    /** The same from another template, in its words. */
+    MessageToSend saying(UUID other, Draft said) {
+        return new MessageToSend(id, other, kind, person, deal, address, sender, after, Map.of(), said, draft, wishes);
+    }
+
     /** The same, leaving at another hour; null for at once. */
     public MessageToSend at(SendingWishes.Hour hour) {
         return new MessageToSend(

@@ -81,6 +81,70 @@ class KeptDraftsTest extends ServerTest {
     }
 
     @Test
+    void aDraftOutlivesItsTemplate() throws Exception {
+        UUID draft = UUID.randomUUID();
+        Map<String, Object> message = message(draft, "Dear Ines, we come on Friday.");
+        keep(draft, 0, message, signe);
+        done("DELETE", "/api/templates/" + template, null, signe);
+
+        assertThat(draft(draft, signe).at("/message/words/body").asString()).contains("Friday");
+        assertThat(done("POST", "/api/messages/proof", message, signe)
+                        .at("/proof/body/pieces")
+                        .toString())
+                .contains("we come on Friday");
+        message.put("words", words("Hives for Ines", "Dear Ines, we come on Monday."));
+        assertThat(keep(draft, 1, message, signe).get("version").asInt()).isEqualTo(2);
+        assertThat(send(message).has("id")).isTrue();
+    }
+
+    @Test
+    void anotherTemplateTakesThePlaceOfOneInTheDraftsThatAreChosen() throws Exception {
+        UUID other = template("CONTACT", "Bees for {contact.first_name}", "Dear {contact.first_name}, they buzz.");
+        UUID forDeals = template("DEAL", "About {deal.name}", "Dear {contact.first_name}");
+        done("POST", "/api/templates/" + template + "/ready", Map.of("version", 1), signe);
+        UUID asBegun = UUID.randomUUID();
+        UUID changed = UUID.randomUUID();
+        Map<String, Object> message = message(asBegun, "Dear Ines, we come soon.");
+        message.put("wishes", Map.of("cc", List.of("dov@brindlewing.example")));
+        keep(asBegun, 0, message, signe);
+        keep(changed, 0, message(changed, "Dear Ines, mine."), signe);
+        UUID dovs = UUID.randomUUID();
+        keep(dovs, 0, message(dovs, "Dear Ines, Dov’s."), dov);
+
+        String path = "/api/message-drafts/of/" + template;
+        JsonNode begun = done("GET", path, null, signe);
+        assertThat(begun.get("others").asInt()).isEqualTo(1);
+        assertThat(begun.get("mine").valueStream().map(one -> one.get("id").asString() + one.get("changed")))
+                .containsExactlyInAnyOrder(asBegun + "false", changed + "true");
+        for (Object wrong : new Object[] {forDeals, template, UUID.randomUUID()}) {
+            JsonNode refused = done(
+                    "POST", path + "/in-its-place", Map.of("other", wrong, "drafts", List.of(changed, asBegun)), signe);
+            assertThat(refused.has("code")).as(refused.toString()).isTrue();
+        }
+        assertThat(done("POST", path + "/in-its-place", Map.of("other", other, "drafts", List.of(asBegun, dovs)), signe)
+                        .get("code")
+                        .asString())
+                .as("not those of a colleague, and then none")
+                .isEqualTo("missing");
+        assertThat(draft(changed, signe).at("/message/words/body").asString()).isEqualTo("Dear Ines, mine.");
+        assertThat(draft(asBegun, signe).at("/message/words/body").asString()).isEqualTo("Dear Ines, we come soon.");
+
+        assertThat(done("POST", path + "/in-its-place", Map.of("other", other, "drafts", List.of(asBegun)), signe)
+                        .get("changed")
+                        .asInt())
+                .isEqualTo(1);
+        JsonNode now = draft(asBegun, signe).get("message");
+        assertThat(now.at("/words/body").asString()).isEqualTo("Dear Ines, they buzz.");
+        assertThat(now.get("template").asString()).isEqualTo(other.toString());
+        assertThat(now.toString()).as("the envelope stays").contains("dov@brindlewing.example");
+        assertThat(done("GET", path, null, signe).get("mine")).hasSize(1);
+        assertThat(done("GET", "/api/message-drafts/of/" + UUID.randomUUID(), null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("missing");
+    }
+
+    @Test
     void twoWindowsOnOneDraftDoNotOverwriteEachOther() throws Exception {
         UUID draft = UUID.randomUUID();
         keep(draft, 0, message(draft, "Dear Ines, one"), signe);

@@ -2,8 +2,8 @@
   import { untrack } from 'svelte';
   import { ask, sentence, type Schemas } from '../api/client';
   import type { TypedAhead } from '../app/typedAhead';
-  import DesignPreview from '../library/DesignPreview.svelte';
-  import { Looking } from '../library/looking.svelte';
+  import DesignPreview from './DesignPreview.svelte';
+  import { Looking } from './looking.svelte';
   import type { Way } from '../ui/MessageFrame.svelte';
 
   /** Chooses what to write from: templates that fit this record first, then those used last. */
