@@ -72,6 +72,8 @@ create table contact (
   time_zone       varchar(60),
   formality       varchar(20),
   counting        varchar(20) default 'counted',
+  permission      varchar(200),
+  permission_on   date,
   owner_id        uuid,
   created_at      timestamp(3) with time zone not null,
   version         integer not null
@@ -97,6 +99,8 @@ create table lead (
   state      varchar(20) not null,
   formality  varchar(20),
   counting   varchar(20) default 'counted',
+  permission varchar(200),
+  permission_on date,
   owner_id   uuid,
   created_at timestamp(3) with time zone not null,
   version    integer not null
@@ -223,6 +227,8 @@ create table person_summary (
   person_id     uuid primary key,
   times_written integer not null,
   last_written  timestamp(3) with time zone,
+  -- The last one that went to several people at once.
+  last_to_several timestamp(3) with time zone,
   last_reply   timestamp(3) with time zone,
   last_called   timestamp(3) with time zone,
   last_opened   timestamp(3) with time zone,

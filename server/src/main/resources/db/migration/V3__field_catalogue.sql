@@ -102,6 +102,11 @@ insert into field_definition (kind, name, label, type, column_name, section, pos
   ('contact', 'counting',        'Opens and clicks', 'CHOICE',    'counting', 'Details', 14, false, false, 20, null),
   ('lead',    'counting',        'Opens and clicks', 'CHOICE',    'counting', 'Details', 16, false, false, 20, null),
 
+  ('contact', 'permission',      'Permission to write', 'TEXT',   'permission',    'Details', 15, false, false, 200, null),
+  ('contact', 'permission_on',   'Permission since',    'DATE',   'permission_on', 'Details', 16, false, false, 10, null),
+  ('lead',    'permission',      'Permission to write', 'TEXT',   'permission',    'Details', 17, false, false, 200, null),
+  ('lead',    'permission_on',   'Permission since',    'DATE',   'permission_on', 'Details', 18, false, false, 10, null),
+
   ('history', 'opened',          'Has opened',      'YES_NO',    null,       'Details',  6, false, true,  3, null),
   ('history', 'last_opened',     'Last opened',     'DATE_TIME', null,       'Details',  7, false, true,  40, null),
   ('history', 'clicked',         'Has clicked',     'YES_NO',    null,       'Details',  8, false, true,  3, null),
@@ -112,7 +117,8 @@ insert into field_definition (kind, name, label, type, column_name, section, pos
   ('message', 'sent_date',       'Day of sending',  'DATE',      null,       'Details',  1, true,  true,  10, null),
   ('message', 'unsubscribe_link', 'Unsubscribe link', 'LINK',   null,       'Details',  2, false, true,  400, null),
   ('message', 'web_copy_link',   'Web copy link',   'LINK',      null,       'Details',  3, false, true,  400, null),
-  ('message', 'share_link',      'Link to share it', 'LINK',     null,       'Details',  4, false, true,  400, null);
+  ('message', 'share_link',      'Link to share it', 'LINK',     null,       'Details',  4, false, true,  400, null),
+  ('message', 'why_you_get_this', 'Why you get this', 'TEXT',    null,       'Details',  5, false, true,  400, null);
 insert into field_choice (kind, field_name, code, label, position) values
   ('contact', 'counting', 'counted', 'may be counted', 1), ('contact', 'counting', 'not_counted', 'never counted', 2),
   ('lead', 'counting', 'counted', 'may be counted', 1), ('lead', 'counting', 'not_counted', 'never counted', 2);

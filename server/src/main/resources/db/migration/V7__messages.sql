@@ -35,7 +35,9 @@ create table outgoing_message (
   -- Why it was held just before it was to leave.
   held_why         varchar(2000),
   -- Whether somebody has said since that it is to go as it is.
-  as_it_is         boolean default false not null
+  as_it_is         boolean default false not null,
+  -- Whether it is one of a message that went to several people at once.
+  several          boolean default false not null
 );
 create index outgoing_message_state on outgoing_message (state, created_at desc, id desc);
 create index outgoing_message_person on outgoing_message (person_id, created_at desc, id);
@@ -152,7 +154,7 @@ create table delivery_event (
   id         uuid primary key,
   message_id uuid not null references outgoing_message (id) on delete cascade,
   person_id  uuid not null,
-  kind       varchar(20) not null check (kind in ('OPENED', 'CLICKED', 'UNSUBSCRIBED', 'CAME_BACK')),
+  kind       varchar(20) not null check (kind in ('OPENED', 'CLICKED', 'UNSUBSCRIBED', 'CAME_BACK', 'CHOSE')),
   at         timestamp(3) with time zone not null,
   address    varchar(4000),
   program    varchar(300) not null,
@@ -162,10 +164,3 @@ create table delivery_event (
 
 create index delivery_event_person on delivery_event (person_id, kind, by_machine, at);
 create index delivery_event_message on delivery_event (message_id, at);
-
--- Who wants no rounds; a message of one's own may still go to them.
-create table unsubscribed (
-  person_id  uuid primary key,
-  message_id uuid references outgoing_message (id) on delete set null,
-  at         timestamp(3) with time zone not null
-);

@@ -13,6 +13,8 @@ public final class SummaryFromScratch {
                       and m.state not in ('REFUSED', 'CANCELLED')) as times_written,
                    (select max(m.created_at) from outgoing_message m where m.person_id = p.id and not m.test
                       and m.state not in ('REFUSED', 'CANCELLED')) as last_written,
+                   (select max(m.created_at) from outgoing_message m where m.person_id = p.id and m.several and not m.test
+                      and m.state not in ('REFUSED', 'CANCELLED')) as last_to_several,
                    (select max(h.at) from history_entry h
                     where h.record_id = p.id and h.kind = 'ANSWERED_ELSEWHERE') as last_reply,
                    (select max(h.at) from history_entry h where h.record_id = p.id and h.kind = 'CALL') as last_called,
@@ -23,7 +25,7 @@ public final class SummaryFromScratch {
                    (select e.address from delivery_event e
                     where e.person_id = p.id and e.kind = 'CLICKED' and not e.by_machine
                     order by e.at desc, e.id desc limit 1) as clicked_link,
-                   exists (select 1 from unsubscribed u where u.person_id = p.id) as unsubscribed,
+                   exists (select 1 from reader_choice u where u.person_id = p.id and u.nothing) as unsubscribed,
                    (select d.id from deal_contact c join deal d on d.id = c.deal_id
                     join field_choice g on g.kind = 'deal' and g.field_name = 'stage' and g.code = d.stage
                     where c.contact_id = p.id and g.outcome = 'OPEN'
@@ -42,7 +44,8 @@ public final class SummaryFromScratch {
     public static List<Map<String, Object>> keptPeople(JdbcTemplate sql) {
         return sql.queryForList(
                 """
-                select person_id, cast(times_written as bigint) as times_written, last_written, last_reply, last_called,
+                select person_id, cast(times_written as bigint) as times_written, last_written, last_to_several, last_reply,
+                       last_called,
                        last_opened, last_clicked, clicked_link, unsubscribed, open_deal_id
                 from person_summary order by person_id
                 """);
@@ -54,7 +57,7 @@ public final class SummaryFromScratch {
         sql.execute(
                 """
                 insert into person_summary
-                  (person_id, times_written, last_written, last_reply, last_called, last_opened, last_clicked,
+                  (person_id, times_written, last_written, last_to_several, last_reply, last_called, last_opened, last_clicked,
                    clicked_link, unsubscribed, open_deal_id)
                 """
                         + PEOPLE);

@@ -100,8 +100,11 @@ public record Audience(List<Candidate> in, List<LeftOut> out) {
                 .flatMap(EmailAddress::refusal)
                 .ifPresent(wrong -> reasons.add(new Reason(Reason.Kind.BAD_ADDRESS, wrong)));
         candidate.doNotEmail().ifPresent(why -> reasons.add(new Reason(Reason.Kind.DO_NOT_EMAIL, why)));
-        if (candidate.unsubscribed() && !rules.aboutDeals()) {
-            reasons.add(new Reason(Reason.Kind.UNSUBSCRIBED, "Unsubscribed from messages to several people."));
+        if (candidate.refused()) {
+            reasons.add(new Reason(Reason.Kind.REFUSED, "The last message to this address was refused."));
+        }
+        if (!rules.aboutDeals()) {
+            chosen(candidate, rules, reasons);
         }
         candidate
                 .lastWritten()
@@ -113,6 +116,25 @@ public record Audience(List<Candidate> in, List<LeftOut> out) {
                 .onList()
                 .ifPresent(list -> reasons.add(new Reason(Reason.Kind.ON_LIST, "On the list “" + list + "”.")));
         return reasons;
+    }
+
+    /** What they have chosen themselves, which a message about their own deal does not ask. */
+    private static void chosen(Candidate candidate, AudienceRules rules, List<Reason> reasons) {
+        ReaderChoice choice = candidate.choice();
+        if (choice.nothing()) {
+            reasons.add(new Reason(Reason.Kind.UNSUBSCRIBED, "Unsubscribed from messages to several people."));
+        }
+        rules.topic()
+                .filter(topic -> choice.refused().contains(topic.id()))
+                .ifPresent(topic ->
+                        reasons.add(new Reason(Reason.Kind.TOPIC, "Wants nothing about “" + topic.name() + "”.")));
+        candidate
+                .lastToSeveral()
+                .filter(day -> day.isAfter(rules.today().minusDays(choice.pace().days())))
+                .ifPresent(day -> reasons.add(new Reason(
+                        Reason.Kind.TOO_OFTEN,
+                        "Wants " + choice.pace().words() + " at most, and got one "
+                                + ago(ChronoUnit.DAYS.between(day, rules.today())) + ".")));
     }
 
     private static boolean recent(LocalDate day, AudienceRules rules) {

@@ -13,8 +13,10 @@ import java.util.UUID;
  * @param address where it goes; none where they have no address
  * @param about the deal it is about; messages about different deals may go to one address
  * @param doNotEmail why their address is never written to, in a sentence; empty where it may be
- * @param unsubscribed whether they want no messages that go to several at once
+ * @param refused whether the last message to the address was refused
+ * @param choice what they have chosen to get of messages that go to several at once
  * @param lastWritten the day somebody here wrote to them last
+ * @param lastToSeveral the day they got the last message that went to several at once
  * @param onList the name of a list whose people are left out, where they are on it
  */
 public record Candidate(
@@ -24,6 +26,8 @@ public record Candidate(
         Optional<String> address,
         Optional<UUID> about,
         Optional<String> doNotEmail,
-        boolean unsubscribed,
+        boolean refused,
+        ReaderChoice choice,
         Optional<LocalDate> lastWritten,
+        Optional<LocalDate> lastToSeveral,
         Optional<String> onList) {}

@@ -12,8 +12,15 @@ public record Reason(Kind kind, String sentence) {
         NOBODY(false),
         NO_ADDRESS(false),
         BAD_ADDRESS(false),
+        /** The last message to the address was refused. */
+        REFUSED(false),
         DO_NOT_EMAIL(false),
+        /** They want none of these messages. */
         UNSUBSCRIBED(false),
+        /** They want nothing about this topic. */
+        TOPIC(false),
+        /** They want them less often. */
+        TOO_OFTEN(false),
         /** Somebody else who gets it has the same address. */
         SAME_ADDRESS(false),
         WRITTEN_RECENTLY(true),

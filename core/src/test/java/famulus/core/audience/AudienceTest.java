@@ -3,6 +3,8 @@ package famulus.core.audience;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.core.audience.Audience.LeftOut;
+import famulus.core.audience.AudienceRules.Topic;
+import famulus.core.audience.ReaderChoice.Pace;
 import famulus.core.audience.Reason.Kind;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -21,7 +23,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class AudienceTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 5, 4);
-    private static final AudienceRules RULES = new AudienceRules(TODAY, 7, false, Set.of());
+    private static final Topic SEASON = new Topic(new UUID(4, 4), "Season news");
+    private static final AudienceRules RULES = new AudienceRules(TODAY, 7, false, Optional.of(SEASON), Set.of());
 
     private static Candidate candidate(String name, String address) {
         return new Candidate(
@@ -32,6 +35,8 @@ class AudienceTest {
                 Optional.empty(),
                 Optional.empty(),
                 false,
+                ReaderChoice.NONE,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
     }
@@ -44,8 +49,10 @@ class AudienceTest {
                 one.address(),
                 one.about(),
                 one.doNotEmail(),
-                one.unsubscribed(),
+                one.refused(),
+                one.choice(),
                 Optional.of(TODAY.minusDays(daysAgo)),
+                one.lastToSeveral(),
                 one.onList());
     }
 
@@ -57,8 +64,10 @@ class AudienceTest {
                 one.address(),
                 Optional.of(deal),
                 one.doNotEmail(),
-                one.unsubscribed(),
+                one.refused(),
+                one.choice(),
                 one.lastWritten(),
+                one.lastToSeveral(),
                 one.onList());
     }
 
@@ -85,7 +94,9 @@ class AudienceTest {
                 Optional.empty(),
                 Optional.of("larkfield.example is on the do-not-email list."),
                 true,
+                new ReaderChoice(true, Set.of(SEASON.id()), Pace.MONTHLY),
                 Optional.of(TODAY.minusDays(1)),
+                Optional.of(TODAY.minusDays(29)),
                 Optional.of("Came to our open day"));
         Candidate nobody = new Candidate(
                 UUID.randomUUID(),
@@ -95,6 +106,8 @@ class AudienceTest {
                 Optional.of(UUID.randomUUID()),
                 Optional.empty(),
                 false,
+                ReaderChoice.NONE,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
         Audience audience = Audience.of(
@@ -112,8 +125,10 @@ class AudienceTest {
                         "A deal: This deal has no main contact.",
                         "Leo: No e-mail address.",
                         "Priya: “priya at home” is not an e-mail address: it needs a name, an @ and a domain.",
-                        "Zoe: larkfield.example is on the do-not-email list. Unsubscribed from messages to several people."
-                                + " Written to yesterday. On the list “Came to our open day”."
+                        "Zoe: larkfield.example is on the do-not-email list."
+                                + " The last message to this address was refused."
+                                + " Unsubscribed from messages to several people. Wants nothing about “Season news”."
+                                + " Wants one a month at most, and got one 29 days ago. Written to yesterday. On the list “Came to our open day”."
                                 + " The same address as Ines.");
     }
 
@@ -139,10 +154,47 @@ class AudienceTest {
                 .containsExactly("Ines: Written to 6 days ago.", "Leo: No e-mail address. Written to today.");
         assertThat(audience.out()).extracting(LeftOut::mayBePutBack).containsExactly(true, false);
 
-        AudienceRules back = new AudienceRules(TODAY, 7, false, Set.of(ines.key(), leo.key()));
+        AudienceRules back = new AudienceRules(TODAY, 7, false, Optional.of(SEASON), Set.of(ines.key(), leo.key()));
         assertThat(in(Audience.of(List.of(ines, priya, leo), back))).containsExactly("Ines", "Priya");
-        AudienceRules any = new AudienceRules(TODAY, 0, false, Set.of());
+        AudienceRules any = new AudienceRules(TODAY, 0, false, Optional.of(SEASON), Set.of());
         assertThat(in(Audience.of(List.of(ines, priya, leo), any))).containsExactly("Ines", "Priya");
+    }
+
+    @Test
+    void whatAReaderHasChosenIsKeptTo() {
+        Candidate ines = chose("Ines", new ReaderChoice(false, Set.of(SEASON.id()), Pace.ANY), 1);
+        Candidate leo = chose("Leo", new ReaderChoice(false, Set.of(), Pace.WEEKLY), 6);
+        Candidate priya = chose("Priya", new ReaderChoice(false, Set.of(), Pace.WEEKLY), 7);
+        Candidate zoe = chose("Zoe", ReaderChoice.NONE, 0);
+        List<Candidate> all = List.of(ines, leo, priya, zoe);
+
+        assertThat(said(Audience.of(all, RULES)))
+                .containsExactly(
+                        "Ines: Wants nothing about “Season news”.",
+                        "Leo: Wants one a week at most, and got one 6 days ago.");
+        AudienceRules other = new AudienceRules(
+                TODAY, 7, false, Optional.of(new Topic(new UUID(5, 5), "Prices")), Set.of(ines.key(), leo.key()));
+        assertThat(in(Audience.of(all, other)))
+                .as("nobody is put back against their own wish")
+                .containsExactly("Ines", "Priya", "Zoe");
+        assertThat(in(Audience.of(all, new AudienceRules(TODAY, 7, false, Optional.empty(), Set.of()))))
+                .containsExactly("Ines", "Priya", "Zoe");
+    }
+
+    private static Candidate chose(String name, ReaderChoice choice, int gotDaysAgo) {
+        Candidate one = candidate(name, name + "@larkfield.example");
+        return new Candidate(
+                one.key(),
+                one.person(),
+                one.name(),
+                one.address(),
+                one.about(),
+                one.doNotEmail(),
+                false,
+                choice,
+                one.lastWritten(),
+                Optional.of(TODAY.minusDays(gotDaysAgo)),
+                one.onList());
     }
 
     @Test
@@ -154,12 +206,14 @@ class AudienceTest {
                 Optional.of("ines@larkfield.example"),
                 Optional.of(UUID.randomUUID()),
                 Optional.empty(),
-                true,
+                false,
+                new ReaderChoice(true, Set.of(SEASON.id()), Pace.WEEKLY),
                 Optional.empty(),
+                Optional.of(TODAY),
                 Optional.empty());
 
         assertThat(Audience.of(List.of(ines), RULES).in()).isEmpty();
-        assertThat(Audience.of(List.of(ines), new AudienceRules(TODAY, 7, true, Set.of()))
+        assertThat(Audience.of(List.of(ines), new AudienceRules(TODAY, 7, true, Optional.of(SEASON), Set.of()))
                         .in())
                 .containsExactly(ines);
     }
@@ -181,8 +235,13 @@ class AudienceTest {
                         : Optional.of(addresses.get(random.nextInt(addresses.size()))),
                 random.nextBoolean() ? Optional.empty() : Optional.of(deal),
                 random.nextInt(6) == 0 ? Optional.of("Asked us to stop.") : Optional.empty(),
-                random.nextInt(6) == 0,
+                random.nextInt(9) == 0,
+                new ReaderChoice(
+                        random.nextInt(6) == 0,
+                        random.nextInt(6) == 0 ? Set.of(SEASON.id()) : Set.of(),
+                        Pace.values()[random.nextInt(4)]),
                 random.nextBoolean() ? Optional.empty() : Optional.of(TODAY.minusDays(random.nextInt(12))),
+                random.nextBoolean() ? Optional.empty() : Optional.of(TODAY.minusDays(random.nextInt(120))),
                 random.nextInt(6) == 0 ? Optional.of("Others") : Optional.empty());
     }
 
@@ -206,7 +265,12 @@ class AudienceTest {
         List<Candidate> people = people(random);
         Set<UUID> back = new HashSet<>();
         people.stream().filter(any -> random.nextInt(4) == 0).forEach(one -> back.add(one.key()));
-        AudienceRules rules = new AudienceRules(TODAY, random.nextInt(10), random.nextBoolean(), back);
+        AudienceRules rules = new AudienceRules(
+                TODAY,
+                random.nextInt(10),
+                random.nextBoolean(),
+                Optional.of(SEASON).filter(any -> random.nextBoolean()),
+                back);
         Audience audience = Audience.of(people, rules);
 
         inAnyOrderItIsTheSame(people, rules, audience, random);
@@ -256,8 +320,11 @@ class AudienceTest {
         }
         one.address().filter("no address"::equals).ifPresent(any -> kinds.add(Kind.BAD_ADDRESS));
         one.doNotEmail().ifPresent(any -> kinds.add(Kind.DO_NOT_EMAIL));
-        if (one.unsubscribed() && !rules.aboutDeals()) {
-            kinds.add(Kind.UNSUBSCRIBED);
+        if (one.refused()) {
+            kinds.add(Kind.REFUSED);
+        }
+        if (!rules.aboutDeals()) {
+            chosen(one, rules, kinds);
         }
         one.lastWritten()
                 .filter(day -> day.plusDays(rules.restDays()).isAfter(TODAY))
@@ -268,5 +335,20 @@ class AudienceTest {
             kinds.add(Kind.SAME_ADDRESS);
         }
         return kinds;
+    }
+
+    private static void chosen(Candidate one, AudienceRules rules, List<Kind> kinds) {
+        if (one.choice().nothing()) {
+            kinds.add(Kind.UNSUBSCRIBED);
+        }
+        if (rules.topic().isPresent() && !one.choice().refused().isEmpty()) {
+            kinds.add(Kind.TOPIC);
+        }
+        boolean tooOften = one.lastToSeveral()
+                .map(day -> day.plusDays(one.choice().pace().days()).isAfter(TODAY))
+                .orElse(false);
+        if (one.choice().pace() != Pace.ANY && tooOften) {
+            kinds.add(Kind.TOO_OFTEN);
+        }
     }
 }

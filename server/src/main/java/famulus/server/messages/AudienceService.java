@@ -3,11 +3,16 @@ package famulus.server.messages;
 import famulus.core.audience.Audience;
 import famulus.core.audience.AudienceRules;
 import famulus.core.audience.Candidate;
+import famulus.core.audience.ReaderChoice;
+import famulus.core.record.PlainLine;
+import famulus.server.choices.ReaderChoices;
+import famulus.server.choices.Topics;
 import famulus.server.donotemail.DoNotEmailService;
 import famulus.server.donotemail.DoNotEmailService.Stopped;
 import famulus.server.lists.ChosenRecords;
 import famulus.server.lists.ChosenRecords.Choice;
 import famulus.server.lists.RecordLists;
+import famulus.server.messages.CorrespondenceMapper.RefusedRow;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.CrmRecord;
@@ -42,6 +47,7 @@ public class AudienceService {
     static final int MOST = 500;
 
     private static final int MOST_DAYS = 365;
+    private static final int LONGEST_REASON = 200;
 
     private final ChosenRecords chosen;
     private final RecordLists lists;
@@ -49,6 +55,9 @@ public class AudienceService {
     private final RecordWalk walk;
     private final PersonSummaries summaries;
     private final DoNotEmailService doNotEmail;
+    private final Topics topics;
+    private final ReaderChoices choices;
+    private final CorrespondenceMapper correspondence;
     private final TeamService team;
     private final Clock clock;
 
@@ -59,6 +68,9 @@ public class AudienceService {
             RecordWalk walk,
             PersonSummaries summaries,
             DoNotEmailService doNotEmail,
+            Topics topics,
+            ReaderChoices choices,
+            CorrespondenceMapper correspondence,
             TeamService team,
             Clock clock) {
         this.chosen = chosen;
@@ -67,6 +79,9 @@ public class AudienceService {
         this.walk = walk;
         this.summaries = summaries;
         this.doNotEmail = doNotEmail;
+        this.topics = topics;
+        this.choices = choices;
+        this.correspondence = correspondence;
         this.team = team;
         this.clock = clock;
     }
@@ -76,9 +91,35 @@ public class AudienceService {
      *
      * @param minus a list whose people are left out; null for none
      * @param restDays whoever was written to within so many days is left out; 0 for nobody
-     * @param putBack who gets it in spite of what yields: people, or deals where deals are chosen
+     * @param topic what the message is about; null for none of our topics
+     * @param putBack who gets it in spite of what yields, and why: people, or deals where deals are chosen
      */
-    public record Meant(Choice choice, @Schema(nullable = true) UUID minus, int restDays, Set<UUID> putBack) {}
+    public record Meant(
+            Choice choice,
+            @Schema(nullable = true) UUID minus,
+            int restDays,
+            @Schema(nullable = true) UUID topic,
+            List<PutBack> putBack) {}
+
+    /** Somebody who gets a message in spite of what would keep it from them. */
+    public record PutBack(UUID key, String reason) {}
+
+    /** Why each is put back who is; refused where one lacks a reason. */
+    static Map<UUID, String> reasons(Meant meant) {
+        Map<UUID, String> reasons = new HashMap<>();
+        for (PutBack one : meant.putBack()) {
+            PlainLine.refusal(one.reason(), LONGEST_REASON, true).ifPresent(sentence -> {
+                throw Refusal.field("reason", sentence);
+            });
+            reasons.put(one.key(), one.reason().strip());
+        }
+        return reasons;
+    }
+
+    /** Whether messages to those of a kind go to several at once; what is about a deal of its reader is one of its own. */
+    static boolean toSeveral(CrmKind kind) {
+        return kind != CrmKind.DEAL;
+    }
 
     /** Whom a message goes to who was chosen as one of a kind, and about which deal. */
     static For to(Candidate candidate, CrmKind chosen) {
@@ -98,7 +139,13 @@ public class AudienceService {
         House house = team.house();
         LocalDate today = clock.instant().atZone(house.zone()).toLocalDate();
         AudienceRules rules = new AudienceRules(
-                today, Math.clamp(meant.restDays(), 0, MOST_DAYS), kind == CrmKind.DEAL, meant.putBack());
+                today,
+                Math.clamp(meant.restDays(), 0, MOST_DAYS),
+                !toSeveral(kind),
+                Optional.ofNullable(meant.topic())
+                        .map(topics::get)
+                        .map(topic -> new AudienceRules.Topic(topic.id(), topic.name())),
+                reasons(meant).keySet());
         return Audience.of(candidates(kind, ids, meant.minus(), house, asking), rules);
     }
 
@@ -109,6 +156,9 @@ public class AudienceService {
                 kind == CrmKind.DEAL ? records.all(CrmKind.CONTACT, people.values()) : chosenRecords;
         Map<UUID, List<PersonAddress>> addresses = records.addresses(people.values());
         Map<UUID, Reached> reached = summaries.reached(people.values());
+        Map<UUID, ReaderChoice> choices = this.choices.of(people.values());
+        Map<UUID, String> refused = correspondence.refused(people.values()).stream()
+                .collect(Collectors.toMap(RefusedRow::personId, RefusedRow::address));
         Map<String, Stopped> stopped = doNotEmail.stopped(first(addresses.values()));
         Optional<String> listName =
                 Optional.ofNullable(minus).map(id -> lists.list(id, asking).name());
@@ -128,8 +178,11 @@ public class AudienceService {
                     kind == CrmKind.DEAL ? Optional.of(id) : Optional.empty(),
                     address.filter(stopped::containsKey)
                             .map(one -> stopped.get(one).sentence(one)),
-                    summary.map(Reached::unsubscribed).orElse(false),
+                    person.map(refused::get).equals(address) && address.isPresent(),
+                    person.map(choices::get).orElse(ReaderChoice.NONE),
                     summary.map(Reached::lastWritten)
+                            .map(at -> at.atZone(house.zone()).toLocalDate()),
+                    summary.map(Reached::lastToSeveral)
                             .map(at -> at.atZone(house.zone()).toLocalDate()),
                     listName.filter(any -> onList.contains(id))));
         }

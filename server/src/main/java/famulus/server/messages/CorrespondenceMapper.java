@@ -1,6 +1,7 @@
 package famulus.server.messages;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
@@ -14,4 +15,10 @@ interface CorrespondenceMapper {
 
     /** The newest messages to a person, tests and cancelled ones left out. */
     List<WrittenRow> newest(@Param("person") UUID person, @Param("most") int most);
+
+    /** An address that refused the last message to somebody. */
+    record RefusedRow(UUID personId, String address) {}
+
+    /** Those of some people whose last message that left or was refused was refused. Leans on outgoing_message_person. */
+    List<RefusedRow> refused(@Param("people") Collection<UUID> people);
 }

@@ -6,13 +6,16 @@ import famulus.server.library.Template;
 import famulus.server.messages.AudienceService.Meant;
 import famulus.server.messages.MessageDraftService.Beginning;
 import famulus.server.messages.MessageDraftService.BegunWords;
+import famulus.server.messages.SendingWishes.ToSeveral;
 import famulus.server.platform.Ids;
+import famulus.server.platform.PublicAddress;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.IntConsumer;
@@ -28,9 +31,16 @@ public class DraftsForMany {
     private final AudienceService audiences;
     private final MessageDraftService drafts;
     private final KeptDraftService kept;
+    private final PublicAddress address;
     private final Ids ids;
 
-    DraftsForMany(AudienceService audiences, MessageDraftService drafts, KeptDraftService kept, Ids ids) {
+    DraftsForMany(
+            AudienceService audiences,
+            MessageDraftService drafts,
+            KeptDraftService kept,
+            PublicAddress address,
+            Ids ids) {
+        this.address = address;
         this.audiences = audiences;
         this.drafts = drafts;
         this.kept = kept;
@@ -57,21 +67,27 @@ public class DraftsForMany {
                             + " at most: each message is yours to look through before it leaves.");
         }
         List<UUID> begun = new ArrayList<>();
+        Map<UUID, String> reasons = AudienceService.reasons(meant);
+        // Where nobody could reach the page on which they choose, each is a message of its own.
+        boolean several = AudienceService.toSeveral(meant.choice().kind())
+                && address.pages().isPresent();
         for (Candidate candidate : in) {
-            begun.add(begin(candidate, meant.choice().kind(), template, by));
+            SendingWishes wishes =
+                    several ? SendingWishes.NONE.to(new ToSeveral(meant.topic(), reasons.get(candidate.key()))) : null;
+            begun.add(begin(candidate, meant.choice().kind(), template, wishes, by));
             done.accept(begun.size());
         }
         return begun;
     }
 
-    private UUID begin(Candidate candidate, CrmKind chosen, UUID template, Colleague by) {
+    private UUID begin(Candidate candidate, CrmKind chosen, UUID template, SendingWishes wishes, Colleague by) {
         For to = AudienceService.to(candidate, chosen);
         BegunWords words = drafts.begin(new Beginning(template, Mode.LETTER, to, null, Optional.empty()), by);
         words.read().template().ifPresent(from -> TemplateFit.mustFit(from, to));
         UUID draft = ids.next();
         UUID from = words.read().template().map(Template::id).orElse(null);
         MessageToSend message = new MessageToSend(
-                ids.next(), from, to.kind(), to.id(), to.deal(), null, null, null, null, words.words(), draft, null);
+                ids.next(), from, to.kind(), to.id(), to.deal(), null, null, null, null, words.words(), draft, wishes);
         kept.keep(draft, 0, message.complete(), by);
         return draft;
     }

@@ -1,5 +1,6 @@
 package famulus.server.messages;
 
+import famulus.core.audience.ReaderChoice;
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.Path;
 import famulus.core.merge.Origin;
@@ -12,11 +13,13 @@ import famulus.core.message.personal.NewValue;
 import famulus.core.message.personal.OwnTexts;
 import famulus.core.message.personal.PersonalMessage;
 import famulus.core.message.personal.StandingValue;
+import famulus.server.choices.ReaderChoices;
 import famulus.server.donotemail.DoNotEmailService;
 import famulus.server.library.TemplateService;
 import famulus.server.messages.FrozenMessage.TemplateVersion;
 import famulus.server.messages.LeavingPlan.FieldValue;
 import famulus.server.messages.MessageDraftService.MessageDraft;
+import famulus.server.messages.SendingWishes.ToSeveral;
 import famulus.server.platform.Refusal;
 import famulus.server.records.DealService;
 import famulus.server.records.PersonSummaries;
@@ -45,6 +48,7 @@ public class LeavingCheck {
     private static final Set<Origin> VALUES = Set.of(Origin.RECORD, Origin.FALLBACK, Origin.GAP);
 
     private final LeavingPlans plans;
+    private final ReaderChoices choices;
     private final MessageDraftService drafts;
     private final DealService deals;
     private final TemplateService templates;
@@ -63,7 +67,9 @@ public class LeavingCheck {
             DoNotEmailService doNotEmail,
             PersonSummaries summaries,
             TeamService team,
-            Clock clock) {
+            Clock clock,
+            ReaderChoices choices) {
+        this.choices = choices;
         this.plans = plans;
         this.drafts = drafts;
         this.deals = deals;
@@ -125,6 +131,10 @@ public class LeavingCheck {
                 return Optional.of(writer.name() + " has left the team.");
             }
             senders.of(plan.message().to(), plan.message().sender(), writer);
+            Optional<String> unwanted = unwanted(plan.message());
+            if (unwanted.isPresent()) {
+                return unwanted;
+            }
             return message.asItIs()
                     ? Optional.empty()
                     : replied(message).or(() -> changed(plan, clock.instant(), writer));
@@ -132,6 +142,19 @@ public class LeavingCheck {
             // Its person has gone from our records, or its writer may not write for its sender any more.
             return Optional.of(refusal.getMessage());
         }
+    }
+
+    /** One of several does not leave to somebody who has said since that they want none, whoever says it is to go. */
+    private Optional<String> unwanted(MessageToSend message) {
+        ToSeveral several = message.wishes().several();
+        if (several == null) {
+            return Optional.empty();
+        }
+        ReaderChoice choice = choices.of(message.person());
+        boolean topic = several.topic() != null && choice.refused().contains(several.topic());
+        return choice.nothing() || topic
+                ? Optional.of("They have unsubscribed since this was written.")
+                : Optional.empty();
     }
 
     private Optional<String> replied(AboutToLeave message) {

@@ -1,8 +1,11 @@
 package famulus.server.messages;
 
 import famulus.core.field.About;
+import famulus.core.field.Path;
+import famulus.core.message.MessageSource;
 import famulus.core.message.body.BodyJson;
 import famulus.core.message.body.Mode;
+import famulus.core.message.body.WayOut;
 import famulus.core.message.personal.EmptyMessage;
 import famulus.core.message.personal.MergedText;
 import famulus.core.message.personal.PersonalMessage;
@@ -147,9 +150,20 @@ public class MessageDraftService {
         return beside(message, asking).draft();
     }
 
+    /** What a message says; of one that is one of several, with what lets its reader choose, and why they get it. */
+    private MessageSource source(MessageToSend message, Wanted wanted) {
+        MessageSource source = drafts.source(wanted.words());
+        if (message.wishes().several() == null) {
+            return source;
+        }
+        Locale reader = Locale.of(proofs.language(message.to(), wanted.sender()));
+        List<Path> said = source.parse().paths();
+        return source.styled(style ->
+                WayOut.in(style, reader, !said.contains(Path.of(WayOut.WHY)), !said.contains(Path.of(WayOut.LINK))));
+    }
+
     private MessageDraft read(MessageToSend message, Wanted wanted, Given given) {
-        return wanted.read(
-                proofs.proof(drafts.source(wanted.words()), wanted.about(), message.to(), wanted.sender(), given));
+        return wanted.read(proofs.proof(source(message, wanted), wanted.about(), message.to(), wanted.sender(), given));
     }
 
     /** What is given for a message, and what is known around it. */
@@ -181,7 +195,7 @@ public class MessageDraftService {
                 .map(Draft::of)
                 .orElseGet(() -> nothing(wanted.about(), Beginning.of(message).mode()));
         ProofBeside both = proofs.proofBeside(
-                drafts.source(wanted.words()),
+                source(message, wanted),
                 drafts.source(origin),
                 wanted.about(),
                 message.to(),

@@ -98,7 +98,10 @@ public class MessageFreezer {
         draft.template().ifPresent(one -> templates.keepVersion(one.id(), one.version(), Reason.USED));
         Optional<Begun> begun = begun(message, now, asking);
         Person person = draft.proof().person();
-        LinkedContent content = links.put(contents.of(draft, rendering, body), person.kind(), person.id());
+        LinkedContent linked = links.put(contents.of(draft, rendering, body), person.kind(), person.id());
+        LinkedContent content = Optional.ofNullable(message.wishes().several())
+                .map(several -> linked.toSeveral(several.topic()))
+                .orElse(linked);
         return frozen(
                 message.id(),
                 draft.template()

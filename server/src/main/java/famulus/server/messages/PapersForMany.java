@@ -19,7 +19,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -79,7 +78,7 @@ public class PapersForMany {
     }
 
     private List<Candidate> whom(Choice choice, Colleague by) {
-        Meant meant = new Meant(choice, null, 0, Set.of());
+        Meant meant = new Meant(choice, null, 0, null, List.of());
         Audience audience = audiences.audience(meant, by);
         List<Candidate> all = Stream.concat(
                         audience.in().stream(), audience.out().stream().map(one -> one.candidate()))

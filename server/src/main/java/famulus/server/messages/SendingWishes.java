@@ -25,6 +25,7 @@ import java.util.UUID;
  * @param replyTo where answers go; null for where the sender’s usually go
  * @param toName how the person’s name is shown in the address line; null for the name on the record
  * @param hour when it leaves; null for at once
+ * @param several where it is one of a message that goes to several people at once; null for one of its own
  */
 public record SendingWishes(
         @Schema(nullable = true) List<UUID> also,
@@ -32,9 +33,10 @@ public record SendingWishes(
         @Schema(nullable = true) List<String> bcc,
         @Schema(nullable = true) String replyTo,
         @Schema(nullable = true) String toName,
-        @Schema(nullable = true) Hour hour) {
+        @Schema(nullable = true) Hour hour,
+        @Schema(nullable = true) ToSeveral several) {
     /** No wishes. */
-    public static final SendingWishes NONE = new SendingWishes(null, null, null, null, null, null);
+    public static final SendingWishes NONE = new SendingWishes(null, null, null, null, null, null, null);
 
     public SendingWishes {
         also = also == null
@@ -48,6 +50,19 @@ public record SendingWishes(
 
     private static String blankToNull(String text) {
         return text == null || text.isBlank() ? null : text.strip();
+    }
+
+    /**
+     * What is known of a message to several people in each of its messages.
+     *
+     * @param topic what it is about; null for none of our topics
+     * @param reason why somebody gets it who would have been left out; null for others
+     */
+    public record ToSeveral(@Schema(nullable = true) UUID topic, @Schema(nullable = true) String reason) {}
+
+    /** The same, as one of a message to several people. */
+    SendingWishes to(ToSeveral others) {
+        return new SendingWishes(also, cc, bcc, replyTo, toName, hour, others);
     }
 
     /**
@@ -89,6 +104,6 @@ public record SendingWishes(
 
     /** The same, leaving at another hour. */
     SendingWishes at(Hour other) {
-        return new SendingWishes(also, cc, bcc, replyTo, toName, other);
+        return new SendingWishes(also, cc, bcc, replyTo, toName, other, several);
     }
 }

@@ -69,7 +69,8 @@ class WishedEnvelope {
                             wishes.bcc(),
                             wishes.replyTo(),
                             null,
-                            hour(wishes.hour(), to, asking)),
+                            hour(wishes.hour(), to, asking),
+                            null),
                     goesAs);
         });
     }

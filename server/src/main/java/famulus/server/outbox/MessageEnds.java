@@ -44,6 +44,8 @@ class MessageEnds {
 
     private void unwrote(CrmKind kind, UUID person) {
         summaries.unwrote(kind, person, () -> mapper.lastWritten(person).map(AtRow::at));
+        summaries.keepToSeveral(
+                person, mapper.lastToSeveral(person).map(AtRow::at).orElse(null));
     }
 
     /**

@@ -105,6 +105,19 @@ interface OutboxMapper {
             """)
     Optional<AtRow> lastWritten(UUID person);
 
+    @Update("update outgoing_message set several = true where id = #{id}")
+    void toSeveral(UUID id);
+
+    /** When somebody got the last message that went to several. Leans on outgoing_message_person. */
+    @Select(
+            """
+            select created_at as at from outgoing_message
+            where person_id = #{person} and several and not test and state not in ('REFUSED', 'CANCELLED')
+            order by created_at desc
+            limit 1
+            """)
+    Optional<AtRow> lastToSeveral(UUID person);
+
     /**
      * How often a message was tried.
      *

@@ -197,6 +197,10 @@ public class OutboxService {
                 uses.used(frozen.template().id(), message.writtenBy(), message.createdAt());
             }
             summaries.wrote(person.kind(), person.id(), message.createdAt());
+            if (frozen.pages().filter(LinkedContent::several).isPresent()) {
+                mapper.toSeveral(message.id());
+                summaries.wroteToSeveral(person.id(), message.createdAt());
+            }
             frozen.envelope().others().stream()
                     .map(Recipient::contact)
                     .filter(Objects::nonNull)

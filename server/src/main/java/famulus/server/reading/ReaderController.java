@@ -1,15 +1,21 @@
 package famulus.server.reading;
 
+import famulus.core.audience.ReaderChoice.Pace;
 import famulus.server.messages.CalendarPart;
 import famulus.server.messages.SourceText;
 import famulus.server.platform.PublicAddress;
+import famulus.server.reading.ChoosingService.Chosen;
+import famulus.server.reading.ChoosingService.What;
 import famulus.server.reading.ReadingMapper.PageRow;
-import famulus.server.team.TeamService;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Base64;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
@@ -43,12 +49,12 @@ class ReaderController {
 
     private final ReadingService readings;
     private final WebCopyService copies;
-    private final TeamService team;
+    private final ChoosingService choosing;
 
-    ReaderController(ReadingService readings, WebCopyService copies, TeamService team) {
+    ReaderController(ReadingService readings, WebCopyService copies, ChoosingService choosing) {
         this.readings = readings;
         this.copies = copies;
-        this.team = team;
+        this.choosing = choosing;
     }
 
     /** The message as a page. */
@@ -110,38 +116,56 @@ class ReaderController {
                 .orElseGet(() -> nothing(key));
     }
 
-    /** Asks whether the reader wants no rounds; only pressing the button settles it. */
+    /** Shows what the reader gets; only pressing a button settles anything, since filters follow links. */
     @GetMapping("/unsubscribe")
     ResponseEntity<String> ask(@PathVariable String key) {
         return readings.page(key)
-                .map(page -> choice(page, readings.wantsNoRounds(page.personId())))
+                .map(page -> html(HttpStatus.OK, PAGE_POLICY, choosing.page(page)))
                 .orElseGet(() ->
                         copies.opens(key) ? html(HttpStatus.OK, PAGE_POLICY, ReaderPage.PASSED_ON) : nothing(key));
     }
 
-    /** Settles it, for the button and for mail programs that do it in one click (RFC 8058). */
+    /**
+     * Settles it, for the buttons and for mail programs that do it in one click (RFC 8058): what such a program says is for the
+     * address, whoever reads there.
+     */
     @PostMapping("/unsubscribe")
     ResponseEntity<String> settle(
             @PathVariable String key,
-            @RequestParam(name = "back", defaultValue = "") String back,
+            @RequestParam(defaultValue = "nothing") String what,
+            @RequestParam(defaultValue = "all") String who,
+            @RequestParam(defaultValue = "") List<String> topic,
+            @RequestParam(defaultValue = "ANY") String pace,
+            @RequestParam(defaultValue = "") String change,
             HttpServletRequest asked) {
-        Optional<PageRow> page = readings.page(key);
-        page.ifPresent(one -> {
-            if (back.isEmpty()) {
-                readings.unsubscribe(one, program(asked));
-            } else {
-                readings.comeBack(one, program(asked));
-            }
-        });
-        return page.map(one -> choice(one, back.isEmpty())).orElseGet(() -> nothing(key));
+        Chosen chosen = new Chosen(
+                named(What.values(), what, What.NOTHING),
+                who.equals("one"),
+                topic.stream()
+                        .map(ReaderController::identifier)
+                        .flatMap(Optional::stream)
+                        .collect(Collectors.toSet()),
+                named(Pace.values(), pace, Pace.ANY),
+                identifier(change).orElse(null),
+                program(asked));
+        return readings.page(key)
+                .map(page -> html(HttpStatus.OK, PAGE_POLICY, choosing.settle(page, chosen)))
+                .orElseGet(() -> nothing(key));
     }
 
-    private ResponseEntity<String> choice(PageRow page, boolean wantsNoRounds) {
-        String language = readings.language(page);
-        return html(
-                HttpStatus.OK,
-                PAGE_POLICY,
-                ReaderPage.choice(language, team.house().name(), wantsNoRounds));
+    private static <T extends Enum<T>> T named(T[] all, String name, T otherwise) {
+        return Stream.of(all)
+                .filter(one -> one.name().equalsIgnoreCase(name))
+                .findFirst()
+                .orElse(otherwise);
+    }
+
+    private static Optional<UUID> identifier(String text) {
+        try {
+            return Optional.of(UUID.fromString(text));
+        } catch (IllegalArgumentException none) {
+            return Optional.empty();
+        }
     }
 
     private static ResponseEntity<String> nothing(String key) {

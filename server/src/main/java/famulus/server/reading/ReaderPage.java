@@ -3,38 +3,10 @@ package famulus.server.reading;
 import famulus.server.messages.SourceText;
 import java.net.URI;
 import java.net.URISyntaxException;
-import java.util.Map;
 import org.springframework.web.util.HtmlUtils;
 
 /** What readers of messages are shown, in their language. */
 final class ReaderPage {
-    private record Texts(String title, String question, String yes, String done, String back) {}
-
-    private static final Texts ENGLISH = new Texts(
-            "Messages from %s",
-            "Stop group e-mails from %s? Messages written to you personally" + " may still come.",
-            "Unsubscribe",
-            "You will get no more group e-mails from %s.",
-            "Resubscribe");
-
-    private static final Map<String, Texts> BY_LANGUAGE = Map.of(
-            "de",
-            new Texts(
-                    "Nachrichten von %s",
-                    "Möchten Sie keine Nachrichten mehr, die %s an mehrere auf einmal schickt? Eine Nachricht, die Ihnen"
-                            + " allein gilt, kann weiterhin kommen.",
-                    "Keine mehr davon",
-                    "Sie bekommen keine Nachrichten mehr, die %s an mehrere auf einmal schickt.",
-                    "Das war ein Versehen: ich möchte sie"),
-            "fr",
-            new Texts(
-                    "Messages de %s",
-                    "Voulez-vous ne plus recevoir les messages que %s envoie à plusieurs personnes à la fois ? Un message"
-                            + " qui s’adresse à vous seul peut encore venir.",
-                    "Ne plus les recevoir",
-                    "Vous ne recevrez plus les messages que %s envoie à plusieurs personnes à la fois.",
-                    "C’était une erreur : je les veux"));
-
     /** For links of a message that was only looked at. */
     static final String PROOF = page(
             "en", "A link in a preview", "<p>This link is in a preview. In the message that is sent it works.</p>");
@@ -47,21 +19,6 @@ final class ReaderPage {
                     + " reads it.</p>");
 
     private ReaderPage() {}
-
-    /** Asks, or says what is settled, with the way back. */
-    static String choice(String language, String house, boolean wantsNoRounds) {
-        Texts said = BY_LANGUAGE.getOrDefault(language, ENGLISH);
-        String tongue = BY_LANGUAGE.containsKey(language) ? language : "en";
-        String name = HtmlUtils.htmlEscape(house, "UTF-8");
-        String words = wantsNoRounds ? said.done() : said.question();
-        String button = wantsNoRounds
-                ? "<input type=\"hidden\" name=\"back\" value=\"yes\"><button class=\"soft\">" + said.back()
-                : "<button>" + said.yes();
-        return page(
-                tongue,
-                said.title().formatted(name),
-                "<p>" + words.formatted(name) + "</p><form method=\"post\">" + button + "</button></form>");
-    }
 
     /** For the way out of mailings on a page that was passed on. */
     static final String PASSED_ON = page(
@@ -80,7 +37,7 @@ final class ReaderPage {
                 "", HtmlUtils.htmlEscape(subject, "UTF-8"), "<pre>" + HtmlUtils.htmlEscape(text, "UTF-8") + "</pre>");
     }
 
-    private static String page(String language, String title, String body) {
+    static String page(String language, String title, String body) {
         return """
                 <!DOCTYPE html>
                 <html%s>
@@ -97,6 +54,15 @@ final class ReaderPage {
                 button { min-height: 44px; padding: 0 18px; border: 1px solid #23211c; background: #23211c; color: #fff;
                   font: inherit; font-size: 16px; cursor: pointer; }
                 button.soft { background: none; color: #23211c; }
+                form { margin: 0 0 22px; }
+                form button { margin-top: 12px; }
+                .said { padding: 10px 14px; border-left: 3px solid #23211c; background: #fffdf8; }
+                .said button { min-height: 36px; margin: 0 0 0 10px; padding: 0 12px; }
+                fieldset { margin: 0 0 14px; padding: 0; border: 0; }
+                legend { padding: 0 0 4px; }
+                label { display: block; padding: 5px 0; }
+                input { width: 20px; height: 20px; margin: 0 8px 0 0; vertical-align: -3px; accent-color: #23211c; }
+                select { min-height: 40px; margin-left: 6px; padding: 0 8px; font: inherit; font-size: 16px; }
                 </style>
                 </head>
                 <body><main><h1>%s</h1>%s</main></body>

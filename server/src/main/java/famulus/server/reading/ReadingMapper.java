@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -16,7 +15,14 @@ import org.apache.ibatis.annotations.Update;
 interface ReadingMapper {
     /** A message as its reader's key finds it; {@code sentAt} is null until it is handed over. */
     record PageRow(
-            UUID messageId, String personKind, UUID personId, Instant sentAt, Instant createdAt, boolean counted) {}
+            UUID messageId,
+            String personKind,
+            UUID personId,
+            String toAddress,
+            Instant sentAt,
+            Instant createdAt,
+            boolean counted,
+            UUID topicId) {}
 
     /** {@code address} is null for anything but a click. */
     record EventRow(
@@ -30,8 +36,17 @@ interface ReadingMapper {
             boolean ahead,
             boolean byMachine) {}
 
-    @Insert("insert into message_page (message_id, reader_key, counted) values (#{message}, #{key}, #{counted})")
-    void page(@Param("message") UUID message, @Param("key") String key, @Param("counted") boolean counted);
+    @Insert(
+            """
+            insert into message_page (message_id, reader_key, counted, several, topic_id)
+            values (#{message}, #{key}, #{counted}, #{several}, #{topic})
+            """)
+    void page(
+            @Param("message") UUID message,
+            @Param("key") String key,
+            @Param("counted") boolean counted,
+            @Param("several") boolean several,
+            @Param("topic") UUID topic);
 
     @Insert("insert into message_link (message_id, number, address) values (#{message}, #{number}, #{address})")
     void link(@Param("message") UUID message, @Param("number") int number, @Param("address") String address);
@@ -60,12 +75,6 @@ interface ReadingMapper {
 
     @Update("update delivery_event set by_machine = #{byMachine} where id = #{id}")
     void judge(@Param("id") UUID id, @Param("byMachine") boolean byMachine);
-
-    @Insert("merge into unsubscribed (person_id, message_id, at) key (person_id) values (#{person}, #{message}, #{at})")
-    void unsubscribe(@Param("person") UUID person, @Param("message") UUID message, @Param("at") Instant at);
-
-    @Delete("delete from unsubscribed where person_id = #{person}")
-    int comeBack(UUID person);
 
     /** What is known of how somebody read their messages. */
     record ReadRow(Instant lastOpened, Instant lastClicked, String clickedLink) {}

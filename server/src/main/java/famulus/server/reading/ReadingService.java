@@ -2,6 +2,7 @@ package famulus.server.reading;
 
 import famulus.core.delivery.CountedLinks;
 import famulus.core.delivery.Reading;
+import famulus.server.choices.ReaderChoices;
 import famulus.server.contents.WireSources;
 import famulus.server.messages.LinkedContent;
 import famulus.server.messages.PageForAnybody;
@@ -23,6 +24,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,6 +46,7 @@ public class ReadingService implements ReaderPages {
     private final PersonSummaries summaries;
     private final WireSources sources;
     private final WebCopyMapper copies;
+    private final ReaderChoices choices;
 
     ReadingService(
             ReadingMapper mapper,
@@ -54,7 +57,9 @@ public class ReadingService implements ReaderPages {
             RecordService records,
             PersonSummaries summaries,
             WireSources sources,
-            WebCopyMapper copies) {
+            WebCopyMapper copies,
+            ReaderChoices choices) {
+        this.choices = choices;
         this.copies = copies;
         this.team = team;
         this.records = records;
@@ -72,12 +77,14 @@ public class ReadingService implements ReaderPages {
         CLICKED,
         UNSUBSCRIBED,
         /** They took it back. */
-        CAME_BACK
+        CAME_BACK,
+        /** They chose topics, or how often. */
+        CHOSE
     }
 
     @Override
     public void keep(UUID message, LinkedContent content) {
-        mapper.page(message, content.key(), content.counted());
+        mapper.page(message, content.key(), content.counted(), content.several(), content.topic());
         for (int i = 0; i < content.links().size(); i++) {
             mapper.link(message, i, content.links().get(i));
         }
@@ -126,10 +133,6 @@ public class ReadingService implements ReaderPages {
     String language(PageRow page) {
         String own = records.get(CrmKind.of(page.personKind()), page.personId()).text("language");
         return own.isEmpty() ? team.house().language() : own;
-    }
-
-    boolean wantsNoRounds(UUID person) {
-        return summaries.wantsNoRounds(person);
     }
 
     /** A message's HTML with its links as they were written, so that looking at it counts for nothing. */
@@ -203,28 +206,14 @@ public class ReadingService implements ReaderPages {
                 .orElse(new Readings(null, null, null)));
     }
 
-    /** Keeps that a reader wants no rounds. */
-    @Transactional
-    public void unsubscribe(PageRow page, String program) {
-        if (!wantsNoRounds(page.personId())) {
-            mapper.unsubscribe(page.personId(), page.messageId(), clock.instant());
-            summaries.unsubscribed(page.personId(), true);
-            changed(page, ReadingEvent.UNSUBSCRIBED, program);
-        }
-    }
-
-    /** Keeps that a reader wants rounds again. */
-    @Transactional
-    public void comeBack(PageRow page, String program) {
-        if (mapper.comeBack(page.personId()) > 0) {
-            summaries.unsubscribed(page.personId(), false);
-            changed(page, ReadingEvent.CAME_BACK, program);
-        }
-    }
-
-    private void changed(PageRow page, ReadingEvent kind, String program) {
+    /**
+     * Keeps that readers have chosen what they get.
+     *
+     * @param people whose choices have changed
+     */
+    void chose(PageRow page, ReadingEvent kind, Set<UUID> people, String program) {
         keep(ids.next(), page.messageId(), page.personId(), kind, clock.instant(), null, program, false);
-        events.tell("record", page.personId().toString());
+        people.forEach(person -> events.tell("record", person.toString()));
     }
 
     private void keep(
@@ -254,8 +243,7 @@ public class ReadingService implements ReaderPages {
 
     /** Puts in place that a message made its reader want no rounds; for the demo's data. */
     public void keepUnsubscribed(UUID message, UUID person, Instant at) {
-        mapper.unsubscribe(person, message, at);
-        summaries.unsubscribed(person, true);
+        choices.keepNothing(person);
         keepRead(message, person, ReadingEvent.UNSUBSCRIBED, at, null);
     }
 }

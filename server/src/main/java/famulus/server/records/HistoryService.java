@@ -114,11 +114,6 @@ public class HistoryService {
                 row.byId().equals(asking.id()));
     }
 
-    /** Whether a person said that they want no rounds. */
-    boolean wantsNoRounds(UUID person) {
-        return summaries.wantsNoRounds(person);
-    }
-
     /**
      * Notes something.
      *

@@ -49,6 +49,9 @@ public record NeededData(
             history |= path.root().equals("history");
             documents |= path.root().equals("document");
             greeting |= path.words().getLast().equals("greeting");
+            if (path.words().getLast().equals("why_you_get_this")) {
+                fields.addAll(Set.of("permission", "permission_on"));
+            }
         }
         return new NeededData(greeting, history, documents, fields.contains("email"), Optional.of(fields));
     }

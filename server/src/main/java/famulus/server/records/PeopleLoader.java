@@ -1,6 +1,7 @@
 package famulus.server.records;
 
 import com.ibm.icu.util.ULocale;
+import famulus.core.audience.WhyYouGetThis;
 import famulus.core.calendar.WorkingDays;
 import famulus.core.field.FieldCatalogue;
 import famulus.core.field.RecordKind;
@@ -223,7 +224,9 @@ final class PeopleLoader {
         looksAfter.map(team::get).ifPresent(owner -> values.put(Root.OWNER, teamFacts.get(owner.id())));
         values.put(Root.HISTORY, history(history.get(to.id())));
         ZoneId zone = zone(person);
-        values.put(Root.MESSAGE, message(zone));
+        Map<String, String> said = message(zone);
+        said.put("why_you_get_this", why(person, locale));
+        values.put(Root.MESSAGE, said);
         return new Person(
                 to.kind(),
                 to.id(),
@@ -363,6 +366,13 @@ final class PeopleLoader {
         Map<String, String> facts = new HashMap<>(messageFacts);
         facts.put("sent_date", LocalDate.ofInstant(now, zone).toString());
         return facts;
+    }
+
+    private String why(CrmRecord person, Locale locale) {
+        Optional<LocalDate> since = Optional.of(person.text("permission_on"))
+                .filter(day -> !day.isEmpty())
+                .map(LocalDate::parse);
+        return WhyYouGetThis.sentence(person.text("permission"), since, house.name(), locale);
     }
 
     /** The person's language, with the region they are in, else the one the language is most at home in. */

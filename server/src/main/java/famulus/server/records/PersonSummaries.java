@@ -42,6 +42,16 @@ public class PersonSummaries {
         mapper.lastWritten(person).ifPresent(last -> index.written(kind, person, last.at()));
     }
 
+    /** Keeps that somebody was written to with several others. */
+    public void wroteToSeveral(UUID person, Instant at) {
+        mapper.wroteToSeveral(person, at);
+    }
+
+    /** Keeps when that was last; null for never. */
+    public void keepToSeveral(UUID person, Instant at) {
+        mapper.keepToSeveral(person, at);
+    }
+
     /**
      * Keeps that one message to somebody counts no more.
      *
@@ -81,9 +91,9 @@ public class PersonSummaries {
      * What matters of somebody before a message goes to several.
      *
      * @param lastWritten null for never
-     * @param unsubscribed whether they want no messages that go to several at once
+     * @param lastToSeveral when they got the last message that went to several at once; null for never
      */
-    public record Reached(UUID personId, Instant lastWritten, boolean unsubscribed) {}
+    public record Reached(UUID personId, Instant lastWritten, Instant lastToSeveral) {}
 
     /** The same of many, by person. */
     public Map<UUID, Reached> reached(Collection<UUID> people) {
@@ -95,11 +105,6 @@ public class PersonSummaries {
     /** When somebody answered last, as far as it is known. */
     public Optional<Instant> lastReply(UUID person) {
         return mapper.lastReply(person).map(LastRow::at);
-    }
-
-    /** Whether somebody said that they want no messages that go to several at once. */
-    public boolean wantsNoRounds(UUID person) {
-        return mapper.wantsNoRounds(person).orElse(false);
     }
 
     /** Keeps what was heard from somebody, after an entry of their history was added or taken back. */

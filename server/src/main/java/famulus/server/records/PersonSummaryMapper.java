@@ -38,6 +38,17 @@ interface PersonSummaryMapper {
             """)
     void wrote(@Param("person") UUID person, @Param("at") Instant at);
 
+    @Update(
+            """
+            update person_summary
+            set last_to_several = case when last_to_several > #{at} then last_to_several else #{at} end
+            where person_id = #{person}
+            """)
+    void wroteToSeveral(@Param("person") UUID person, @Param("at") Instant at);
+
+    @Update("update person_summary set last_to_several = #{at} where person_id = #{person}")
+    void keepToSeveral(@Param("person") UUID person, @Param("at") Instant at);
+
     /** When somebody was last written to. */
     record LastRow(Instant at) {}
 
@@ -66,9 +77,6 @@ interface PersonSummaryMapper {
     @Update("update person_summary set unsubscribed = #{unsubscribed} where person_id = #{person}")
     void unsubscribed(@Param("person") UUID person, @Param("unsubscribed") boolean unsubscribed);
 
-    @Select("select unsubscribed from person_summary where person_id = #{person}")
-    Optional<Boolean> wantsNoRounds(UUID person);
-
     @Select("select last_reply as at from person_summary where person_id = #{person} and last_reply is not null")
     Optional<LastRow> lastReply(UUID person);
 
@@ -90,7 +98,7 @@ interface PersonSummaryMapper {
 
     @Select(
             """
-            select s.person_id, s.last_written, s.unsubscribed
+            select s.person_id, s.last_written, s.last_to_several
             from unnest(#{people,typeHandler=famulus.server.platform.IdentifiersTypeHandler}) as wanted(id)
             join person_summary s on s.person_id = wanted.id
             """)

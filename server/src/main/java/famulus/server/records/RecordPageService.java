@@ -86,7 +86,6 @@ public class RecordPageService {
      * @param picture its portrait, logo or picture, by identifier; null for none
      * @param crumb what it is, in a few words after its name
      * @param timeThere the person's clock, such as "10:02, Berlin"; empty for others or when no zone is known
-     * @param wantsNoRounds whether the person said so; a message of one's own may still go to them
      * @param doNotEmail which of the addresses get no messages, with the reason in a sentence
      * @param lines a deal's first lines
      * @param moreLines how many more it has
@@ -104,7 +103,6 @@ public class RecordPageService {
             List<Fact> facts,
             List<PersonAddress> addresses,
             String timeThere,
-            boolean wantsNoRounds,
             Map<String, String> doNotEmail,
             List<Related> related,
             List<ShownDocument> documents,
@@ -186,7 +184,6 @@ public class RecordPageService {
                 facts(record, printer),
                 addresses,
                 timeThere(record, printer),
-                kind.isPerson() && history.wantsNoRounds(id),
                 doNotEmail(addresses),
                 related(record),
                 documents(deals.documents(kind, id), printer),

@@ -107,6 +107,11 @@ public class RecordService {
         return new PersonAddress(row.id(), row.address(), row.label() == null ? "" : row.label());
     }
 
+    /** The people who have an address, contacts and leads. */
+    public Set<UUID> peopleAt(String address) {
+        return store.peopleAt(address);
+    }
+
     /** A person's addresses, the one written to first in front. */
     public List<PersonAddress> addresses(UUID person) {
         return store.addresses(person).stream().map(RecordService::address).toList();

@@ -224,6 +224,11 @@ class RecordStore {
         return people.isEmpty() ? List.of() : mapper.addresses(people);
     }
 
+    /** The people who have an address. */
+    Set<UUID> peopleAt(String address) {
+        return mapper.peopleAt(address);
+    }
+
     /** Takes the place of all addresses a person has; the first one is written to first. */
     void addresses(CrmKind kind, UUID personId, List<PersonAddress> addresses) {
         mapper.clearAddresses(personId);

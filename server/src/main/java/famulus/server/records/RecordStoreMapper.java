@@ -6,11 +6,13 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
 
 /**
  * Reads and writes records of any kind. Names of tables come from {@link CrmKind} and names of columns from the
@@ -100,6 +102,10 @@ interface RecordStoreMapper {
     List<Belonging> belonging(@Param("ids") Collection<UUID> ids);
 
     List<AddressRow> addresses(@Param("ids") Collection<UUID> ids);
+
+    /** Leans on email_address_address. */
+    @Select("select person_id from email_address where address = #{address}")
+    Set<UUID> peopleAt(String address);
 
     @Delete("delete from email_address where person_id = #{personId}")
     void clearAddresses(UUID personId);

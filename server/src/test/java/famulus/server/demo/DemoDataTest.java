@@ -73,7 +73,7 @@ class DemoDataTest {
                     .isPositive();
             assertThat(count(sql, "contact where first_name is null")).isPositive();
             assertThat(count(sql, "delivery_event where kind = 'CLICKED'")).isPositive();
-            assertThat(count(sql, "unsubscribed")).isOne();
+            assertThat(count(sql, "reader_choice")).isOne();
             assertThat(count(sql, "email_address where address not like '%.example'"))
                     .isZero();
         }

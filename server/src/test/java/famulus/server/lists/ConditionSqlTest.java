@@ -223,9 +223,8 @@ class ConditionSqlTest extends ServerTest {
         }
         if (random.nextInt(4) == 0) {
             sql.update(
-                    "insert into unsubscribed (person_id, message_id, at) values (?, ?, ?)",
+                    "insert into reader_choice (person_id, nothing, pace, changed_at) values (?, true, 'ANY', ?)",
                     person,
-                    message,
                     java.sql.Timestamp.from(one(moments)));
         }
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import famulus.server.ServerTest;
+import famulus.server.choices.ReaderChoices;
 import famulus.server.donotemail.DoNotEmailService;
 import famulus.server.lists.ChosenRecords.Choice;
 import famulus.server.lists.ChosenRecords.Narrowed;
@@ -15,7 +16,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -29,6 +29,9 @@ class ManyTest extends ServerTest {
 
     @Autowired
     private PersonSummaries summaries;
+
+    @Autowired
+    private ReaderChoices choices;
 
     @Autowired
     private DraftsForMany many;
@@ -63,7 +66,12 @@ class ManyTest extends ServerTest {
                         narrowed));
         meant.put("minus", minus == null ? null : minus.toString());
         meant.put("restDays", days);
-        meant.put("putBack", back.stream().map(UUID::toString).toList());
+        meant.put("topic", null);
+        meant.put(
+                "putBack",
+                back.stream()
+                        .map(one -> Map.of("key", one.toString(), "reason", "They asked for it on the phone."))
+                        .toList());
         return meant;
     }
 
@@ -90,7 +98,7 @@ class ManyTest extends ServerTest {
     @Test
     void eachWhoIsLeftOutIsSaidWithEveryReason() throws Exception {
         doNotEmail.add("wrenhill.example", "asked us to stop", oriel);
-        summaries.unsubscribed(tobias, true);
+        choices.keepNothing(tobias);
         summaries.wrote(CrmKind.CONTACT, priya, clock.instant());
 
         JsonNode audience = audience(meant("contact", null, 7, List.of()), signe);
@@ -108,6 +116,23 @@ class ManyTest extends ServerTest {
                 .containsExactly("Ines Okafor", "Priya Ivory");
         assertThat(in(audience(meant("contact", null, 0, List.of()), signe)))
                 .containsExactly("Ines Okafor", "Priya Ivory");
+
+        Map<String, Object> noReason = meant("contact", null, 7, List.of());
+        noReason.put("putBack", List.of(Map.of("key", priya.toString(), "reason", " ")));
+        assertThat(audience(noReason, signe).at("/fields/reason").asString()).isNotEmpty();
+    }
+
+    @Test
+    void whoseAddressRefusedTheLastMessageIsLeftOutUntilItIsAnotherOne() throws Exception {
+        UUID template = template("CONTACT", "News", "Hello");
+        Map<String, Object> message = message(template, ines, words("News", "Hello"));
+        UUID id = UUID.fromString(
+                done("POST", "/api/messages", message, signe).get("id").asString());
+        sql.update("update outgoing_message set state = 'REFUSED' where id = ?", id);
+        assertThat(out(audience(meant("contact", null, 0, List.of(ines)), signe)))
+                .contains("Ines Okafor: The last message to this address was refused.");
+        sql.update("update email_address set address = 'new@larkfield.example' where person_id = ?", ines);
+        assertThat(in(audience(meant("contact", null, 0, List.of()), signe))).contains("Ines Okafor");
     }
 
     private UUID list(String kind, String condition, Colleague by) throws Exception {
@@ -149,7 +174,7 @@ class ManyTest extends ServerTest {
 
     @Test
     void aMessageAboutADealGoesToItsMainContact() throws Exception {
-        summaries.unsubscribed(ines, true);
+        choices.keepNothing(ines);
         deal("Autumn", ines);
         deal("Spring", ines);
         deal("Nobody yet", null);
@@ -218,7 +243,8 @@ class ManyTest extends ServerTest {
                 new Choice(CrmKind.CONTACT, false, List.of(ines, priya), new Narrowed("", "", null)),
                 null,
                 0,
-                Set.of());
+                null,
+                List.of());
         assertThatThrownBy(() -> many.begin(meant, template, signe, done -> {
                     if (done == 2) {
                         throw new IllegalStateException("gone");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import famulus.server.ServerTest;
+import famulus.server.choices.ReaderChoices;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import java.time.Duration;
@@ -25,6 +26,9 @@ import tools.jackson.databind.JsonNode;
 class SendLaterTest extends ServerTest {
     @Autowired
     private FakeMailServer post;
+
+    @Autowired
+    private ReaderChoices choices;
 
     @Autowired
     private OutboxWorker worker;
@@ -107,6 +111,21 @@ class SendLaterTest extends ServerTest {
 
     private JsonNode act(String method, String what, UUID id, Object body, Colleague as) throws Exception {
         return done(method, "/api/outbox/" + id + what, body, as);
+    }
+
+    @Test
+    void oneOfSeveralDoesNotLeaveToWhoHasUnsubscribedSince() throws Exception {
+        Map<String, Object> message = planned(hour("2026-05-05", "08:00", "Europe/London"));
+        Map<String, Object> several = new HashMap<>();
+        several.put("topic", null);
+        several.put("reason", null);
+        Map<String, Object> wishes = new HashMap<>(Map.of("hour", hour("2026-05-05", "08:00", "Europe/London")));
+        wishes.put("several", several);
+        message.put("wishes", wishes);
+        UUID id = UUID.fromString(
+                done("POST", "/api/messages", message, signe).get("id").asString());
+        choices.keepNothing(ines);
+        held(id, "They have unsubscribed since this was written.");
     }
 
     @ParameterizedTest

@@ -216,18 +216,18 @@ class ReadingTest extends ServerTest {
                 .contains("List-Unsubscribe: <" + PAGES + key(message) + "/unsubscribe>")
                 .contains("List-Unsubscribe-Post: List-Unsubscribe=One-Click");
 
-        assertThat(come(get(page)).getContentAsString()).contains("Stop group e-mails from Brindlewing");
+        assertThat(come(get(page)).getContentAsString()).contains("Choose what you get", "Unsubscribe</button>");
         assertThat(field("history.unsubscribed")).isEqualTo("no");
         MockHttpServletResponse done = come(
                 post(page).contentType(MediaType.APPLICATION_FORM_URLENCODED).content("List-Unsubscribe=One-Click"));
         assertThat(done.getStatus()).isEqualTo(200);
         assertThat(field("history.unsubscribed")).isEqualTo("yes");
-        assertThat(done("GET", "/api/records/contact/" + ines, null, signe)
-                        .get("wantsNoRounds")
-                        .asBoolean())
-                .isTrue();
+        assertThat(done("GET", "/api/topics/chosen/" + ines, null, signe)
+                        .get("sentence")
+                        .asString())
+                .startsWith("Unsubscribed from messages to several people.");
 
-        come(post(page).param("back", "yes"));
+        come(post(page).param("what", "again"));
         assertThat(field("history.unsubscribed")).isEqualTo("no");
     }
 

@@ -32,7 +32,12 @@ public record HouseStyle(
 
     /** The same without small print, for what is to stand in a message that has some. */
     public HouseStyle withoutSmallPrint() {
-        return new HouseStyle(name, page, type, space, button, headers, footers, new RichText(List.of()));
+        return withSmallPrint(new RichText(List.of()));
+    }
+
+    /** The same with other small print. */
+    public HouseStyle withSmallPrint(RichText other) {
+        return new HouseStyle(name, page, type, space, button, headers, footers, other);
     }
 
     /** The same with another page and other letters. */
