@@ -10,8 +10,9 @@
   import Holidays from './Holidays.svelte';
   import Pipeline from './Pipeline.svelte';
   import Salutations from './Salutations.svelte';
+  import Topics from './Topics.svelte';
 
-  /** Our company: its details, pipeline, greetings, holidays, fields of its own, do-not-email list, tracking and checks. */
+  /** Our company: its details, pipeline, greetings, holidays, fields of its own, do-not-email list, topics, tracking and checks. */
   const parts = [
     ['details', 'Details', CompanyDetails],
     ['pipeline', 'Pipeline', Pipeline],
@@ -19,6 +20,7 @@
     ['holidays', 'Holidays', Holidays],
     ['fields', 'Fields', Fields],
     ['do-not-email', 'Do not email', DoNotEmail],
+    ['topics', 'Topics', Topics],
     ['tracking', 'Tracking', Counting],
     ['checks', 'Checks', Checks],
   ] as const;

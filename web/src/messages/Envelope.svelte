@@ -6,6 +6,7 @@
   import { onSameDay } from './bothClocks';
   import HourSlip from './HourSlip.svelte';
   import type { MessageState } from './messageState.svelte';
+  import OneOfSeveral from './OneOfSeveral.svelte';
   import OthersSlip from './OthersSlip.svelte';
 
   /** The envelope as a sentence whose words are its controls; what leaves no choice is only said. */
@@ -49,7 +50,15 @@
   let hourButton = $state<HTMLButtonElement>();
 
   const wishes = $derived<Schemas['SendingWishes']>(
-    message.envelope.wishes ?? { also: [], cc: [], bcc: [], replyTo: null, toName: null, hour: null },
+    message.envelope.wishes ?? {
+      also: [],
+      cc: [],
+      bcc: [],
+      replyTo: null,
+      toName: null,
+      hour: null,
+      several: null,
+    },
   );
   /** Where nobody is named it is from whoever writes, who comes first. */
   const sender = $derived(
@@ -164,6 +173,7 @@
     </SmallSelect>
   {/if}
   {#if wishes.replyTo}· replies go to <b>{wishes.replyTo}</b>{/if}
+  {#if wishes.several}<OneOfSeveral several={wishes.several} />{/if}
   · leaves
   <InlineButton
     bind:element={hourButton}

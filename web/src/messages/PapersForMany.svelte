@@ -17,7 +17,7 @@
 
   // Whom the preview is for; whether they have an address does not matter on paper.
   ask('post', '/api/messages/many/audience', {
-    body: { choice: untrack(() => choice), minus: null, restDays: 0, putBack: [] },
+    body: { choice: untrack(() => choice), minus: null, restDays: 0, topic: null, putBack: [] },
   })
     .then((audience) => {
       first = [...audience.in, ...audience.out.map((one) => one.who)].find((one) => one.person) ?? null;

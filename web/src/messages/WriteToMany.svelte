@@ -6,6 +6,7 @@
   import InlineButton from '../ui/InlineButton.svelte';
   import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
+  import SmallInput from '../ui/SmallInput.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
   import { aboutOf, lookFor, whom } from './many';
   import TemplateChooser from '../library/TemplateChooser.svelte';
@@ -26,7 +27,12 @@
 
   let restDays = $state(7);
   let minus = $state('');
-  let putBack = $state.raw<string[]>([]);
+  let topic = $state('');
+  let topics = $state.raw<Schemas['Topic'][]>([]);
+  let putBack = $state.raw<Schemas['Meant']['putBack']>([]);
+  /** Who is being put back, and why. */
+  let backing = $state('');
+  let reason = $state('');
   let audience = $state.raw<Schemas['ShownAudience'] | null>(null);
   let wrong = $state('');
   let far = $state('');
@@ -36,7 +42,14 @@
   let list = $state<HTMLElement>();
   let stopping: AbortController | null = null;
 
-  const meant = $derived<Schemas['Meant']>({ choice, minus: minus || null, restDays, putBack });
+  const meant = $derived<Schemas['Meant']>({
+    choice,
+    minus: minus || null,
+    restDays,
+    topic: topic || null,
+    putBack,
+  });
+  const back = (key: string) => putBack.find((one) => one.key === key);
   const number = (of: number) => of.toLocaleString('en');
   const tooMany = $derived(audience !== null && audience.in.length > audience.most);
   const first = $derived(audience?.in[0] ?? null);
@@ -61,14 +74,27 @@
 
   $effect(() => () => stopping?.abort());
 
-  function back(key: string) {
-    from = key;
-    putBack = [...putBack, key];
+  ask('get', '/api/topics')
+    .then((all) => (topics = all))
+    .catch(() => undefined);
+
+  function askWhy(key: string) {
+    backing = key;
+    reason = '';
+    void tick().then(() => list?.querySelector<HTMLElement>(`[data-key="${key}"] input`)?.focus());
+  }
+
+  function putBackIn(event: SubmitEvent) {
+    event.preventDefault();
+    if (!reason.trim()) return;
+    from = backing;
+    putBack = [...putBack, { key: backing, reason }];
+    backing = '';
   }
 
   function out(key: string) {
     from = key;
-    putBack = putBack.filter((one) => one !== key);
+    putBack = putBack.filter((one) => one.key !== key);
   }
 
   async function begin(template: string | null) {
@@ -107,6 +133,19 @@
 
 <Slip title="Write to each of them" {anchor} placement="top-start" page {onclose}>
   <p class="who">
+    {#if topics.length && choice.kind !== 'deal'}
+      It is about
+      <SmallSelect
+        word
+        style="max-width: 260px"
+        aria-label="What it is about"
+        value={topic}
+        onchange={(event) => (topic = event.currentTarget.value)}
+      >
+        <option value="">none of our topics</option>
+        {#each topics as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+      </SmallSelect>.
+    {/if}
     Leave out
     <SmallSelect
       word
@@ -145,20 +184,44 @@
         {#each audience.out as { who, reasons, mayBePutBack } (who.key)}
           <li data-key={who.key}>
             <span><b><bdi>{who.name}</bdi></b> {reasons.join(' ')}</span>
-            {#if mayBePutBack}<InlineButton aria-label="Put {who.name} back" onclick={() => back(who.key)}
+            {#if mayBePutBack && backing === who.key}
+              <form onsubmit={putBackIn}>
+                <SmallInput
+                  aria-label="Why {who.name} gets it all the same"
+                  placeholder="why?"
+                  maxlength={200}
+                  bind:value={reason}
+                  onkeydown={(event) => {
+                    if (event.key !== 'Escape') return;
+                    event.stopPropagation();
+                    backing = '';
+                  }}
+                />
+                <Button quiet type="submit" disabled={!reason.trim()}>Put back</Button>
+              </form>
+            {:else if mayBePutBack}
+              <InlineButton aria-label="Put {who.name} back" onclick={() => askWhy(who.key)}
                 >put back</InlineButton
-              >{/if}
+              >
+            {/if}
           </li>
         {/each}
-        {#each audience.in.filter((one) => putBack.includes(one.key)) as one (one.key)}
+        {#each audience.in.filter((one) => back(one.key)) as one (one.key)}
           <li data-key={one.key}>
-            <span><b><bdi>{one.name}</bdi></b> gets it all the same.</span>
+            <span><b><bdi>{one.name}</bdi></b> gets it all the same: <q>{back(one.key)?.reason}</q></span>
             <InlineButton aria-label="Leave {one.name} out" onclick={() => out(one.key)}
               >leave out</InlineButton
             >
           </li>
         {/each}
       </ul>
+    {/if}
+    {#if choice.kind !== 'deal'}
+      <p class="soft">
+        {audience.choosable
+          ? 'Each message says at its foot why its reader gets it, and lets them choose what they get.'
+          : 'Our company has no public address, so nobody can unsubscribe: write only to those who expect it.'}
+      </p>
     {/if}
     {#if tooMany}
       <p class="wrong" role="alert">
@@ -227,6 +290,12 @@
 
   li:last-child {
     border-bottom: 0;
+  }
+
+  form {
+    display: flex;
+    gap: 6px;
+    align-items: center;
   }
 
   .wrong {

@@ -23,6 +23,7 @@
     CLICKED: 'clicked',
     UNSUBSCRIBED: 'unsubscribed from mailings',
     CAME_BACK: 'resubscribed to mailings',
+    CHOSE: 'chose which mailings to get',
   };
 
   $effect(() => {

@@ -10,6 +10,7 @@
   import Addresses from './Addresses.svelte';
   import Documents from './Documents.svelte';
   import Facts from './Facts.svelte';
+  import ReaderChoice from './ReaderChoice.svelte';
   import RecordPicture from './RecordPicture.svelte';
   import Lines from './Lines.svelte';
   import RelatedRecords from './RelatedRecords.svelte';
@@ -156,9 +157,7 @@
         {#if !writing}
           <Drafts kind={page.kind} record={page.id} onopen={goOnWith} />
         {/if}
-        {#if page.wantsNoRounds}
-          <p class="rounds">Unsubscribed from mailings. A personal message may still be sent.</p>
-        {/if}
+        {#if page.kind === 'contact' || page.kind === 'lead'}<ReaderChoice person={page.id} />{/if}
         <History {page} onchanged={() => void read()} onfollow={follow} />
       </section>
       <aside class="facts" aria-label="Details">
@@ -179,11 +178,6 @@
 </Page>
 
 <style>
-  .rounds {
-    margin-bottom: 8px;
-    color: var(--query);
-  }
-
   .card {
     color: var(--ink);
     font-size: 13.5px;

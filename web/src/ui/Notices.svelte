@@ -27,7 +27,7 @@
     position: fixed;
     bottom: 38px;
     left: 108px;
-    z-index: 30;
+    z-index: 19; /* Below slips: what is asked there is not to be covered. */
     display: flex;
     flex-direction: column;
     gap: 6px;

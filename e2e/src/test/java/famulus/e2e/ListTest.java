@@ -270,6 +270,13 @@ class ListTest extends BrowserTest {
         page.getByLabel("Leave out whoever was written to lately").selectOption("90");
         assertThat(left).containsText("Ines Okafor-Brandt Written to ");
         button(page, "Put Ines Okafor-Brandt back").click();
+        // Whoever puts somebody back says why.
+        Locator why = page.getByLabel("Why Ines Okafor-Brandt gets it all the same");
+        assertThat(why).isFocused();
+        assertThat(button(page, "Put back")).isDisabled();
+        page.keyboard().type("They asked for it on the telephone");
+        page.keyboard().press("Enter");
+        assertThat(left).containsText("gets it all the same: They asked for it on the telephone");
         assertThat(button(page, "Leave Ines Okafor-Brandt out")).isFocused();
         page.keyboard().press("Enter");
         assertThat(button(page, "Put Ines Okafor-Brandt back")).isFocused();

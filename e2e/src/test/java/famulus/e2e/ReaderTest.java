@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.RequestOptions;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -53,12 +54,14 @@ class ReaderTest extends BrowserTest {
 
         Page reader = open("/");
         reader.navigate(pages + "/unsubscribe");
-        assertThat(reader.getByText("Stop group e-mails")).isVisible();
+        assertThat(reader.getByText("Choose what you get")).isVisible();
         button(reader, "Unsubscribe").click();
         assertThat(reader.getByText("You will get no more group e-mails")).isVisible();
-        assertThat(page.getByText("Unsubscribed from mailings.")).isVisible();
+        assertThat(page.getByText("Unsubscribed from messages to several people."))
+                .isVisible();
         button(reader, "Resubscribe").click();
-        assertThat(page.getByText("Unsubscribed from mailings.")).isHidden();
+        assertThat(page.getByText("Unsubscribed from messages to several people."))
+                .isHidden();
         reader.navigate(pages);
         assertThat(reader.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Welcome")))
                 .isVisible();
@@ -75,6 +78,61 @@ class ReaderTest extends BrowserTest {
         page.getByText(Pattern.compile("^Re: Welcome to")).first().click();
         button(page, "headers").click();
         assertThat(page.locator(".letter dl")).containsText("In-Reply-To");
+    }
+
+    @Test
+    void aReaderChoosesTopicsAndHowOftenAndItIsKeptTo() {
+        Page editor = openAs("Oriel", "/company/topics");
+        button(editor, "Add a topic").click();
+        textbox(editor, "Name of topic 4").fill("Recipes");
+        button(editor, "Move Recipes up").click();
+        button(editor, "Save").click();
+        assertThat(editor.getByText("The topics are saved.")).isVisible();
+        assertThat(textbox(editor, "Name of topic 3")).hasValue("Recipes");
+
+        Page page = openAs("Signe", "/people/contacts?find=Okafor-Brandt");
+        page.getByLabel("Choose Ines Okafor-Brandt").check();
+        button(page, "Write to them…").click();
+        page.getByLabel("What it is about").selectOption("Recipes");
+        page.getByLabel("Leave out whoever was written to lately").selectOption("0");
+        assertThat(page.getByText("Each message says at its foot why its reader gets it"))
+                .isVisible();
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"))
+                .fill("Season opener");
+        page.keyboard().press("Enter");
+        page.getByText("1 draft is begun.").waitFor();
+        page.locator("a[href*='draft=']").first().click();
+        assertThat(page.getByText("one of several")).isVisible();
+        assertThat(page.getByText("Choose what you get, or unsubscribe").first())
+                .isVisible();
+        button(page, "Send now").click();
+        assertThat(page.getByText("On its way to Ines Okafor-Brandt.")).isVisible();
+        String record = page.url();
+
+        link(page, "Demo inboxes").click();
+        page.getByText("The bees are awake, Ines").first().click();
+        button(page, "source").click();
+        Matcher link = Pattern.compile("http://localhost:\\d+/m/[\\w-]+/unsubscribe")
+                .matcher(page.locator(".letter pre").textContent().replaceAll("\\r?\\n ", ""));
+        org.assertj.core.api.Assertions.assertThat(link.find()).isTrue();
+        Page reader = open("/");
+        reader.navigate(link.group());
+        button(reader, "Stop e-mails about “Recipes”").click();
+        assertThat(reader.getByText("Saved.")).isVisible();
+        assertThat(reader.getByLabel("Recipes")).not().isChecked();
+        page.navigate(record);
+        assertThat(page.getByText("Wants nothing about “Recipes”.")).isVisible();
+        button(reader, "Undo").click();
+        assertThat(reader.getByText("It is as it was before.")).isVisible();
+        reader.getByLabel("How often at most").selectOption("once a month");
+        button(reader, "Save").click();
+        assertThat(page.getByText("Wants one a month at most")).isVisible();
+
+        page.navigate(address("/people/contacts?find=Okafor-Brandt"));
+        page.getByLabel("Choose Ines Okafor-Brandt").check();
+        button(page, "Write to them…").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Wants one a month at most, and got one today.");
+        assertThat(button(page, "Put Ines Okafor-Brandt back")).hasCount(0);
     }
 
     @Test

@@ -102,9 +102,9 @@ insert into field_definition (kind, name, label, type, column_name, section, pos
   ('contact', 'counting',        'Opens and clicks', 'CHOICE',    'counting', 'Details', 14, false, false, 20, null),
   ('lead',    'counting',        'Opens and clicks', 'CHOICE',    'counting', 'Details', 16, false, false, 20, null),
 
-  ('contact', 'permission',      'Permission to write', 'TEXT',   'permission',    'Details', 15, false, false, 200, null),
+  ('contact', 'permission',      'Permission',       'TEXT',   'permission',    'Details', 15, false, false, 200, null),
   ('contact', 'permission_on',   'Permission since',    'DATE',   'permission_on', 'Details', 16, false, false, 10, null),
-  ('lead',    'permission',      'Permission to write', 'TEXT',   'permission',    'Details', 17, false, false, 200, null),
+  ('lead',    'permission',      'Permission',       'TEXT',   'permission',    'Details', 17, false, false, 200, null),
   ('lead',    'permission_on',   'Permission since',    'DATE',   'permission_on', 'Details', 18, false, false, 10, null),
 
   ('history', 'opened',          'Has opened',      'YES_NO',    null,       'Details',  6, false, true,  3, null),

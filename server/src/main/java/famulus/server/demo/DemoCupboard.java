@@ -29,9 +29,7 @@ import java.util.UUID;
 /** The made-up company's pictures and its two house styles. */
 final class DemoCupboard {
     private static final RichText SMALL_PRINT = RichText.plain(
-            """
-            {our.name} · {our.street else nothing} · {our.postcode else nothing} {our.town else nothing}
-            You get this letter because we place hives for you, or because you asked us to write.""");
+            "{our.name} · {our.street else nothing} · {our.postcode else nothing} {our.town else nothing}");
 
     private final HouseStyleService styles;
     private final PictureService pictures;

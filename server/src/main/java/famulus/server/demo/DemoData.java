@@ -5,6 +5,8 @@ import famulus.core.departure.Leaving;
 import famulus.core.field.About;
 import famulus.core.field.FieldType;
 import famulus.core.search.Occasion;
+import famulus.server.choices.Topics;
+import famulus.server.choices.Topics.TypedTopic;
 import famulus.server.demo.DemoRecords.Grower;
 import famulus.server.demo.DemoRecords.Placement;
 import famulus.server.desk.ProofService;
@@ -91,6 +93,7 @@ class DemoData implements ApplicationRunner {
             "won-back", "Long time no word");
 
     private final TeamService team;
+    private final Topics topics;
     private final CatalogueService catalogue;
     private final PipelineService pipeline;
     private final HouseFactService facts;
@@ -151,7 +154,9 @@ class DemoData implements ApplicationRunner {
             TemplateTags tags,
             TemplateOccasions occasions,
             Clock clock,
-            FamulusProperties properties) {
+            FamulusProperties properties,
+            Topics topics) {
+        this.topics = topics;
         this.tags = tags;
         this.occasions = occasions;
         this.team = team;
@@ -217,6 +222,12 @@ class DemoData implements ApplicationRunner {
         starters.all().stream()
                 .filter(starter -> STARTED.containsKey(starter.name()))
                 .forEach(starter -> drafts.add(starter.draft().named(STARTED.get(starter.name()))));
+        topics.keep(
+                List.of(
+                        topic("Season news", "Neues zur Saison", "Nouvelles de la saison"),
+                        topic("Prices and offers", "Preise und Angebote", "Prix et offres"),
+                        topic("Open days", "Tage der offenen Tür", "Portes ouvertes")),
+                people.oriel());
         DemoLists.make(lists, people, made.growers(), new Seeded(SEED + 5));
         DemoFolders shelves = DemoFolders.make(folders, folderRights, teams, people, new Seeded(SEED + 4));
         shelves.keepInTheNorth("Hive in snow", pictures);
@@ -309,6 +320,10 @@ class DemoData implements ApplicationRunner {
             }
         }
         throw new IllegalStateException("No template is called " + name);
+    }
+
+    private static TypedTopic topic(String name, String german, String french) {
+        return new TypedTopic(null, name, Map.of("de", german, "fr", french));
     }
 
     private static String day(Instant now, int daysAgo) {

@@ -35,6 +35,9 @@ final class DemoRecords {
     private static final List<String> STAGES = List.of(
             "enquiry", "site_visit", "quoted", "quoted", "agreed", "agreed", "placed", "placed", "placed", "lost");
 
+    private static final List<String> PERMISSIONS =
+            List.of("signed up at our open day", "asked for it on the telephone", "ticked it when they booked hives");
+
     private final RecordService records;
     private final DealService deals;
     private final HistoryService history;
@@ -180,6 +183,11 @@ final class DemoRecords {
             facts.put("phone", farm.land().prefix() + String.format(Locale.ROOT, "%03d", chance.between(0, 999)));
         }
         facts.put("language", farm.land().language());
+        // Of every third it is known how they agreed to be written to.
+        if (at % 3 == 0) {
+            facts.put("permission", PERMISSIONS.get(at % PERMISSIONS.size()));
+            facts.put("permission_on", today.minusDays(40 + 7L * (at % 60)).toString());
+        }
         facts.put("time_zone", farm.land().zone());
         if (at % 9 == 4) {
             facts.put("formality", at % 2 == 0 ? "familiar" : "formal");

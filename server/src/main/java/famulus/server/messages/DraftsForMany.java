@@ -68,9 +68,7 @@ public class DraftsForMany {
         }
         List<UUID> begun = new ArrayList<>();
         Map<UUID, String> reasons = AudienceService.reasons(meant);
-        // Where nobody could reach the page on which they choose, each is a message of its own.
-        boolean several = AudienceService.toSeveral(meant.choice().kind())
-                && address.pages().isPresent();
+        boolean several = choosable(meant.choice().kind());
         for (Candidate candidate : in) {
             SendingWishes wishes =
                     several ? SendingWishes.NONE.to(new ToSeveral(meant.topic(), reasons.get(candidate.key()))) : null;
@@ -78,6 +76,14 @@ public class DraftsForMany {
             done.accept(begun.size());
         }
         return begun;
+    }
+
+    /**
+     * Whether those who get it can choose by it what they get. Where nobody could reach the page on which they do, each is a
+     * message of its own, as one about a deal of its reader is.
+     */
+    boolean choosable(CrmKind kind) {
+        return AudienceService.toSeveral(kind) && address.pages().isPresent();
     }
 
     private UUID begin(Candidate candidate, CrmKind chosen, UUID template, SendingWishes wishes, Colleague by) {

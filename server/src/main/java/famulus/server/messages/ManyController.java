@@ -63,8 +63,9 @@ class ManyController {
      * Who gets a message.
      *
      * @param most so many drafts are begun at once at most
+     * @param choosable whether each message lets its reader choose what they get
      */
-    record ShownAudience(List<ShownCandidate> in, List<ShownLeftOut> out, int most) {}
+    record ShownAudience(List<ShownCandidate> in, List<ShownLeftOut> out, int most, boolean choosable) {}
 
     @PostMapping("/audience")
     ShownAudience audience(Colleague asking, @RequestBody Meant meant) {
@@ -77,7 +78,8 @@ class ManyController {
                                 one.reasons().stream().map(Reason::sentence).toList(),
                                 one.mayBePutBack()))
                         .toList(),
-                DraftsForMany.MOST);
+                DraftsForMany.MOST,
+                drafts.choosable(meant.choice().kind()));
     }
 
     record DraftsToBegin(Meant meant, UUID template) {}
