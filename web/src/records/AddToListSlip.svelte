@@ -35,7 +35,15 @@
     (
       await ask('post', '/api/lists/kept/{kind}', {
         params: { kind: choice.kind },
-        body: { name, condition: null, sort: null, descending: null, folder: null },
+        body: {
+          name,
+          condition: null,
+          sort: null,
+          descending: null,
+          folder: null,
+          base: null,
+          minus: null,
+        },
       })
     ).id;
 

@@ -11,6 +11,8 @@
   let {
     kind,
     condition,
+    base,
+    minus,
     sort,
     descending,
     over,
@@ -19,7 +21,12 @@
     onkept,
   }: {
     kind: Schemas['Choice']['kind'];
+    /** Empty for all that are on {@link base}. */
     condition: string;
+    /** A fixed list that all of them are on. */
+    base: string | null;
+    /** A list whose records are left out. */
+    minus: string | null;
     sort: string;
     descending: boolean;
     /** The list that was changed, where one may change it. */
@@ -60,7 +67,15 @@
     void keep(() =>
       ask('post', '/api/lists/kept/{kind}', {
         params: { kind },
-        body: { name, condition, sort, descending, folder: folder || null },
+        body: {
+          name,
+          condition: condition || null,
+          sort,
+          descending,
+          folder: folder || null,
+          base,
+          minus,
+        },
       }),
     );
   }
@@ -69,7 +84,10 @@
     keep(() =>
       ask('put', '/api/lists/{id}', {
         params: { id: list.id },
-        body: { version: list.version, list: { name: list.name, condition, sort, descending, folder: null } },
+        body: {
+          version: list.version,
+          list: { name: list.name, condition, sort, descending, folder: null, base: null, minus: null },
+        },
       }),
     );
 </script>
@@ -85,7 +103,7 @@
     <Field label="Name" bind:value={name} error={wrong.name} autocomplete="off" />
     <Choose label="In the folder" bind:value={folder} options={places(folders)} error={wrong.folder} />
     {#if chosen && !chosen.personal}<p class="soft">{chosen.sharing}.</p>{/if}
-    <p class="soft">The list is live: whoever fits the condition is on it.</p>
+    <p class="soft">The list is live: whoever fits is on it.</p>
     <Button main type="submit">Save list</Button>
   </form>
   {#if failed}<p class="failed" role="alert">{failed}</p>{/if}

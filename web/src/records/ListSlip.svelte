@@ -47,7 +47,7 @@
         params: { id: list.id },
         body: {
           version: list.version,
-          list: { name, condition: null, sort: null, descending: null, folder },
+          list: { name, condition: null, sort: null, descending: null, folder, base: null, minus: null },
         },
       });
       await onchanged();
@@ -81,7 +81,9 @@
 <Slip title={list.name} {anchor} {onclose}>
   <p>
     {#if list.live}
-      A live list: {list.kind}s whose {list.sentence}.
+      A live list: {list.kind}s{list.sentence ? ` whose ${list.sentence}` : ''}{list.base
+        ? ` who are on “${list.baseName || 'a list you don’t see'}”`
+        : ''}{list.minus ? `, leaving out those on “${list.minusName || 'a list you don’t see'}”` : ''}.
     {:else}
       A fixed list: {list.kind}s that were put on it by hand.
     {/if}

@@ -12,6 +12,7 @@
   import { Chosen } from './chosen.svelte';
   import ChosenFoot from './ChosenFoot.svelte';
   import ColumnsSlip from './ColumnsSlip.svelte';
+  import ListChanges from './ListChanges.svelte';
   import Interchange from './Interchange.svelte';
   import { Narrowing } from './narrowing.svelte';
   import RecordFinder from './RecordFinder.svelte';
@@ -48,7 +49,7 @@
   const narrowing = $derived(new Narrowing(kind));
   const chosen = new Chosen();
   /** What the lines depend on; what is chosen is chosen among them. */
-  const shown = $derived(`${kind} ${search} ${narrowing.listId} ${narrowing.typed}`);
+  const shown = $derived(`${kind} ${search} ${narrowing.listId} ${narrowing.minus} ${narrowing.typed}`);
   /** Changes when the lines have to be read again as they are. */
   let anew = $state(0);
   let choosingColumns = $state<HTMLElement | null>(null);
@@ -110,7 +111,16 @@
   async function load(from: number, most: number) {
     const { window, error: unsure } = await ask('get', '/api/lists/records/{kind}', {
       params: { kind },
-      query: { search, sort, descending, from, most, where: narrowing.typed, list: narrowing.listId },
+      query: {
+        search,
+        sort,
+        descending,
+        from,
+        most,
+        where: narrowing.typed,
+        list: narrowing.listId,
+        minus: narrowing.minus,
+      },
     });
     if (from === 0) {
       known = null;
@@ -127,7 +137,7 @@
     try {
       const { number } = await ask('get', '/api/lists/records/{kind}/count', {
         params: { kind },
-        query: { where: narrowing.typed, list: narrowing.listId },
+        query: { where: narrowing.typed, list: narrowing.listId, minus: narrowing.minus },
       });
       if (of !== shown) return;
       known = number;
@@ -191,6 +201,7 @@
           search,
           where: narrowing.typed,
           list: narrowing.listId || null,
+          minus: narrowing.minus || null,
         })}
         number={chosen.number(total)}
         {total}
@@ -224,6 +235,9 @@
           oncolumns={(event) =>
             (choosingColumns = choosingColumns ? null : (event.currentTarget as HTMLElement))}
         />
+        {#if narrowing.list}{#key `${narrowing.listId} ${anew}`}<ListChanges
+              list={narrowing.list}
+            />{/key}{/if}
       </div>
       <Ledger
         label={`${kind}s`}

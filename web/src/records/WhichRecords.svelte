@@ -77,7 +77,7 @@
         onchange={(condition) => void narrowing.change(condition)}
       />
       <span class="ways">
-        {#if narrowing.unkept}
+        {#if narrowing.unkept && narrowing.typed}
           <InlineButton onclick={(event) => (keeping = keeping ? null : anchor(event))}
             >save as a list…</InlineButton
           >
@@ -88,6 +88,33 @@
       </span>
     {:else if narrowing.fields.length && !narrowing.where}
       <InlineButton onclick={() => narrowing.begin()}>whose …</InlineButton>
+    {/if}
+    {#if list?.base}<span>who are on “{list.baseName || 'a list you don’t see'}”</span>{/if}
+    {#if list?.minus && !narrowing.minus}
+      <span>leaving out those on “{list.minusName || 'a list you don’t see'}”</span>
+    {:else if narrowing.simple.length && (narrowing.any || narrowing.minus)}
+      <span>
+        leaving out
+        <SmallSelect
+          word
+          aria-label="Whom the list leaves out"
+          style="max-width: 260px"
+          value={narrowing.minus}
+          onchange={(event) => narrowing.leaveOut(event.currentTarget.value)}
+        >
+          <option value=""
+            >{narrowing.kind === 'contact' || narrowing.kind === 'lead' ? 'nobody' : 'none'}</option
+          >
+          {#each narrowing.simple as one (one.id)}<option value={one.id}>those on “{one.name}”</option>{/each}
+        </SmallSelect>
+      </span>
+    {/if}
+    {#if narrowing.unkept && !narrowing.typed}
+      <span class="ways">
+        <InlineButton onclick={(event) => (keeping = keeping ? null : anchor(event))}
+          >save as a list…</InlineButton
+        >
+      </span>
     {/if}
   </div>
   {#if list && !list.live && list.mayChange && (list.kind === 'contact' || list.kind === 'lead')}
@@ -115,10 +142,12 @@
 {#if keeping}
   <KeepListSlip
     kind={narrowing.kind}
-    condition={narrowing.typed}
+    condition={narrowing.where}
+    base={list ? (list.live ? (list.base ?? null) : list.id) : null}
+    minus={narrowing.minus || list?.minus || null}
     {sort}
     {descending}
-    over={list?.live && list.mayChange ? list : null}
+    over={list?.live && list.mayChange && !narrowing.minus ? list : null}
     anchor={keeping}
     onclose={() => (keeping = null)}
     onkept={kept}

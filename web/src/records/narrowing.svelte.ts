@@ -33,9 +33,16 @@ export class Narrowing {
   readonly list = $derived(this.lists.find((one) => one.id === this.listId) ?? null);
   /** The condition that narrows, wherever it comes from. */
   readonly where = $derived(this.typed || (this.list?.live ? this.list.condition : ''));
-  /** Whether there is a condition that is not kept yet. */
-  readonly unkept = $derived(this.typed !== '' && this.typed !== this.list?.condition);
-  readonly any = $derived(this.listId !== '' || this.typed !== '');
+  /** The list whose records are left out, of the address; nothing for that of the list. */
+  readonly minus = $derived(String(searchParams.get('minus') ?? ''));
+  /** The lists whose records can be left out: those that are not made of others. */
+  readonly simple = $derived(this.lists.filter((one) => one.id !== this.listId && !one.minus && !one.base));
+  /** Whether there is something that is not kept yet. */
+  readonly unkept = $derived(
+    (this.typed !== '' && this.typed !== this.list?.condition) ||
+      (this.minus !== '' && (this.listId !== '' || this.typed !== '')),
+  );
+  readonly any = $derived(this.listId !== '' || this.typed !== '' || this.minus !== '');
 
   private async load() {
     try {
@@ -114,9 +121,15 @@ export class Narrowing {
     searchParams.delete('where');
   }
 
+  /** Leaves out those on a list; nobody when empty. */
+  leaveOut(list: string): void {
+    put('minus', list);
+  }
+
   choose(list: string): void {
     this.asked++;
     searchParams.delete('where');
+    searchParams.delete('minus');
     const chosen = this.lists.find((one) => one.id === list);
     put('list', list);
     put('by', chosen?.sort ?? '');

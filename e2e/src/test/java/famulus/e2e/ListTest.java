@@ -140,6 +140,48 @@ class ListTest extends BrowserTest {
     }
 
     @Test
+    void aListHasTheseWithoutThoseAndSaysWhyAndWhatHasChanged() {
+        Page page = openAs("Amos", "/people/contacts?where=contact.crop+is+%22cherry%22");
+        look(page);
+        String first = lines(page).first().textContent();
+        String second = lines(page).nth(1).textContent();
+        page.getByLabel(CHOOSE).nth(0).click();
+        button(page, "Add to a list…").click();
+        page.getByLabel("List", new Page.GetByLabelOptions().setExact(true)).selectOption("");
+        textbox(page, "Name of the list").fill("Has cherries already");
+        button(page, "Make it and add").click();
+        page.getByLabel("Whom the list leaves out")
+                .selectOption(new SelectOption().setLabel("those on “Has cherries already”"));
+        assertThat(lines(page).first()).hasText(second);
+        assertThat(page).hasURL(Pattern.compile("minus="));
+        button(page, "save as a list…").click();
+        textbox(page, "Name").fill("Cherries to come");
+        button(page, "Save list").click();
+        assertThat(which(page).locator("option:checked")).hasText("Cherries to come");
+        assertThat(page.getByText("leaving out those on “Has cherries already”"))
+                .isVisible();
+        assertThat(lines(page).first()).hasText(second);
+        String address = page.url();
+
+        // Why somebody is on a fixed list stands beside them.
+        which(page).selectOption(new SelectOption().setLabel("Has cherries already (1, fixed)"));
+        assertThat(page.getByText("Put on")).isVisible();
+        assertThat(page.getByText("5 May 2026 by Amos")).isVisible();
+        page.getByLabel(CHOOSE).first().click();
+        button(page, "Remove from this list").click();
+        assertThat(page.getByText("Nobody is on this list yet.")).isVisible();
+
+        page.navigate(address);
+        assertThat(page.getByText(Pattern.compile("Since you looked on 5 May( 2026)?: 1 \\(" + first + "\\) came\\.")))
+                .isVisible();
+        button(page, "seen").click();
+        assertThat(page.getByText("Since you looked")).hasCount(0);
+        page.reload();
+        look(page);
+        assertThat(page.getByText("Since you looked")).hasCount(0);
+    }
+
+    @Test
     void aFieldIsSetForAllThatAreChosenAndTakenBack() {
         Page page = openAs("Signe", "/people/leads");
         look(page);

@@ -13,8 +13,13 @@ create table record_list (
   changed_at timestamp(3) with time zone not null,
   -- How many records a fixed list has; kept with them.
   members    integer default 0 not null,
-  deleted_at timestamp(3) with time zone
+  deleted_at timestamp(3) with time zone,
+  -- A list whose records are left out, and a fixed one that all are on; neither is made of others itself.
+  minus_id   uuid references record_list (id) on delete set null,
+  base_id    uuid references record_list (id) on delete set null
 );
+create index record_list_minus on record_list (minus_id);
+create index record_list_base on record_list (base_id);
 create index record_list_kind on record_list (kind, name, id);
 create index record_list_folder on record_list (folder_id);
 create index record_list_deleted on record_list (deleted_at);
@@ -26,6 +31,15 @@ create table record_list_member (
   by_id     uuid not null references colleague (id),
   at        timestamp(3) with time zone not null,
   primary key (list_id, record_id)
+);
+
+-- What was on a list when somebody looked at it last, so that they can be told what has changed.
+create table record_list_look (
+  list_id      uuid not null references record_list (id) on delete cascade,
+  colleague_id uuid not null references colleague (id),
+  at           timestamp(3) with time zone not null,
+  members      varchar(200000) not null,
+  primary key (list_id, colleague_id)
 );
 
 -- A field that was set for many records at once, and what each had before; kept for a day so that it can be taken back.

@@ -99,6 +99,7 @@ public abstract class ServerTest {
     protected void startFromNothing() {
         sql.execute("set referential_integrity false");
         for (String table : List.of(
+                "record_list_look",
                 "record_list_member",
                 "record_list",
                 "field_change_before",

@@ -2,18 +2,27 @@ package famulus.server.lists;
 
 import famulus.core.condition.Condition;
 import famulus.server.lists.RecordFilterService.Filtered;
+import famulus.server.lists.RecordFilterService.Wanted;
+import famulus.server.lists.RecordFilterService.Without;
 import famulus.server.lists.RecordLists.ShownList;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
+import famulus.server.records.CrmRecord;
 import famulus.server.records.RecordListService;
+import famulus.server.records.RecordListService.LedgerColumn;
+import famulus.server.records.RecordListService.LedgerLine;
 import famulus.server.records.RecordListService.LedgerPart;
 import famulus.server.records.RecordListService.LedgerWindow;
 import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -22,6 +31,11 @@ import org.springframework.stereotype.Service;
 /** What is shown of a list that a condition or a kept list narrows, and which of its records somebody has chosen. */
 @Service
 public class ChosenRecords {
+    /** So many can be looked through for what has changed. */
+    private static final int MOST_COMPARED = 5_000;
+
+    private static final int MOST_NAMED = 20;
+
     private final RecordFilterService filters;
     private final ConditionService conditions;
     private final RecordLists lists;
@@ -47,8 +61,15 @@ public class ChosenRecords {
      * @param search beginnings of words; may be empty
      * @param where a condition in its written form; empty for none, and for that of a live list
      * @param list a list that is kept; null for none
+     * @param minus a list whose records are left out; null for none but those that the kept list leaves out
      */
-    public record Narrowed(String search, String where, @Schema(nullable = true) UUID list) {}
+    public record Narrowed(
+            String search, String where, @Schema(nullable = true) UUID list, @Schema(nullable = true) UUID minus) {
+        /** All that a condition and a kept list leave. */
+        public Narrowed(String search, String where, UUID list) {
+            this(search, where, list, null);
+        }
+    }
 
     /**
      * Records that somebody has chosen in a list.
@@ -75,7 +96,82 @@ public class ChosenRecords {
         int error = known || window.total() != filtered.get().counted().holds()
                 ? 0
                 : filtered.get().counted().error();
-        return new NarrowedWindow(window, error);
+        return new NarrowedWindow(why(narrowed, window, asking), error);
+    }
+
+    /** Of a fixed list, with who put each onto it and when; why something is on a live one is its condition. */
+    private LedgerWindow why(Narrowed narrowed, LedgerWindow window, Colleague asking) {
+        Optional<ShownList> fixed = Optional.ofNullable(narrowed.list())
+                .map(id -> lists.list(id, asking))
+                .filter(one -> !one.live());
+        if (fixed.isEmpty()) {
+            return window;
+        }
+        Map<UUID, String> put = lists.put(
+                fixed.get().id(), window.lines().stream().map(LedgerLine::id).toList());
+        List<LedgerColumn> columns = new ArrayList<>(window.columns());
+        columns.add(new LedgerColumn("put_on", "Put on", false, false));
+        return new LedgerWindow(
+                window.total(),
+                window.more(),
+                columns,
+                window.lines().stream()
+                        .map(line -> {
+                            List<String> cells = new ArrayList<>(line.cells());
+                            cells.add(put.getOrDefault(line.id(), ""));
+                            return new LedgerLine(line.id(), cells);
+                        })
+                        .toList());
+    }
+
+    /**
+     * What has changed on a list since somebody looked last.
+     *
+     * @param since when that was; null where they never did, and where the list has more than 5,000 records
+     * @param came how many are on it now that were not, with the names of some
+     * @param went how many were on it that are not
+     */
+    public record ListChanges(
+            @Schema(nullable = true) Instant since,
+            int came,
+            List<String> cameNames,
+            int went,
+            List<String> wentNames) {
+        static final ListChanges NONE = new ListChanges(null, 0, List.of(), 0, List.of());
+    }
+
+    /** What has changed on a list since somebody looked last. */
+    public ListChanges changes(UUID id, Colleague asking) {
+        ShownList list = lists.list(id, asking);
+        Optional<Set<UUID>> now = members(list, asking);
+        return now.flatMap(members -> lists.looked(id, asking).map(look -> {
+                    Set<UUID> came = new LinkedHashSet<>(members);
+                    came.removeAll(look.members());
+                    Set<UUID> went = new LinkedHashSet<>(look.members());
+                    went.removeAll(members);
+                    return new ListChanges(
+                            look.at(), came.size(), names(list.kind(), came), went.size(), names(list.kind(), went));
+                }))
+                .orElse(ListChanges.NONE);
+    }
+
+    /** Somebody has looked at a list as it is now. */
+    public void look(UUID id, Colleague asking) {
+        ShownList list = lists.list(id, asking);
+        members(list, asking).ifPresent(members -> lists.look(id, members, asking));
+    }
+
+    private Optional<Set<UUID>> members(ShownList list, Colleague asking) {
+        return filtered(list.kind(), new Narrowed("", "", list.id()), asking)
+                .flatMap(one -> one.gathered(MOST_COMPARED));
+    }
+
+    private List<String> names(CrmKind kind, Set<UUID> some) {
+        List<UUID> first = some.stream().limit(MOST_NAMED).toList();
+        return records.all(kind, first).values().stream()
+                .map(CrmRecord::name)
+                .sorted()
+                .toList();
     }
 
     /** How many there are exactly, however many; words that are looked for don't count. */
@@ -91,14 +187,18 @@ public class ChosenRecords {
             throw Refusal.missing("This list");
         }
         RecordScope scope = new RecordScope(kind);
-        String where =
-                narrowed.where().isBlank() ? list.map(ShownList::condition).orElse("") : narrowed.where();
-        Optional<Condition> condition =
-                where.isBlank() ? Optional.empty() : Optional.of(conditions.sound(scope, where, asking));
-        Optional<UUID> fixed = list.filter(one -> !one.live()).map(ShownList::id);
-        return condition.isEmpty() && fixed.isEmpty()
+        Optional<Condition> typed = narrowed.where().isBlank()
                 ? Optional.empty()
-                : Optional.of(filters.filtered(scope, condition, fixed, asking));
+                : Optional.of(conditions.sound(scope, narrowed.where(), asking));
+        list.filter(one -> typed.isEmpty() && !one.condition().isEmpty())
+                .ifPresent(one -> conditions.sound(scope, one.condition(), asking));
+        Wanted wanted = list.map(one -> lists.wanted(one, typed, asking))
+                .orElseGet(() -> new Wanted(typed, Optional.empty(), Optional.empty()));
+        Optional<Without> out = Optional.ofNullable(narrowed.minus()).map(minus -> lists.leftOut(minus, kind, asking));
+        Wanted all = new Wanted(wanted.condition(), wanted.list(), out.or(wanted::without));
+        return all.equals(new Wanted(Optional.empty(), Optional.empty(), Optional.empty()))
+                ? Optional.empty()
+                : Optional.of(filters.filtered(scope, all, asking));
     }
 
     /**

@@ -1,6 +1,7 @@
 package famulus.server.lists;
 
 import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.ListChanges;
 import famulus.server.lists.ChosenRecords.Narrowed;
 import famulus.server.lists.ChosenRecords.NarrowedWindow;
 import famulus.server.lists.ConditionService.Asked;
@@ -111,11 +112,12 @@ class ListController {
             @RequestParam(defaultValue = "") String search,
             @RequestParam(defaultValue = "") String where,
             @RequestParam(required = false) UUID list,
+            @RequestParam(required = false) UUID minus,
             @RequestParam(defaultValue = "") String sort,
             @RequestParam(defaultValue = "false") boolean descending,
             @RequestParam(defaultValue = "0") int from,
             @RequestParam(defaultValue = "100") int most) {
-        return chosen.lines(kind, new Narrowed(search, where, list), sort, descending, from, most, asking);
+        return chosen.lines(kind, new Narrowed(search, where, list, minus), sort, descending, from, most, asking);
     }
 
     /** How many records a list has that is narrowed, exactly. */
@@ -124,8 +126,9 @@ class ListController {
             Colleague asking,
             @PathVariable CrmKind kind,
             @RequestParam(defaultValue = "") String where,
-            @RequestParam(required = false) UUID list) {
-        return new ListCount(chosen.exactly(kind, new Narrowed("", where, list), asking));
+            @RequestParam(required = false) UUID list,
+            @RequestParam(required = false) UUID minus) {
+        return new ListCount(chosen.exactly(kind, new Narrowed("", where, list, minus), asking));
     }
 
     /** The lists of a kind that are kept. */
@@ -142,6 +145,18 @@ class ListController {
     @GetMapping("/{id}")
     ShownList list(Colleague asking, @PathVariable UUID id) {
         return lists.list(id, asking);
+    }
+
+    /** What has changed on a list since whoever asks looked at it last. */
+    @GetMapping("/{id}/changes")
+    ListChanges changes(Colleague asking, @PathVariable UUID id) {
+        return chosen.changes(id, asking);
+    }
+
+    /** Whoever asks has looked at a list as it is now. */
+    @PostMapping("/{id}/look")
+    void look(Colleague asking, @PathVariable UUID id) {
+        chosen.look(id, asking);
     }
 
     @PutMapping("/{id}")

@@ -82,36 +82,78 @@ public class RecordFilterService {
      * @param asking who looks at the list, whose own details the condition may name
      */
     public Filtered filtered(RecordScope scope, Condition condition, Colleague asking) {
-        return filtered(scope, Optional.of(condition), Optional.empty(), asking);
+        return filtered(scope, Wanted.of(condition), asking);
     }
 
     /**
-     * The records a condition holds for that are on a fixed list.
+     * Which records are wanted.
      *
-     * @param condition nothing for all that are on the list
-     * @param list nothing for all that the condition holds for
+     * @param condition nothing for all
+     * @param list a fixed list that they are on; nothing for any
+     * @param without those that are left out of them; nothing for none
      */
-    Filtered filtered(RecordScope scope, Optional<Condition> condition, Optional<UUID> list, Colleague asking) {
-        AskedRecords all = records(scope, asking, Portion.ALL);
-        Optional<Sql> where = condition.isEmpty() ? Optional.of(Sql.TRUE) : compiled.of(condition.get(), all);
-        if (where.isPresent()) {
-            return new InSql(scope, condition, list, asking, all, on(list, all, where.get()));
+    record Wanted(Optional<Condition> condition, Optional<UUID> list, Optional<Without> without) {
+        static Wanted of(Condition condition) {
+            return new Wanted(Optional.of(condition), Optional.empty(), Optional.empty());
         }
-        Set<UUID> judged = judged(scope, condition.orElseThrow(), asking);
-        return new Judged(
-                list.isEmpty()
-                        ? judged
-                        : filtered(scope, Optional.empty(), list, asking).among(judged),
-                total(scope));
+
+        private Wanted onList() {
+            return new Wanted(Optional.empty(), list, without);
+        }
+    }
+
+    /**
+     * Records that are left out: those a condition holds for, or those on a fixed list.
+     *
+     * @param name of the list they are on
+     */
+    record Without(String name, Optional<Condition> condition, UUID list) {}
+
+    /** The records that are wanted. */
+    Filtered filtered(RecordScope scope, Wanted wanted, Colleague asking) {
+        AskedRecords all = records(scope, asking, Portion.ALL);
+        Optional<Sql> where = said(wanted, all);
+        if (where.isPresent()) {
+            return new InSql(scope, wanted, asking, all, where.get());
+        }
+        Set<UUID> judged = judged(scope, wanted.condition().orElseThrow(), asking);
+        boolean narrower = wanted.list().isPresent() || wanted.without().isPresent();
+        return new Judged(narrower ? filtered(scope, wanted.onList(), asking).among(judged) : judged, total(scope));
+    }
+
+    /** What is wanted as SQL over some records; nothing where its condition has to be worked out for each. */
+    private Optional<Sql> said(Wanted wanted, AskedRecords records) {
+        Optional<Sql> where = wanted.condition().isEmpty()
+                ? Optional.of(Sql.TRUE)
+                : compiled.of(wanted.condition().get(), records);
+        return where.map(one -> on(wanted.list(), records, one)).map(one -> without(wanted.without(), records, one));
     }
 
     private static Sql on(Optional<UUID> list, AskedRecords records, Sql where) {
-        return list.map(id -> Sql.put(
-                        "(exists (select 1 from record_list_member rm where rm.record_id = " + records.record()
-                                + " and rm.list_id = %s) and %s)",
-                        Sql.of("?", id),
-                        where))
+        return list.map(id -> Sql.put("(%s and %s)", onList(id, records), where))
                 .orElse(where);
+    }
+
+    private static Sql onList(UUID list, AskedRecords records) {
+        return Sql.put(
+                "exists (select 1 from record_list_member rm where rm.record_id = " + records.record()
+                        + " and rm.list_id = %s)",
+                Sql.of("?", list));
+    }
+
+    private Sql without(Optional<Without> without, AskedRecords records, Sql where) {
+        if (without.isEmpty()) {
+            return where;
+        }
+        Without out = without.get();
+        Sql those = out.condition().isEmpty()
+                ? onList(out.list(), records)
+                : compiled.of(out.condition().get(), records)
+                        .orElseThrow(() -> Refusal.field(
+                                "minus",
+                                "“" + out.name()
+                                        + "” can’t be left out: its condition has to be worked out for each one."));
+        return Sql.put("(%s and (%s) is not true)", where, those);
     }
 
     /** Lets a condition through that can be worked out for the records of a list, in SQL or for each of few people. */
@@ -157,23 +199,15 @@ public class RecordFilterService {
     /** What SQL can say. */
     private final class InSql implements Filtered {
         private final RecordScope scope;
-        private final Optional<Condition> condition;
-        private final Optional<UUID> list;
+        private final Wanted wanted;
         private final Colleague asking;
         private final AskedRecords all;
         private final Sql where;
         private Counted counted;
 
-        InSql(
-                RecordScope scope,
-                Optional<Condition> condition,
-                Optional<UUID> list,
-                Colleague asking,
-                AskedRecords all,
-                Sql where) {
+        InSql(RecordScope scope, Wanted wanted, Colleague asking, AskedRecords all, Sql where) {
             this.scope = scope;
-            this.condition = condition;
-            this.list = list;
+            this.wanted = wanted;
             this.asking = asking;
             this.all = all;
             this.where = where;
@@ -194,7 +228,7 @@ public class RecordFilterService {
         public Counted counted() {
             if (counted == null) {
                 int of = total(scope);
-                counted = of <= Sampling.FEW || list.isPresent() ? countedExactly() : estimated(of);
+                counted = of <= Sampling.FEW || wanted.list().isPresent() ? countedExactly() : estimated(of);
             }
             return counted;
         }
@@ -202,7 +236,7 @@ public class RecordFilterService {
         private Counted estimated(int of) {
             Portion some = Portion.some(Sampling.SAMPLE);
             AskedRecords sample = records(scope, asking, some);
-            Sql holding = compiled.of(condition.orElseThrow(), sample).orElseThrow();
+            Sql holding = said(wanted, sample).orElseThrow();
             int holds = count(Sql.put("select count(*) %s where %s", sample.from(), holding));
             Sampling sampling = new Sampling(Map.of(scope.kind(), of), Sampling.SAMPLE);
             Estimate estimate = sampling.estimate(Map.of(scope.kind(), Sampling.SAMPLE), Map.of(scope.kind(), holds));

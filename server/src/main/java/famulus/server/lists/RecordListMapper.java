@@ -6,6 +6,8 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Arg;
+import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -29,16 +31,23 @@ interface RecordListMapper {
             int version,
             Instant changedAt,
             int members,
-            Instant deletedAt) {
+            Instant deletedAt,
+            UUID minusId,
+            UUID baseId) {
         boolean live() {
-            return condition != null;
+            return condition != null || baseId != null;
+        }
+
+        /** Whether it is made of other lists. */
+        boolean combined() {
+            return minusId != null || baseId != null;
         }
     }
 
     String COLUMNS =
             """
             select l.id, l.kind, l.name, l.condition, l.sorted_by, l.descending, l.folder_id, l.owner_id, l.version,
-                   l.changed_at, l.members, l.deleted_at
+                   l.changed_at, l.members, l.deleted_at, l.minus_id, l.base_id
             from record_list l
             """;
 
@@ -72,16 +81,16 @@ interface RecordListMapper {
     @Insert(
             """
             insert into record_list (id, kind, name, condition, sorted_by, descending, folder_id, owner_id, version,
-              changed_at)
+              changed_at, minus_id, base_id)
             values (#{id}, #{kind}, #{name}, #{condition}, #{sortedBy}, #{descending}, #{folderId}, #{ownerId},
-              #{version}, #{changedAt})
+              #{version}, #{changedAt}, #{minusId}, #{baseId})
             """)
     void insert(ListRow list);
 
     @Update(
             """
             update record_list set name = #{name}, condition = #{condition}, sorted_by = #{sortedBy},
-              descending = #{descending}, folder_id = #{folderId}, version = #{version} + 1, changed_at = #{changedAt}
+              descending = #{descending}, folder_id = #{folderId}, version = #{version} + 1, changed_at = #{changedAt}, minus_id = #{minusId}
             where id = #{id} and version = #{version}
             """)
     int update(ListRow list);
@@ -110,4 +119,37 @@ interface RecordListMapper {
 
     @Update("update record_list set members = members + #{by}, changed_at = #{at} where id = #{id}")
     void count(@Param("id") UUID id, @Param("by") int by, @Param("at") Instant at);
+
+    /** The lists that are made of one. Leans on record_list_minus and record_list_base. */
+    @Select(COLUMNS + "where (l.minus_id = #{id} or l.base_id = #{id}) and l.deleted_at is null order by l.name, l.id")
+    List<ListRow> madeOf(UUID id);
+
+    /** Who put a record onto a fixed list, by first name, and when. */
+    record PutRow(UUID recordId, UUID byId, Instant at) {}
+
+    @Select(
+            """
+            select m.record_id, m.by_id, m.at
+            from unnest(#{records,typeHandler=famulus.server.platform.IdentifiersTypeHandler}) as wanted(id)
+            join record_list_member m on m.list_id = #{list} and m.record_id = wanted.id
+            """)
+    List<PutRow> puts(@Param("list") UUID list, @Param("records") Collection<UUID> records);
+
+    /** What was on a list when somebody looked at it last: identifiers, parted by blanks. */
+    record LookRow(Instant at, String members) {}
+
+    @ConstructorArgs({@Arg(column = "at", javaType = Instant.class), @Arg(column = "members", javaType = String.class)})
+    @Select("select at, members from record_list_look where list_id = #{list} and colleague_id = #{who}")
+    Optional<LookRow> look(@Param("list") UUID list, @Param("who") UUID who);
+
+    @Insert(
+            """
+            merge into record_list_look (list_id, colleague_id, at, members) key (list_id, colleague_id)
+            values (#{list}, #{who}, #{at}, #{members})
+            """)
+    void looked(
+            @Param("list") UUID list,
+            @Param("who") UUID who,
+            @Param("at") Instant at,
+            @Param("members") String members);
 }

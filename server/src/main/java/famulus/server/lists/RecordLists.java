@@ -7,7 +7,10 @@ import famulus.server.folders.FolderNames;
 import famulus.server.folders.FolderRights;
 import famulus.server.folders.FolderService;
 import famulus.server.folders.FolderService.FolderToRemove;
+import famulus.server.lists.RecordFilterService.Wanted;
+import famulus.server.lists.RecordFilterService.Without;
 import famulus.server.lists.RecordListMapper.ListRow;
+import famulus.server.lists.RecordListMapper.PutRow;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
@@ -17,13 +20,19 @@ import famulus.server.team.TeamService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
 import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -79,6 +88,10 @@ public class RecordLists {
      * @param condition in its written form; empty for a fixed list
      * @param sentence the condition in words; empty for a fixed list
      * @param members how many records a fixed list has; 0 for a live one
+     * @param base a fixed list that all of them are on; null for none
+     * @param baseName empty for none, and for one that whoever asks does not see
+     * @param minus a list whose records are left out; null for none
+     * @param minusName likewise
      * @param folder where it lies
      * @param folderName empty for somebody's own folder
      * @param owner whose it is, by first name
@@ -94,6 +107,10 @@ public class RecordLists {
             String sort,
             boolean descending,
             int members,
+            @Schema(nullable = true) UUID base,
+            String baseName,
+            @Schema(nullable = true) UUID minus,
+            String minusName,
             UUID folder,
             String folderName,
             String owner,
@@ -106,13 +123,17 @@ public class RecordLists {
      *
      * @param condition its written form; null for a fixed list, and to leave it as it is
      * @param folder null for the folder of whoever makes it, and to leave it where it is
+     * @param base a fixed list that all of them are on; null for none
+     * @param minus a list whose records are left out; null for none
      */
     public record TypedList(
             String name,
             @Schema(nullable = true) String condition,
             @Schema(nullable = true) String sort,
             @Schema(nullable = true) Boolean descending,
-            @Schema(nullable = true) UUID folder) {}
+            @Schema(nullable = true) UUID folder,
+            @Schema(nullable = true) UUID base,
+            @Schema(nullable = true) UUID minus) {}
 
     /** The lists of a kind that somebody sees, by name. */
     public List<ShownList> all(CrmKind kind, Colleague asking) {
@@ -140,13 +161,17 @@ public class RecordLists {
                 kind,
                 row.name(),
                 row.live(),
-                row.live() ? row.condition() : "",
-                row.live()
+                row.condition() == null ? "" : row.condition(),
+                row.condition() != null
                         ? new RecordScope(kind).words(catalogues.catalogue()).of(conditions.parsed(row.condition()))
                         : "",
                 row.sortedBy(),
                 row.descending(),
                 row.members(),
+                row.baseId(),
+                nameOf(row.baseId(), asking),
+                row.minusId(),
+                nameOf(row.minusId(), asking),
                 row.folderId(),
                 folderNames.getOrDefault(row.folderId(), ""),
                 Optional.ofNullable(owners.get(row.ownerId()))
@@ -155,6 +180,50 @@ public class RecordLists {
                 row.ownerId().equals(asking.id()),
                 rights.mayChange(row, asking),
                 row.version());
+    }
+
+    private String nameOf(UUID list, Colleague asking) {
+        return Optional.ofNullable(list)
+                .flatMap(mapper::byId)
+                .filter(row -> rights.maySee(row, asking))
+                .map(ListRow::name)
+                .orElse("");
+    }
+
+    /**
+     * What a list has, whoever may see the lists it is made of: what it leaves out is left out for all who see it.
+     *
+     * @param where a condition in the place of its own; nothing for its own
+     */
+    Wanted wanted(ShownList list, Optional<Condition> where, Colleague asking) {
+        Optional<Condition> condition = where.or(
+                () -> list.condition().isEmpty() ? Optional.empty() : Optional.of(conditions.parsed(list.condition())));
+        Optional<UUID> fixed = list.live() ? Optional.ofNullable(list.base()) : Optional.of(list.id());
+        return new Wanted(condition, fixed, Optional.ofNullable(list.minus()).map(this::without));
+    }
+
+    private Without without(UUID minus) {
+        ListRow row = there(mapper.byId(minus))
+                .orElseThrow(() -> Refusal.because(
+                        "minus-missing",
+                        "The list that is left out of this one is missing. Save the list anew without it."));
+        return new Without(row.name(), Optional.ofNullable(row.condition()).map(conditions::parsed), row.id());
+    }
+
+    /** A list that is left out of others; refused where it is made of others itself. */
+    Without leftOut(UUID minus, CrmKind kind, Colleague asking) {
+        simple(minus, kind, "minus", asking);
+        return without(minus);
+    }
+
+    private void simple(UUID list, CrmKind kind, String field, Colleague asking) {
+        ListRow row = rights.mustBeSeen(there(mapper.byId(list)), asking);
+        if (!row.kind().equals(kind.word())) {
+            throw Refusal.field(field, "“" + row.name() + "” is a list of " + row.kind() + "s.");
+        }
+        if (row.combined()) {
+            throw Refusal.field(field, "“" + row.name() + "” is made of other lists. Choose one that is not.");
+        }
     }
 
     private static Optional<ListRow> there(Optional<ListRow> list) {
@@ -166,11 +235,20 @@ public class RecordLists {
     public ShownList add(CrmKind kind, TypedList typed, Colleague by) {
         UUID folder = typed.folder() == null ? folders.personal(by.id()) : typed.folder();
         folderService.mustMay(Right.CHANGE, folder, by);
+        Optional.ofNullable(typed.minus()).ifPresent(minus -> simple(minus, kind, "minus", by));
+        Optional.ofNullable(typed.base()).ifPresent(base -> simple(base, kind, "base", by));
+        boolean withoutCondition =
+                typed.condition() == null || typed.condition().isBlank();
+        if (typed.minus() != null && typed.base() == null && withoutCondition) {
+            throw Refusal.field("minus", "Say whose records the list is to have first.");
+        }
         ListRow row = new ListRow(
                 ids.next(),
                 kind.word(),
                 name(typed.name()),
-                typed.condition() == null ? null : sound(kind, typed.condition(), by),
+                typed.condition() == null || typed.base() != null && withoutCondition
+                        ? null
+                        : sound(kind, typed.condition(), by),
                 sort(typed.sort()),
                 Boolean.TRUE.equals(typed.descending()),
                 folder,
@@ -178,7 +256,9 @@ public class RecordLists {
                 1,
                 clock.instant(),
                 0,
-                null);
+                null,
+                typed.minus(),
+                typed.base());
         refuseTaken(row);
         mapper.insert(row);
         return list(row.id(), by);
@@ -208,7 +288,9 @@ public class RecordLists {
                 version,
                 clock.instant(),
                 before.members(),
-                null);
+                null,
+                before.minusId(),
+                before.baseId());
         refuseTaken(row);
         if (mapper.update(row) == 0) {
             throw Refusal.changedMeanwhile("Somebody else has changed this list. Open it again.");
@@ -243,6 +325,17 @@ public class RecordLists {
     @Transactional
     public void delete(UUID id, Colleague by) {
         ListRow row = rights.mustBeChangeable(there(mapper.byId(id)), by);
+        List<ListRow> madeOfIt = mapper.madeOf(id);
+        if (!madeOfIt.isEmpty()) {
+            String names = madeOfIt.stream()
+                    .filter(one -> rights.maySee(one, by))
+                    .map(one -> "“" + one.name() + "”")
+                    .collect(Collectors.joining(", "));
+            throw Refusal.because(
+                    "in-use",
+                    (names.isEmpty() ? "A list that you don’t see" : names)
+                            + " is made of this list. Delete that first.");
+        }
         mapper.erase(clock.instant().minus(IN_BIN));
         mapper.delete(row.id(), clock.instant());
     }
@@ -275,6 +368,40 @@ public class RecordLists {
         int taken = records.stream().mapToInt(record -> mapper.take(id, record)).sum();
         mapper.count(id, -taken, clock.instant());
         return taken;
+    }
+
+    /** Who put some records onto a fixed list, and when, in words; those that are not on it are left out. */
+    Map<UUID, String> put(UUID id, Collection<UUID> records) {
+        Map<UUID, Colleague> by = team.all().stream().collect(Collectors.toMap(Colleague::id, Function.identity()));
+        DateTimeFormatter day = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK);
+        return mapper.puts(id, records).stream()
+                .collect(Collectors.toMap(
+                        PutRow::recordId,
+                        row -> row.at().atZone(team.house().zone()).format(day) + " by "
+                                + Optional.ofNullable(by.get(row.byId()))
+                                        .map(Colleague::firstName)
+                                        .orElse("somebody")));
+    }
+
+    /** What was on a list when somebody looked at it last. */
+    record Look(Instant at, Set<UUID> members) {}
+
+    Optional<Look> looked(UUID id, Colleague asking) {
+        return mapper.look(id, asking.id())
+                .map(row -> new Look(
+                        row.at(),
+                        Stream.of(row.members().split(" "))
+                                .filter(one -> !one.isEmpty())
+                                .map(UUID::fromString)
+                                .collect(Collectors.toCollection(LinkedHashSet::new))));
+    }
+
+    void look(UUID id, Set<UUID> members, Colleague asking) {
+        mapper.looked(
+                id,
+                asking.id(),
+                clock.instant(),
+                members.stream().map(UUID::toString).collect(Collectors.joining(" ")));
     }
 
     /** Refused where a list does not have records of a kind. */
