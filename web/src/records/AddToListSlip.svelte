@@ -43,6 +43,8 @@
           folder: null,
           base: null,
           minus: null,
+          deals: null,
+          role: null,
         },
       })
     ).id;

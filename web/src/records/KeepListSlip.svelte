@@ -13,6 +13,8 @@
     condition,
     base,
     minus,
+    deals,
+    role,
     sort,
     descending,
     over,
@@ -27,6 +29,9 @@
     base: string | null;
     /** A list whose records are left out. */
     minus: string | null;
+    /** A list of deals whose contacts they are, and what they are to these. */
+    deals: string | null;
+    role: string | null;
     sort: string;
     descending: boolean;
     /** The list that was changed, where one may change it. */
@@ -75,6 +80,8 @@
           folder: folder || null,
           base,
           minus,
+          deals,
+          role,
         },
       }),
     );
@@ -86,7 +93,17 @@
         params: { id: list.id },
         body: {
           version: list.version,
-          list: { name: list.name, condition, sort, descending, folder: null, base: null, minus: null },
+          list: {
+            name: list.name,
+            condition,
+            sort,
+            descending,
+            folder: null,
+            base: null,
+            minus: null,
+            deals: null,
+            role: null,
+          },
         },
       }),
     );

@@ -47,7 +47,17 @@
         params: { id: list.id },
         body: {
           version: list.version,
-          list: { name, condition: null, sort: null, descending: null, folder, base: null, minus: null },
+          list: {
+            name,
+            condition: null,
+            sort: null,
+            descending: null,
+            folder,
+            base: null,
+            minus: null,
+            deals: null,
+            role: null,
+          },
         },
       });
       await onchanged();
@@ -83,6 +93,8 @@
     {#if list.live}
       A live list: {list.kind}s{list.sentence ? ` whose ${list.sentence}` : ''}{list.base
         ? ` who are on “${list.baseName || 'a list you don’t see'}”`
+        : ''}{list.deals
+        ? ` on the deals of “${list.dealsName || 'a list you don’t see'}”${list.role ? `, in the role “${list.role}”` : ''}`
         : ''}{list.minus ? `, leaving out those on “${list.minusName || 'a list you don’t see'}”` : ''}.
     {:else}
       A fixed list: {list.kind}s that were put on it by hand.

@@ -49,7 +49,9 @@
   const narrowing = $derived(new Narrowing(kind));
   const chosen = new Chosen();
   /** What the lines depend on; what is chosen is chosen among them. */
-  const shown = $derived(`${kind} ${search} ${narrowing.listId} ${narrowing.minus} ${narrowing.typed}`);
+  const shown = $derived(
+    `${kind} ${search} ${narrowing.listId} ${narrowing.minus} ${narrowing.deals} ${narrowing.role} ${narrowing.typed}`,
+  );
   /** Changes when the lines have to be read again as they are. */
   let anew = $state(0);
   let choosingColumns = $state<HTMLElement | null>(null);
@@ -120,6 +122,8 @@
         where: narrowing.typed,
         list: narrowing.listId,
         minus: narrowing.minus,
+        deals: narrowing.deals,
+        role: narrowing.role,
       },
     });
     if (from === 0) {
@@ -137,7 +141,13 @@
     try {
       const { number } = await ask('get', '/api/lists/records/{kind}/count', {
         params: { kind },
-        query: { where: narrowing.typed, list: narrowing.listId, minus: narrowing.minus },
+        query: {
+          where: narrowing.typed,
+          list: narrowing.listId,
+          minus: narrowing.minus,
+          deals: narrowing.deals,
+          role: narrowing.role,
+        },
       });
       if (of !== shown) return;
       known = number;
@@ -202,6 +212,8 @@
           where: narrowing.typed,
           list: narrowing.listId || null,
           minus: narrowing.minus || null,
+          deals: narrowing.deals || null,
+          role: narrowing.role || null,
         })}
         number={chosen.number(total)}
         {total}

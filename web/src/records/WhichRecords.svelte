@@ -89,6 +89,40 @@
     {:else if narrowing.fields.length && !narrowing.where}
       <InlineButton onclick={() => narrowing.begin()}>whose …</InlineButton>
     {/if}
+    {#if list?.deals && !narrowing.deals}
+      <span
+        >on the deals of “{list.dealsName || 'a list you don’t see'}”{list.role
+          ? `, in the role “${list.role}”`
+          : ''}</span
+      >
+    {:else if narrowing.dealLists.length}
+      <span>
+        on
+        <SmallSelect
+          word
+          aria-label="On which deals"
+          style="max-width: 260px"
+          value={narrowing.deals}
+          onchange={(event) => narrowing.onDeals(event.currentTarget.value, narrowing.role)}
+        >
+          <option value="">any deal or none</option>
+          {#each narrowing.dealLists as one (one.id)}<option value={one.id}>the deals of “{one.name}”</option
+            >{/each}
+        </SmallSelect>
+        {#if narrowing.deals}
+          in
+          <SmallSelect
+            word
+            aria-label="In which role"
+            value={narrowing.role}
+            onchange={(event) => narrowing.onDeals(narrowing.deals, event.currentTarget.value)}
+          >
+            <option value="">any role</option>
+            {#each narrowing.roles as role (role)}<option value={role}>the role “{role}”</option>{/each}
+          </SmallSelect>
+        {/if}
+      </span>
+    {/if}
     {#if list?.base}<span>who are on “{list.baseName || 'a list you don’t see'}”</span>{/if}
     {#if list?.minus && !narrowing.minus}
       <span>leaving out those on “{list.minusName || 'a list you don’t see'}”</span>
@@ -145,9 +179,11 @@
     condition={narrowing.where}
     base={list ? (list.live ? (list.base ?? null) : list.id) : null}
     minus={narrowing.minus || list?.minus || null}
+    deals={narrowing.deals || list?.deals || null}
+    role={narrowing.deals ? narrowing.role : (list?.role ?? null)}
     {sort}
     {descending}
-    over={list?.live && list.mayChange && !narrowing.minus ? list : null}
+    over={list?.live && list.mayChange && !narrowing.minus && !narrowing.deals ? list : null}
     anchor={keeping}
     onclose={() => (keeping = null)}
     onkept={kept}

@@ -3,7 +3,7 @@ import { Chosen } from './chosen.svelte';
 
 const lines = ['a', 'b', 'c', 'd', 'e'];
 const lineAt = (at: number) => lines[at];
-const narrowed = { search: '', where: '', list: null, minus: null };
+const narrowed = { search: '', where: '', list: null, minus: null, deals: null, role: null };
 
 describe('choosing lines of a list', () => {
   it('chooses one, and leaves it out again', () => {

@@ -35,14 +35,21 @@ export class Narrowing {
   readonly where = $derived(this.typed || (this.list?.live ? this.list.condition : ''));
   /** The list whose records are left out, of the address; nothing for that of the list. */
   readonly minus = $derived(String(searchParams.get('minus') ?? ''));
+  /** A list of deals whose contacts are wanted, and what they are to these, of the address. */
+  readonly deals = $derived(String(searchParams.get('deals') ?? ''));
+  readonly role = $derived(String(searchParams.get('role') ?? ''));
+  /** The lists of deals that there are to choose from, and what a contact can be to a deal; for contacts only. */
+  dealLists = $state.raw<KeptList[]>([]);
+  roles = $state.raw<string[]>([]);
   /** The lists whose records can be left out: those that are not made of others. */
   readonly simple = $derived(this.lists.filter((one) => one.id !== this.listId && !one.minus && !one.base));
   /** Whether there is something that is not kept yet. */
   readonly unkept = $derived(
     (this.typed !== '' && this.typed !== this.list?.condition) ||
-      (this.minus !== '' && (this.listId !== '' || this.typed !== '')),
+      (this.minus !== '' && (this.listId !== '' || this.typed !== '')) ||
+      this.deals !== '',
   );
-  readonly any = $derived(this.listId !== '' || this.typed !== '' || this.minus !== '');
+  readonly any = $derived(this.listId !== '' || this.typed !== '' || this.minus !== '' || this.deals !== '');
 
   private async load() {
     try {
@@ -51,6 +58,13 @@ export class Narrowing {
         ask('get', '/api/lists/fields/{kind}', { params: { kind: this.kind } }),
         ask('get', '/api/desk/verbs'),
       ]);
+      if (this.kind !== 'contact') return;
+      const [deals, roles] = await Promise.all([
+        ask('get', '/api/lists/kept/{kind}', { params: { kind: 'deal' } }),
+        ask('get', '/api/records/deal/roles'),
+      ]);
+      this.dealLists = deals.filter((one) => !one.minus && !one.base);
+      this.roles = roles;
     } catch (failure) {
       this.wrong = sentence(failure);
     }
@@ -126,10 +140,15 @@ export class Narrowing {
     put('minus', list);
   }
 
+  /** Only the contacts of deals on a list, and what they are to these; of whatever deals when empty. */
+  onDeals(list: string, role: string): void {
+    put('deals', list);
+    put('role', list && role);
+  }
+
   choose(list: string): void {
     this.asked++;
-    searchParams.delete('where');
-    searchParams.delete('minus');
+    for (const name of ['where', 'minus', 'deals', 'role']) searchParams.delete(name);
     const chosen = this.lists.find((one) => one.id === list);
     put('list', list);
     put('by', chosen?.sort ?? '');

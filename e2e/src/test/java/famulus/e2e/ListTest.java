@@ -182,6 +182,30 @@ class ListTest extends BrowserTest {
     }
 
     @Test
+    void theContactsOfDealsInARoleAreAListOfTheirOwn() {
+        Page page = openAs("Oriel", "/people/contacts");
+        look(page);
+        page.getByLabel("On which deals")
+                .selectOption(new SelectOption().setLabel("the deals of “Quoted, decision within two weeks”"));
+        Locator shown = page.getByText(Pattern.compile("^\\d+ contacts$"));
+        assertThat(shown).not().hasText("240 contacts");
+        String all = shown.textContent();
+        page.getByLabel("In which role").selectOption(new SelectOption().setLabel("the role “decides”"));
+        assertThat(page).hasURL(Pattern.compile("deals=[0-9a-f-]{36}&role=decides"));
+        assertThat(shown).not().hasText(all);
+        String number = shown.textContent();
+        button(page, "save as a list…").click();
+        textbox(page, "Name").fill("Decide soon");
+        button(page, "Save list").click();
+        assertThat(page.getByText("on the deals of “Quoted, decision within two weeks”, in the role “decides”"))
+                .isVisible();
+        assertThat(page.getByText(number)).isVisible();
+        button(page, "about this list").click();
+        button(page, "Delete list").click();
+        assertThat(page.getByText("240 contacts")).isVisible();
+    }
+
+    @Test
     void aFieldIsSetForAllThatAreChosenAndTakenBack() {
         Page page = openAs("Signe", "/people/leads");
         look(page);

@@ -16,10 +16,14 @@ create table record_list (
   deleted_at timestamp(3) with time zone,
   -- A list whose records are left out, and a fixed one that all are on; neither is made of others itself.
   minus_id   uuid references record_list (id) on delete set null,
-  base_id    uuid references record_list (id) on delete set null
+  base_id    uuid references record_list (id) on delete set null,
+  -- A list of deals whose contacts it has, and what these are to the deals; empty for whatever.
+  deals_id   uuid references record_list (id) on delete set null,
+  deal_role  varchar(60) default '' not null
 );
 create index record_list_minus on record_list (minus_id);
 create index record_list_base on record_list (base_id);
+create index record_list_deals on record_list (deals_id);
 create index record_list_kind on record_list (kind, name, id);
 create index record_list_folder on record_list (folder_id);
 create index record_list_deleted on record_list (deleted_at);

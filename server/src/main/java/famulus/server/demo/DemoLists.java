@@ -42,7 +42,16 @@ final class DemoLists {
                 FolderRights.EVERYONE);
         UUID visitors = lists.add(
                         CrmKind.CONTACT,
-                        new TypedList("Came to our open day", null, null, null, FolderRights.EVERYONE, null, null),
+                        new TypedList(
+                                "Came to our open day",
+                                null,
+                                null,
+                                null,
+                                FolderRights.EVERYONE,
+                                null,
+                                null,
+                                null,
+                                null),
                         people.oriel())
                 .id();
         lists.put(
@@ -57,6 +66,6 @@ final class DemoLists {
 
     private static void live(
             RecordLists lists, CrmKind kind, String name, String condition, String sort, Colleague by, UUID folder) {
-        lists.add(kind, new TypedList(name, condition, sort, false, folder, null, null), by);
+        lists.add(kind, new TypedList(name, condition, sort, false, folder, null, null, null, null), by);
     }
 }

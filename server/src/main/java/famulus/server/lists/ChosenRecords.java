@@ -2,6 +2,7 @@ package famulus.server.lists;
 
 import famulus.core.condition.Condition;
 import famulus.server.lists.RecordFilterService.Filtered;
+import famulus.server.lists.RecordFilterService.OfDeals;
 import famulus.server.lists.RecordFilterService.Wanted;
 import famulus.server.lists.RecordFilterService.Without;
 import famulus.server.lists.RecordLists.ShownList;
@@ -62,12 +63,19 @@ public class ChosenRecords {
      * @param where a condition in its written form; empty for none, and for that of a live list
      * @param list a list that is kept; null for none
      * @param minus a list whose records are left out; null for none but those that the kept list leaves out
+     * @param deals a list of deals whose contacts are wanted; null for whatever deals, and for those of the kept list
+     * @param role what the contacts are to these deals; null for whatever
      */
     public record Narrowed(
-            String search, String where, @Schema(nullable = true) UUID list, @Schema(nullable = true) UUID minus) {
+            String search,
+            String where,
+            @Schema(nullable = true) UUID list,
+            @Schema(nullable = true) UUID minus,
+            @Schema(nullable = true) UUID deals,
+            @Schema(nullable = true) String role) {
         /** All that a condition and a kept list leave. */
         public Narrowed(String search, String where, UUID list) {
-            this(search, where, list, null);
+            this(search, where, list, null, null, null);
         }
     }
 
@@ -193,12 +201,12 @@ public class ChosenRecords {
         list.filter(one -> typed.isEmpty() && !one.condition().isEmpty())
                 .ifPresent(one -> conditions.sound(scope, one.condition(), asking));
         Wanted wanted = list.map(one -> lists.wanted(one, typed, asking))
-                .orElseGet(() -> new Wanted(typed, Optional.empty(), Optional.empty()));
+                .orElseGet(() -> new Wanted(typed, Optional.empty(), Optional.empty(), Optional.empty()));
         Optional<Without> out = Optional.ofNullable(narrowed.minus()).map(minus -> lists.leftOut(minus, kind, asking));
-        Wanted all = new Wanted(wanted.condition(), wanted.list(), out.or(wanted::without));
-        return all.equals(new Wanted(Optional.empty(), Optional.empty(), Optional.empty()))
-                ? Optional.empty()
-                : Optional.of(filters.filtered(scope, all, asking));
+        Optional<OfDeals> deals =
+                Optional.ofNullable(narrowed.deals()).map(which -> lists.ofDeals(which, narrowed.role(), kind, asking));
+        Wanted all = new Wanted(wanted.condition(), wanted.list(), out.or(wanted::without), deals.or(wanted::deals));
+        return all.equals(Wanted.ALL) ? Optional.empty() : Optional.of(filters.filtered(scope, all, asking));
     }
 
     /**

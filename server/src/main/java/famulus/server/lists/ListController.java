@@ -113,11 +113,14 @@ class ListController {
             @RequestParam(defaultValue = "") String where,
             @RequestParam(required = false) UUID list,
             @RequestParam(required = false) UUID minus,
+            @RequestParam(required = false) UUID deals,
+            @RequestParam(required = false) String role,
             @RequestParam(defaultValue = "") String sort,
             @RequestParam(defaultValue = "false") boolean descending,
             @RequestParam(defaultValue = "0") int from,
             @RequestParam(defaultValue = "100") int most) {
-        return chosen.lines(kind, new Narrowed(search, where, list, minus), sort, descending, from, most, asking);
+        return chosen.lines(
+                kind, new Narrowed(search, where, list, minus, deals, role), sort, descending, from, most, asking);
     }
 
     /** How many records a list has that is narrowed, exactly. */
@@ -127,8 +130,10 @@ class ListController {
             @PathVariable CrmKind kind,
             @RequestParam(defaultValue = "") String where,
             @RequestParam(required = false) UUID list,
-            @RequestParam(required = false) UUID minus) {
-        return new ListCount(chosen.exactly(kind, new Narrowed("", where, list, minus), asking));
+            @RequestParam(required = false) UUID minus,
+            @RequestParam(required = false) UUID deals,
+            @RequestParam(required = false) String role) {
+        return new ListCount(chosen.exactly(kind, new Narrowed("", where, list, minus, deals, role), asking));
     }
 
     /** The lists of a kind that are kept. */

@@ -9,9 +9,11 @@ import famulus.server.lists.PeopleService.Counted;
 import famulus.server.lists.Sampling.Estimate;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
+import famulus.server.records.CrmKind;
 import famulus.server.records.Narrowing;
 import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
+import famulus.server.records.RecordTables;
 import famulus.server.records.RecordWalk;
 import famulus.server.team.Colleague;
 import java.util.Collection;
@@ -91,16 +93,33 @@ public class RecordFilterService {
      * @param condition nothing for all
      * @param list a fixed list that they are on; nothing for any
      * @param without those that are left out of them; nothing for none
+     * @param deals deals that they are on, for contacts; nothing for whatever deals
      */
-    record Wanted(Optional<Condition> condition, Optional<UUID> list, Optional<Without> without) {
+    record Wanted(
+            Optional<Condition> condition, Optional<UUID> list, Optional<Without> without, Optional<OfDeals> deals) {
+        /** All there are. */
+        static final Wanted ALL = new Wanted(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
         static Wanted of(Condition condition) {
-            return new Wanted(Optional.of(condition), Optional.empty(), Optional.empty());
+            return new Wanted(Optional.of(condition), Optional.empty(), Optional.empty(), Optional.empty());
         }
 
-        private Wanted onList() {
-            return new Wanted(Optional.empty(), list, without);
+        private Wanted asLists() {
+            return new Wanted(Optional.empty(), list, without, deals);
+        }
+
+        private boolean byLists() {
+            return list.isPresent() || without.isPresent() || deals.isPresent();
         }
     }
+
+    /**
+     * The contacts of some deals: of those a condition holds for, or those on a fixed list.
+     *
+     * @param name of the list they are on
+     * @param role what the contacts are to the deals; empty for whatever
+     */
+    record OfDeals(String name, Optional<Condition> condition, UUID list, String role) {}
 
     /**
      * Records that are left out: those a condition holds for, or those on a fixed list.
@@ -112,21 +131,39 @@ public class RecordFilterService {
     /** The records that are wanted. */
     Filtered filtered(RecordScope scope, Wanted wanted, Colleague asking) {
         AskedRecords all = records(scope, asking, Portion.ALL);
-        Optional<Sql> where = said(wanted, all);
+        Optional<Sql> where = said(wanted, all, asking);
         if (where.isPresent()) {
             return new InSql(scope, wanted, asking, all, where.get());
         }
         Set<UUID> judged = judged(scope, wanted.condition().orElseThrow(), asking);
-        boolean narrower = wanted.list().isPresent() || wanted.without().isPresent();
-        return new Judged(narrower ? filtered(scope, wanted.onList(), asking).among(judged) : judged, total(scope));
+        return new Judged(
+                wanted.byLists() ? filtered(scope, wanted.asLists(), asking).among(judged) : judged, total(scope));
     }
 
     /** What is wanted as SQL over some records; nothing where its condition has to be worked out for each. */
-    private Optional<Sql> said(Wanted wanted, AskedRecords records) {
+    private Optional<Sql> said(Wanted wanted, AskedRecords records, Colleague asking) {
         Optional<Sql> where = wanted.condition().isEmpty()
                 ? Optional.of(Sql.TRUE)
                 : compiled.of(wanted.condition().get(), records);
-        return where.map(one -> on(wanted.list(), records, one)).map(one -> without(wanted.without(), records, one));
+        return where.map(one -> on(wanted.list(), records, one))
+                .map(one -> without(wanted.without(), records, one))
+                .map(one -> wanted.deals()
+                        .map(deals -> Sql.put("(%s and %s)", onDeals(deals, records, asking), one))
+                        .orElse(one));
+    }
+
+    private Sql onDeals(OfDeals deals, AskedRecords contacts, Colleague asking) {
+        AskedRecords some = records(new RecordScope(CrmKind.DEAL), asking, Portion.ALL);
+        Sql which = deals.condition().isEmpty()
+                ? onList(deals.list(), some)
+                : compiled.of(deals.condition().get(), some)
+                        .orElseThrow(() -> Refusal.field(
+                                "deals",
+                                "“" + deals.name() + "” can’t be asked here: its condition has to be worked out for"
+                                        + " each deal."));
+        Sql ids = Sql.put("select " + some.record() + " %s where %s", some.from(), which);
+        Sql role = deals.role().isEmpty() ? Sql.TRUE : Sql.of("dc.role = ?", deals.role());
+        return Sql.put(RecordTables.onDeal(contacts.record()), Sql.put("dc.deal_id in (%s) and %s", ids, role));
     }
 
     private static Sql on(Optional<UUID> list, AskedRecords records, Sql where) {
@@ -228,7 +265,11 @@ public class RecordFilterService {
         public Counted counted() {
             if (counted == null) {
                 int of = total(scope);
-                counted = of <= Sampling.FEW || wanted.list().isPresent() ? countedExactly() : estimated(of);
+                counted = of <= Sampling.FEW
+                                || wanted.list().isPresent()
+                                || wanted.deals().isPresent()
+                        ? countedExactly()
+                        : estimated(of);
             }
             return counted;
         }
@@ -236,7 +277,7 @@ public class RecordFilterService {
         private Counted estimated(int of) {
             Portion some = Portion.some(Sampling.SAMPLE);
             AskedRecords sample = records(scope, asking, some);
-            Sql holding = said(wanted, sample).orElseThrow();
+            Sql holding = said(wanted, sample, asking).orElseThrow();
             int holds = count(Sql.put("select count(*) %s where %s", sample.from(), holding));
             Sampling sampling = new Sampling(Map.of(scope.kind(), of), Sampling.SAMPLE);
             Estimate estimate = sampling.estimate(Map.of(scope.kind(), Sampling.SAMPLE), Map.of(scope.kind(), holds));

@@ -33,21 +33,24 @@ interface RecordListMapper {
             int members,
             Instant deletedAt,
             UUID minusId,
-            UUID baseId) {
+            UUID baseId,
+            UUID dealsId,
+            String dealRole) {
         boolean live() {
-            return condition != null || baseId != null;
+            return condition != null || baseId != null || dealsId != null;
         }
 
         /** Whether it is made of other lists. */
         boolean combined() {
-            return minusId != null || baseId != null;
+            return minusId != null || baseId != null || dealsId != null;
         }
     }
 
     String COLUMNS =
             """
             select l.id, l.kind, l.name, l.condition, l.sorted_by, l.descending, l.folder_id, l.owner_id, l.version,
-                   l.changed_at, l.members, l.deleted_at, l.minus_id, l.base_id
+                   l.changed_at, l.members, l.deleted_at, l.minus_id, l.base_id,
+                   l.deals_id, l.deal_role
             from record_list l
             """;
 
@@ -81,9 +84,9 @@ interface RecordListMapper {
     @Insert(
             """
             insert into record_list (id, kind, name, condition, sorted_by, descending, folder_id, owner_id, version,
-              changed_at, minus_id, base_id)
+              changed_at, minus_id, base_id, deals_id, deal_role)
             values (#{id}, #{kind}, #{name}, #{condition}, #{sortedBy}, #{descending}, #{folderId}, #{ownerId},
-              #{version}, #{changedAt}, #{minusId}, #{baseId})
+              #{version}, #{changedAt}, #{minusId}, #{baseId}, #{dealsId}, #{dealRole})
             """)
     void insert(ListRow list);
 
@@ -120,8 +123,10 @@ interface RecordListMapper {
     @Update("update record_list set members = members + #{by}, changed_at = #{at} where id = #{id}")
     void count(@Param("id") UUID id, @Param("by") int by, @Param("at") Instant at);
 
-    /** The lists that are made of one. Leans on record_list_minus and record_list_base. */
-    @Select(COLUMNS + "where (l.minus_id = #{id} or l.base_id = #{id}) and l.deleted_at is null order by l.name, l.id")
+    /** The lists that are made of one. Leans on record_list_minus, record_list_base and record_list_deals. */
+    @Select(
+            COLUMNS
+                    + "where (l.minus_id = #{id} or l.base_id = #{id} or l.deals_id = #{id}) and l.deleted_at is null order by l.name, l.id")
     List<ListRow> madeOf(UUID id);
 
     /** Who put a record onto a fixed list, by first name, and when. */

@@ -7,6 +7,7 @@ import famulus.server.folders.FolderNames;
 import famulus.server.folders.FolderRights;
 import famulus.server.folders.FolderService;
 import famulus.server.folders.FolderService.FolderToRemove;
+import famulus.server.lists.RecordFilterService.OfDeals;
 import famulus.server.lists.RecordFilterService.Wanted;
 import famulus.server.lists.RecordFilterService.Without;
 import famulus.server.lists.RecordListMapper.ListRow;
@@ -92,6 +93,9 @@ public class RecordLists {
      * @param baseName empty for none, and for one that whoever asks does not see
      * @param minus a list whose records are left out; null for none
      * @param minusName likewise
+     * @param deals a list of deals whose contacts they are; null for none
+     * @param dealsName likewise
+     * @param role what they are to these deals; empty for whatever
      * @param folder where it lies
      * @param folderName empty for somebody's own folder
      * @param owner whose it is, by first name
@@ -111,6 +115,9 @@ public class RecordLists {
             String baseName,
             @Schema(nullable = true) UUID minus,
             String minusName,
+            @Schema(nullable = true) UUID deals,
+            String dealsName,
+            String role,
             UUID folder,
             String folderName,
             String owner,
@@ -125,6 +132,8 @@ public class RecordLists {
      * @param folder null for the folder of whoever makes it, and to leave it where it is
      * @param base a fixed list that all of them are on; null for none
      * @param minus a list whose records are left out; null for none
+     * @param deals a list of deals whose contacts they are; null for none
+     * @param role what they are to these deals; null for whatever
      */
     public record TypedList(
             String name,
@@ -133,7 +142,9 @@ public class RecordLists {
             @Schema(nullable = true) Boolean descending,
             @Schema(nullable = true) UUID folder,
             @Schema(nullable = true) UUID base,
-            @Schema(nullable = true) UUID minus) {}
+            @Schema(nullable = true) UUID minus,
+            @Schema(nullable = true) UUID deals,
+            @Schema(nullable = true) String role) {}
 
     /** The lists of a kind that somebody sees, by name. */
     public List<ShownList> all(CrmKind kind, Colleague asking) {
@@ -172,6 +183,9 @@ public class RecordLists {
                 nameOf(row.baseId(), asking),
                 row.minusId(),
                 nameOf(row.minusId(), asking),
+                row.dealsId(),
+                nameOf(row.dealsId(), asking),
+                row.dealRole(),
                 row.folderId(),
                 folderNames.getOrDefault(row.folderId(), ""),
                 Optional.ofNullable(owners.get(row.ownerId()))
@@ -199,14 +213,41 @@ public class RecordLists {
         Optional<Condition> condition = where.or(
                 () -> list.condition().isEmpty() ? Optional.empty() : Optional.of(conditions.parsed(list.condition())));
         Optional<UUID> fixed = list.live() ? Optional.ofNullable(list.base()) : Optional.of(list.id());
-        return new Wanted(condition, fixed, Optional.ofNullable(list.minus()).map(this::without));
+        return new Wanted(
+                condition,
+                fixed,
+                Optional.ofNullable(list.minus()).map(this::without),
+                Optional.ofNullable(list.deals()).map(deals -> deals(deals, list.role())));
+    }
+
+    /** A list that another one is made of. */
+    private ListRow part(UUID id) {
+        return there(mapper.byId(id))
+                .orElseThrow(() -> Refusal.because(
+                        "part-missing", "A list that this one is made of is missing. Save the list anew without it."));
+    }
+
+    private OfDeals deals(UUID deals, String role) {
+        ListRow row = part(deals);
+        return new OfDeals(row.name(), Optional.ofNullable(row.condition()).map(conditions::parsed), row.id(), role);
+    }
+
+    /** A list of deals whose contacts are wanted; refused where it is made of others itself. */
+    OfDeals ofDeals(UUID deals, String role, CrmKind kind, Colleague asking) {
+        if (kind != CrmKind.CONTACT) {
+            throw Refusal.field("deals", "Only contacts are on deals.");
+        }
+        simple(deals, CrmKind.DEAL, "deals", asking);
+        return deals(deals, role(role));
+    }
+
+    /** No role has a longer name; one that is none is nobody's. */
+    private static String role(String typed) {
+        return typed == null || typed.length() > LONGEST_SORT ? "" : typed.strip();
     }
 
     private Without without(UUID minus) {
-        ListRow row = there(mapper.byId(minus))
-                .orElseThrow(() -> Refusal.because(
-                        "minus-missing",
-                        "The list that is left out of this one is missing. Save the list anew without it."));
+        ListRow row = part(minus);
         return new Without(row.name(), Optional.ofNullable(row.condition()).map(conditions::parsed), row.id());
     }
 
@@ -237,18 +278,18 @@ public class RecordLists {
         folderService.mustMay(Right.CHANGE, folder, by);
         Optional.ofNullable(typed.minus()).ifPresent(minus -> simple(minus, kind, "minus", by));
         Optional.ofNullable(typed.base()).ifPresent(base -> simple(base, kind, "base", by));
+        Optional.ofNullable(typed.deals()).ifPresent(deals -> ofDeals(deals, typed.role(), kind, by));
         boolean withoutCondition =
                 typed.condition() == null || typed.condition().isBlank();
-        if (typed.minus() != null && typed.base() == null && withoutCondition) {
+        boolean ofLists = typed.base() != null || typed.deals() != null;
+        if (typed.minus() != null && !ofLists && withoutCondition) {
             throw Refusal.field("minus", "Say whose records the list is to have first.");
         }
         ListRow row = new ListRow(
                 ids.next(),
                 kind.word(),
                 name(typed.name()),
-                typed.condition() == null || typed.base() != null && withoutCondition
-                        ? null
-                        : sound(kind, typed.condition(), by),
+                typed.condition() == null || ofLists && withoutCondition ? null : sound(kind, typed.condition(), by),
                 sort(typed.sort()),
                 Boolean.TRUE.equals(typed.descending()),
                 folder,
@@ -258,7 +299,9 @@ public class RecordLists {
                 0,
                 null,
                 typed.minus(),
-                typed.base());
+                typed.base(),
+                typed.deals(),
+                typed.deals() == null ? "" : role(typed.role()));
         refuseTaken(row);
         mapper.insert(row);
         return list(row.id(), by);
@@ -290,7 +333,9 @@ public class RecordLists {
                 before.members(),
                 null,
                 before.minusId(),
-                before.baseId());
+                before.baseId(),
+                before.dealsId(),
+                before.dealRole());
         refuseTaken(row);
         if (mapper.update(row) == 0) {
             throw Refusal.changedMeanwhile("Somebody else has changed this list. Open it again.");

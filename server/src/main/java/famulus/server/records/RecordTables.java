@@ -58,6 +58,16 @@ public final class RecordTables {
                 + " left join contact p on p.id = dm.contact_id";
     }
 
+    /**
+     * Whether a contact is on a deal, as SQL with a gap for which deals: {@code dc.deal_id} is one of them, {@code dc.role} what
+     * the contact is to it.
+     *
+     * @param contact the contact's identifier as SQL
+     */
+    public static String onDeal(String contact) {
+        return "exists (select 1 from deal_contact dc where dc.contact_id = " + contact + " and %s)";
+    }
+
     /** Organisations, limited like {@link #people}. */
     public static String organisations(String limits) {
         return "from " + some("organisation", limits) + " o";

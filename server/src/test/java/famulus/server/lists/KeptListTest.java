@@ -198,6 +198,61 @@ class KeptListTest extends ServerTest {
                 .isEqualTo("This list is missing.");
     }
 
+    private UUID deal(String name, UUID main, UUID other) throws Exception {
+        JsonNode made = done("POST", "/api/records/deal", Map.of("values", Map.of("name", name), "email", ""), signe);
+        assertThat(made.has("id")).as(made.toString()).isTrue();
+        String path = "/api/records/deal/" + made.get("id").asString() + "/contacts/";
+        done("PUT", path + main, Map.of("role", "decides", "main", true), signe);
+        done("PUT", path + other, Map.of("role", "advises", "main", false), signe);
+        return UUID.fromString(made.get("id").asString());
+    }
+
+    @Test
+    void aListHasTheContactsOfDealsInARole() throws Exception {
+        deal("Autumn", ines, tobias);
+        UUID spring = deal("Spring", priya, ines);
+        JsonNode open = done("POST", "/api/lists/kept/deal", typed("Autumn", "deal.name is \"Autumn\"", null), signe);
+        assertThat(open.has("id")).as(open.toString()).isTrue();
+        UUID autumn = UUID.fromString(open.get("id").asString());
+        UUID fixed = UUID.fromString(done("POST", "/api/lists/kept/deal", typed("By hand", null, null), signe)
+                .get("id")
+                .asString());
+        Map<String, Object> byHand = new HashMap<>(choice(false, List.of(spring), "", null));
+        byHand.put("kind", "deal");
+        done("POST", "/api/lists/" + fixed + "/members", Map.of("choice", byHand), signe);
+
+        String of = "/api/lists/records/contact?deals=";
+        assertThat(done("GET", of + autumn, null, signe).at("/window/total").asInt())
+                .isEqualTo(2);
+        assertThat(done("GET", of + autumn + "&role=advises", null, signe).toString())
+                .contains("Tobias Larkin")
+                .doesNotContain("Ines");
+        assertThat(done("GET", of + fixed + "&role=decides", null, signe).toString())
+                .contains("Priya Ivory")
+                .doesNotContain("Ines");
+
+        Map<String, Object> typed = typed("Deciding", null, null);
+        typed.put("deals", autumn.toString());
+        typed.put("role", "decides");
+        UUID deciding = UUID.fromString(
+                done("POST", "/api/lists/kept/contact", typed, signe).get("id").asString());
+        assertThat(names(deciding, signe)).containsExactly("Ines Okafor");
+        JsonNode shown = done("GET", "/api/lists/" + deciding, null, signe);
+        assertThat(List.of(shown.get("dealsName").asString(), shown.get("role").asString()))
+                .containsExactly("Autumn", "decides");
+        assertThat(shown.get("live").asBoolean()).isTrue();
+        deal("Autumn", tobias, priya);
+        assertThat(names(deciding, signe)).containsExactly("Tobias Larkin", "Ines Okafor");
+
+        assertThat(done("GET", "/api/lists/records/lead?deals=" + autumn, null, signe)
+                        .at("/fields/deals")
+                        .asString())
+                .isEqualTo("Only contacts are on deals.");
+        assertThat(done("GET", of + autumn, null, dov).get("detail").asString()).isEqualTo("This list is missing.");
+        assertThat(done("GET", of + deciding, null, signe).at("/fields/deals").asString())
+                .isEqualTo("“Deciding” is a list of contacts.");
+    }
+
     @Test
     void aListSaysWhyAndWhatHasChanged() throws Exception {
         UUID visit = kept("To visit", null, null, signe);
