@@ -76,16 +76,6 @@
         label="Which {plural} are shown"
         onchange={(condition) => void narrowing.change(condition)}
       />
-      <span class="ways">
-        {#if narrowing.unkept && narrowing.typed}
-          <InlineButton onclick={(event) => (keeping = keeping ? null : anchor(event))}
-            >save as a list…</InlineButton
-          >
-        {/if}
-        {#if narrowing.typed}<InlineButton soft onclick={() => narrowing.clear()}
-            >{list?.live ? 'as it was saved' : 'remove the condition'}</InlineButton
-          >{/if}
-      </span>
     {:else if narrowing.fields.length && !narrowing.where}
       <InlineButton onclick={() => narrowing.begin()}>whose …</InlineButton>
     {/if}
@@ -143,13 +133,16 @@
         </SmallSelect>
       </span>
     {/if}
-    {#if narrowing.unkept && !narrowing.typed}
-      <span class="ways">
+    <span class="ways">
+      {#if narrowing.unkept}
         <InlineButton onclick={(event) => (keeping = keeping ? null : anchor(event))}
           >save as a list…</InlineButton
         >
-      </span>
-    {/if}
+      {/if}
+      {#if narrowing.typed}<InlineButton soft onclick={() => narrowing.clear()}
+          >{list?.condition ? 'as it was saved' : 'remove the condition'}</InlineButton
+        >{/if}
+    </span>
   </div>
   {#if list && !list.live && list.mayChange && (list.kind === 'contact' || list.kind === 'lead')}
     <InlineButton soft aria-haspopup="dialog" onclick={(event) => (pasting = pasting ? null : anchor(event))}

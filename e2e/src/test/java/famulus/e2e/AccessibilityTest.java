@@ -170,7 +170,7 @@ class AccessibilityTest extends BrowserTest {
         page.getByText("Filled for").waitFor();
         scan(page, "what a field holds");
         page.keyboard().press("Escape");
-        for (String part : new String[] {"details", "greetings", "holidays", "fields"}) {
+        for (String part : new String[] {"details", "greetings", "holidays", "fields", "topics"}) {
             page.navigate(address("/company/" + part));
             page.getByRole(AriaRole.TABLE).waitFor();
             scan(page, "our company's " + part);

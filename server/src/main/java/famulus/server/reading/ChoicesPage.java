@@ -83,17 +83,17 @@ final class ChoicesPage {
                     .append(words.undone())
                     .append("</p>");
         } else if (settled.changed()) {
-            body.append("<form method=\"post\" class=\"said\" role=\"status\">")
+            body.append("<div class=\"said\"><span role=\"status\">")
                     .append(words.saved())
-                    .append(' ');
+                    .append("</span>");
             if (settled.change() != null) {
-                body.append("<input type=\"hidden\" name=\"change\" value=\"")
+                body.append(" <form method=\"post\"><input type=\"hidden\" name=\"change\" value=\"")
                         .append(settled.change())
                         .append("\"><button class=\"soft\" name=\"what\" value=\"undo\">")
                         .append(words.undo())
-                        .append("</button>");
+                        .append("</button></form>");
             }
-            body.append("</form>");
+            body.append("</div>");
         }
     }
 

@@ -56,7 +56,8 @@ final class ReaderPage {
                 button.soft { background: none; color: #23211c; }
                 form { margin: 0 0 22px; }
                 form button { margin-top: 12px; }
-                .said { padding: 10px 14px; border-left: 3px solid #23211c; background: #fffdf8; }
+                .said { margin: 0 0 22px; padding: 10px 14px; border-left: 3px solid #23211c; background: #fffdf8; }
+                .said form { display: inline; margin: 0; }
                 .said button { min-height: 36px; margin: 0 0 0 10px; padding: 0 12px; }
                 fieldset { margin: 0 0 14px; padding: 0; border: 0; }
                 legend { padding: 0 0 4px; }
