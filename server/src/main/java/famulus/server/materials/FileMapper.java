@@ -6,14 +6,11 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.apache.ibatis.annotations.Arg;
-import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.Update;
 
 /** Files that are attached to messages. */
 @Mapper
@@ -23,19 +20,6 @@ interface FileMapper {
 
     /** Those of some that are in Materials, where somebody does not see them. */
     List<UUID> unseen(@Param("ids") Collection<UUID> ids, @Param("asking") Colleague asking);
-
-    @ConstructorArgs({
-        @Arg(column = "folder_id", javaType = UUID.class),
-        @Arg(column = "added_by", javaType = UUID.class)
-    })
-    @Select("select folder_id, added_by from kept_file where id = #{id}")
-    Optional<Placed> placed(UUID id);
-
-    @Update("update kept_file set folder_id = #{folder} where id = #{id}")
-    void move(@Param("id") UUID id, @Param("folder") UUID folder);
-
-    @Select("select count(*) from kept_file where folder_id = #{folder}")
-    int inFolder(UUID folder);
 
     /** Some files, wherever they belong. */
     List<FileService.KeptFile> some(@Param("ids") Collection<UUID> ids);

@@ -2,9 +2,8 @@ package famulus.server.materials;
 
 import famulus.core.record.PlainLine;
 import famulus.server.contents.Contents;
-import famulus.server.folders.FolderService.FolderToRemove;
 import famulus.server.materials.FileMapper.ContentRow;
-import famulus.server.platform.Events;
+import famulus.server.materials.MaterialPlaces.What;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -20,7 +19,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,33 +30,32 @@ public class FileService {
 
     private static final int MOST = 10;
     private static final int LONGEST_NAME = 160;
-    private static final String FILE = "file";
 
     private final Contents contents;
     private final UsedIn usedIn;
     private final UsableMaterials usable;
     private final MaterialRights rights;
+    private final MaterialPlaces places;
     private final FileMapper mapper;
     private final Ids ids;
-    private final Events events;
     private final Clock clock;
 
     FileService(
             FileMapper mapper,
             Ids ids,
-            Events events,
             Clock clock,
             UsedIn usedIn,
             Contents contents,
             UsableMaterials usable,
-            MaterialRights rights) {
+            MaterialRights rights,
+            MaterialPlaces places) {
+        this.places = places;
         this.usable = usable;
         this.rights = rights;
         this.contents = contents;
         this.usedIn = usedIn;
         this.mapper = mapper;
         this.ids = ids;
-        this.events = events;
         this.clock = clock;
     }
 
@@ -152,7 +149,7 @@ public class FileService {
                 clock.instant(),
                 folder);
         if (folder != null) {
-            tell(id);
+            places.tell(What.FILE, id);
         }
         return some(List.of(id)).getFirst();
     }
@@ -179,37 +176,19 @@ public class FileService {
         return guessed == null ? "application/octet-stream" : guessed;
     }
 
-    /** Tells those who may see it that it has changed, or is there. */
-    private void tell(UUID id) {
-        mapper.placed(id).ifPresent(placed -> events.tellThese("file", id.toString(), rights.seenBy(placed)));
-    }
-
     /** Has a file lie in another folder. */
-    @Transactional
     public void move(UUID id, UUID folder, Colleague by) {
-        rights.mustBeChangeable(mapper.placed(id), FILE, by);
-        UUID place = rights.place(folder, by);
-        // Who saw it before is told as well.
-        tell(id);
-        mapper.move(id, place);
-        tell(id);
-    }
-
-    @EventListener
-    void removed(FolderToRemove folder) {
-        if (mapper.inFolder(folder.id()) > 0) {
-            throw Refusal.because("not-empty", "There are files in this folder. Move or delete them first.");
-        }
+        places.move(What.FILE, id, folder, by);
     }
 
     /** Deletes a file that is attached to no template. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        rights.mustBeChangeable(mapper.placed(id), FILE, by);
+        places.mustBeChangeable(What.FILE, id, by);
         usedIn.alongWith(id, by).ifPresent(where -> {
             throw Refusal.because("in-use", "This file is attached to " + where + ".");
         });
-        tell(id);
+        places.tell(What.FILE, id);
         mapper.delete(id);
     }
 

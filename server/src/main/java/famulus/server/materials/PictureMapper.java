@@ -6,8 +6,6 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.apache.ibatis.annotations.Arg;
-import org.apache.ibatis.annotations.ConstructorArgs;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -44,19 +42,6 @@ interface PictureMapper {
 
     /** Those of some that are in Materials, where somebody does not see them. */
     List<UUID> unseen(@Param("ids") Collection<UUID> ids, @Param("asking") Colleague asking);
-
-    @ConstructorArgs({
-        @Arg(column = "folder_id", javaType = UUID.class),
-        @Arg(column = "added_by", javaType = UUID.class)
-    })
-    @Select("select folder_id, added_by from picture where id = #{id}")
-    Optional<Placed> placed(UUID id);
-
-    @Update("update picture set folder_id = #{folder} where id = #{id}")
-    void move(@Param("id") UUID id, @Param("folder") UUID folder);
-
-    @Select("select count(*) from picture where folder_id = #{folder}")
-    int inFolder(UUID folder);
 
     @Select("select count(*) > 0 from picture where id = #{id}")
     boolean has(UUID id);

@@ -5,10 +5,9 @@ import famulus.core.message.render.PictureCopy;
 import famulus.core.record.PlainLine;
 import famulus.server.contents.Contents;
 import famulus.server.folders.FolderRights;
-import famulus.server.folders.FolderService.FolderToRemove;
+import famulus.server.materials.MaterialPlaces.What;
 import famulus.server.materials.PictureMapper.ContentRow;
 import famulus.server.materials.PictureMapper.PictureRow;
-import famulus.server.platform.Events;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
@@ -25,7 +24,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
-import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,7 +35,6 @@ public class PictureService {
     private static final int WIDEST = 1800;
 
     private static final int LONGEST_NAME = 120;
-    private static final String PICTURE = "picture";
     /** What nobody has made a template of by then is forgotten. */
     private static final Duration ASIDE = Duration.ofDays(1);
 
@@ -47,23 +44,24 @@ public class PictureService {
     private final UsedIn usedIn;
     private final UsableMaterials usable;
     private final MaterialRights rights;
+    private final MaterialPlaces places;
     private final HouseStyleService styles;
     private final PictureMapper mapper;
     private final Ids ids;
     private final Clock clock;
-    private final Events events;
     private final PictureCopies copies = new PictureCopies();
 
     PictureService(
             PictureMapper mapper,
             Ids ids,
             Clock clock,
-            Events events,
             UsedIn usedIn,
             Contents contents,
             UsableMaterials usable,
             MaterialRights rights,
+            MaterialPlaces places,
             HouseStyleService styles) {
+        this.places = places;
         this.usable = usable;
         this.rights = rights;
         this.styles = styles;
@@ -72,7 +70,6 @@ public class PictureService {
         this.mapper = mapper;
         this.ids = ids;
         this.clock = clock;
-        this.events = events;
     }
 
     /**
@@ -219,7 +216,7 @@ public class PictureService {
         });
         UUID id = ids.next();
         keep(id, name, "", "", read, by.id(), clock.instant(), rights.place(folder, by));
-        tell(id);
+        places.tell(What.PICTURE, id);
         return picture(mapper.some(List.of(id)).getFirst());
     }
 
@@ -266,7 +263,7 @@ public class PictureService {
         List<UUID> aside = some.isEmpty() ? List.of() : mapper.aside();
         aside.stream().filter(some::contains).forEach(id -> {
             mapper.take(id, folder == null ? FolderRights.EVERYONE : folder);
-            tell(id);
+            places.tell(What.PICTURE, id);
         });
     }
 
@@ -310,12 +307,7 @@ public class PictureService {
     public void keep(
             UUID id, String name, String description, String category, byte[] file, UUID folder, UUID by, Instant at) {
         keep(id, name, description, category, PictureFile.read(file), by, at, folder);
-        tell(id);
-    }
-
-    /** Tells those who may see it that it has changed, or is there. */
-    private void tell(UUID id) {
-        mapper.placed(id).ifPresent(placed -> events.tellThese("picture", id.toString(), rights.seenBy(placed)));
+        places.tell(What.PICTURE, id);
     }
 
     private void keep(
@@ -347,7 +339,7 @@ public class PictureService {
     /** Names a picture, says what is read out in its place, and what sort of picture it is. */
     @Transactional
     public void describe(UUID id, String name, String description, String category, Colleague by) {
-        rights.mustBeChangeable(mapper.placed(id), PICTURE, by);
+        places.mustBeChangeable(What.PICTURE, id, by);
         PlainLine.refusal(name, 120, true).ifPresent(sentence -> {
             throw Refusal.field("name", sentence);
         });
@@ -358,18 +350,12 @@ public class PictureService {
             throw Refusal.field("category", sentence);
         });
         mapper.describe(id, name.strip(), description.strip(), category.strip());
-        tell(id);
+        places.tell(What.PICTURE, id);
     }
 
     /** Has a picture lie in another folder. */
-    @Transactional
     public void move(UUID id, UUID folder, Colleague by) {
-        rights.mustBeChangeable(mapper.placed(id), PICTURE, by);
-        UUID place = rights.place(folder, by);
-        // Who saw it before is told as well.
-        tell(id);
-        mapper.move(id, place);
-        tell(id);
+        places.move(What.PICTURE, id, folder, by);
     }
 
     /** Refuses what can’t be done with a picture that a style shows. */
@@ -385,22 +371,15 @@ public class PictureService {
         }
     }
 
-    @EventListener
-    void removed(FolderToRemove folder) {
-        if (mapper.inFolder(folder.id()) > 0) {
-            throw Refusal.because("not-empty", "There are pictures in this folder. Move or delete them first.");
-        }
-    }
-
     /** Takes a picture away; refused while something shows it. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        rights.mustBeChangeable(mapper.placed(id), PICTURE, by);
+        places.mustBeChangeable(What.PICTURE, id, by);
         mustBeInNoStyle(id, by);
         usedIn.designs(id, by).ifPresent(where -> {
             throw Refusal.because("in-use", "It is used in " + where + ". Remove it there first.");
         });
-        tell(id);
+        places.tell(What.PICTURE, id);
         mapper.delete(id);
         copies.forget(id.toString());
     }
