@@ -37,7 +37,8 @@
 
   async function keep() {
     try {
-      take(await ask('put', '/api/topics', { body: $state.snapshot(typed) }));
+      const seen = (kept ?? []).flatMap((one) => one.id ?? []);
+      take(await ask('put', '/api/topics', { body: { seen, topics: $state.snapshot(typed) } }));
       notify('The topics are saved.');
     } catch (failure) {
       wrong = fieldsOf(failure);

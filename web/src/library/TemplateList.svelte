@@ -12,20 +12,14 @@
   import ViewSwitch from '../ui/ViewSwitch.svelte';
   import { notify } from '../ui/notices.svelte';
   import ChosenPreview from './ChosenPreview.svelte';
-  import DeleteTemplate from './DeleteTemplate.svelte';
   import FilterSentence from './FilterSentence.svelte';
   import FolderHeading from './FolderHeading.svelte';
-  import FolderSlip from './FolderSlip.svelte';
   import { move, type Folder } from './folders';
   import { ListState } from './listState.svelte';
   import { LineActs } from './lineActs.svelte';
   import LibraryFoot from './LibraryFoot.svelte';
-  import HandOverSlip from './HandOverSlip.svelte';
-  import MoreSlip from './MoreSlip.svelte';
-  import MoveSlip from './MoveSlip.svelte';
-  import OccasionSlip from './OccasionSlip.svelte';
-  import ShareSlip from './ShareSlip.svelte';
-  import TagSlip from './TagSlip.svelte';
+  import LibrarySlips from './LibrarySlips.svelte';
+  import { OpenSlips } from './openSlips.svelte';
   import TemplateGallery from './TemplateGallery.svelte';
   import TemplateRow from './TemplateRow.svelte';
   import { sections } from './sections';
@@ -37,7 +31,7 @@
   const list = new ListState(() => wants);
   const { folders, lines, goesOn } = $derived(list);
   let timer: ReturnType<typeof setTimeout>;
-  let more = $state<{ line: Line; anchor: HTMLElement } | null>(null);
+  const slips = new OpenSlips();
   let chosen = $state<string[]>([]);
   const acts = new LineActs({
     read: () => read(),
@@ -48,13 +42,6 @@
         ?.focus(),
   });
   let looked = $state('');
-  type Several = { templates: Line[]; anchor: HTMLElement } | null;
-  let moving = $state<Several>(null);
-  let tagging = $state<Several>(null);
-  let handing = $state<Several>(null);
-  let timing = $state<{ line: Line; anchor: HTMLElement } | null>(null);
-  let sharing = $state<{ folder: Folder; anchor: HTMLElement } | null>(null);
-  let editing = $state<{ folder: Folder | null; anchor: HTMLElement } | null>(null);
   let width = $state(innerWidth);
   /** Narrower pages show the list alone. */
   const BOTH = 1000;
@@ -174,10 +161,10 @@
       look('list');
       acts.renaming = line.id;
     },
-    move: (line: Line, anchor: HTMLElement) => (moving = { templates: [line], anchor }),
-    tag: (line: Line, anchor: HTMLElement) => (tagging = { templates: [line], anchor }),
-    occasion: (line: Line, anchor: HTMLElement) => (timing = { line, anchor }),
-    handOver: (line: Line, anchor: HTMLElement) => (handing = { templates: [line], anchor }),
+    move: (line: Line, anchor: HTMLElement) => (slips.moving = { templates: [line], anchor }),
+    tag: (line: Line, anchor: HTMLElement) => (slips.tagging = { templates: [line], anchor }),
+    occasion: (line: Line, anchor: HTMLElement) => (slips.timing = { line, anchor }),
+    handOver: (line: Line, anchor: HTMLElement) => (slips.handing = { templates: [line], anchor }),
     archive: (line: Line) => void acts.archive([line], true),
     unarchive: (line: Line) => void acts.archive([line], false),
     delete: (line: Line, anchor: HTMLElement) => void acts.remove(line, anchor),
@@ -219,8 +206,9 @@
     else if (bin) return;
     else if (event.key === ' ' && line?.mayChange) choose(line);
     else if (event.key === 'f' && line) void list.favour(line);
-    else if (event.key === 'm' && line?.mayChange) moving = { templates: moved(line), anchor: all[at] };
-    else if (event.key === 't' && line?.mayChange) tagging = { templates: moved(line), anchor: all[at] };
+    else if (event.key === 'm' && line?.mayChange) slips.moving = { templates: moved(line), anchor: all[at] };
+    else if (event.key === 't' && line?.mayChange)
+      slips.tagging = { templates: moved(line), anchor: all[at] };
     else if ((event.key === 'r' || event.key === 'F2') && line?.mayChange) acts.renaming = line.id;
     else return;
     event.preventDefault();
@@ -236,7 +224,7 @@
     {#if width > NARROW}
       <Button
         onclick={(event: MouseEvent) =>
-          (editing = { folder: null, anchor: event.currentTarget as HTMLElement })}>New folder</Button
+          (slips.editing = { folder: null, anchor: event.currentTarget as HTMLElement })}>New folder</Button
       >
     {/if}
     <Button main onclick={() => go('/templates/new')}>New template</Button>
@@ -248,9 +236,9 @@
       {chosen}
       {found}
       gallery={view === 'gallery'}
-      onmove={(event) => (moving = several(event))}
-      ontag={(event) => (tagging = several(event))}
-      onhand={(event) => (handing = several(event))}
+      onmove={(event) => (slips.moving = several(event))}
+      ontag={(event) => (slips.tagging = several(event))}
+      onhand={(event) => (slips.handing = several(event))}
       onarchive={(event) => void acts.archive(several(event).templates, !archived)}
       onnone={() => (chosen = [])}
     />
@@ -286,10 +274,10 @@
           <TemplateGallery
             {shown}
             onopen={(folder) => want({ folder: folder.id })}
-            onshare={(folder, anchor) => (sharing = { folder, anchor })}
-            onedit={(folder, anchor) => (editing = { folder, anchor })}
+            onshare={(folder, anchor) => (slips.sharing = { folder, anchor })}
+            onedit={(folder, anchor) => (slips.editing = { folder, anchor })}
             onfavour={(line) => void list.favour(line)}
-            onmore={(line, anchor) => (more = { line, anchor })}
+            onmore={(line, anchor) => (slips.more = { line, anchor })}
           />
         {:else}
           <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
@@ -313,8 +301,8 @@
                         {folder}
                         empty={!section.lines.length}
                         onopen={() => want({ folder: folder.id })}
-                        onshare={(anchor) => (sharing = { folder, anchor })}
-                        onedit={(anchor) => (editing = { folder, anchor })}
+                        onshare={(anchor) => (slips.sharing = { folder, anchor })}
+                        onedit={(anchor) => (slips.editing = { folder, anchor })}
                       />
                     {:else}
                       <em>Yours, in folders that you don’t see</em>
@@ -332,7 +320,7 @@
                     onlook={() => (looked = line.id)}
                     onchoose={() => choose(line)}
                     onfavour={() => void list.favour(line)}
-                    onmore={(anchor) => (more = { line, anchor })}
+                    onmore={(anchor) => (slips.more = { line, anchor })}
                     onrename={(name) => void acts.rename(line, name)}
                     ontag={(tag) => want({ tag })}
                   />
@@ -355,47 +343,15 @@
     </div>
   {/if}
 </Page>
-{#if more}
-  {@const { line, anchor } = more}
-  <MoreSlip
-    {line}
-    {anchor}
-    shown={bin ? 'deleted' : archived ? 'archived' : 'all'}
-    ondo={(what) => {
-      const at = { line, anchor };
-      more = null;
-      // The slip gives the focus back first, so that nothing that opens next loses it.
-      void tick().then(() => ways[what](at.line, at.anchor));
-    }}
-    onclose={() => (more = null)}
-  />
-{/if}
-{#if acts.deleting}
-  {@const { template } = acts.deleting}
-  <DeleteTemplate
-    {...acts.deleting}
-    ondeleted={(besides, undo) => void acts.removed(template, besides, undo)}
-    onclose={() => (acts.deleting = null)}
-  />
-{/if}
-{#if tagging}
-  <TagSlip {...tagging} known={list.sorts.tags} onclose={() => (tagging = null)} onchanged={changedSome} />
-{/if}
-{#if timing}
-  <OccasionSlip template={timing.line} anchor={timing.anchor} onclose={() => (timing = null)} />
-{/if}
-{#if handing}
-  <HandOverSlip {...handing} onclose={() => (handing = null)} onchanged={changedSome} />
-{/if}
-{#if moving}
-  <MoveSlip {...moving} onclose={() => (moving = null)} onmoved={changedSome} />
-{/if}
-{#if sharing}
-  <ShareSlip {...sharing} onclose={() => (sharing = null)} onsaved={(all) => (list.folders = all)} />
-{/if}
-{#if editing}
-  <FolderSlip {...editing} {folders} onclose={() => (editing = null)} onsaved={folderSaved} />
-{/if}
+<LibrarySlips
+  {slips}
+  {acts}
+  {list}
+  shown={bin ? 'deleted' : archived ? 'archived' : 'all'}
+  {ways}
+  onchanged={changedSome}
+  onfolder={folderSaved}
+/>
 
 <style>
   .said {

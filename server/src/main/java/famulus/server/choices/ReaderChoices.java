@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -101,23 +102,24 @@ public class ReaderChoices {
     /**
      * Keeps what some people want from now on.
      *
+     * @param choosing what becomes of the choice of each
      * @param message by whose page it was chosen
      * @return by which it can be undone; empty where nothing has changed
      */
     @Transactional
-    public Optional<UUID> choose(Collection<UUID> people, ReaderChoice choice, UUID message) {
-        ReaderChoice known = known(choice);
-        Map<UUID, ReaderChoice> now = of(people);
-        List<Before> before = people.stream()
-                .sorted()
-                .distinct()
+    public Optional<UUID> choose(Collection<UUID> people, UnaryOperator<ReaderChoice> choosing, UUID message) {
+        List<UUID> each = people.stream().sorted().distinct().toList();
+        // Of two who choose at once each knows what the other has chosen.
+        each.forEach(summaries::hold);
+        Map<UUID, ReaderChoice> now = of(each);
+        List<Before> before = each.stream()
                 .map(person -> before(person, now.getOrDefault(person, ReaderChoice.NONE)))
-                .filter(one -> !one.choice().equals(known))
+                .filter(one -> !one.choice().equals(known(choosing.apply(one.choice()))))
                 .toList();
         if (before.isEmpty()) {
             return Optional.empty();
         }
-        before.forEach(one -> keep(one.person(), known));
+        before.forEach(one -> keep(one.person(), known(choosing.apply(one.choice()))));
         UUID change = ids.next();
         mapper.change(change, message, clock.instant(), json.writeValueAsString(before));
         return Optional.of(change);
@@ -154,6 +156,7 @@ public class ReaderChoices {
         Optional<String> kept = mapper.before(change, message);
         kept.ifPresent(any -> mapper.forget(change));
         List<Before> before = kept.map(one -> json.readValue(one, LIST)).orElse(List.of());
+        before.forEach(one -> summaries.hold(one.person()));
         before.forEach(one -> keep(one.person(), known(one.choice())));
         return before.stream().map(Before::person).collect(Collectors.toSet());
     }

@@ -4,6 +4,7 @@ import famulus.server.choices.Topics.Topic;
 import famulus.server.choices.Topics.TypedTopic;
 import famulus.server.team.Colleague;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -29,10 +30,17 @@ class TopicController {
         return topics.all();
     }
 
+    /**
+     * All topics as they are to be.
+     *
+     * @param seen those that there were when they were read
+     */
+    record TypedTopics(Set<UUID> seen, List<TypedTopic> topics) {}
+
     /** Keeps all of them, in their order. */
     @PutMapping
-    List<Topic> keep(Colleague asking, @RequestBody List<TypedTopic> typed) {
-        topics.keep(typed, asking);
+    List<Topic> keep(Colleague asking, @RequestBody TypedTopics typed) {
+        topics.keep(typed.seen(), typed.topics(), asking);
         return topics.all();
     }
 

@@ -72,12 +72,19 @@ public class Topics {
         return find(id).orElseThrow(() -> Refusal.field("topic", "This topic was removed. Choose another one."));
     }
 
-    /** Keeps all topics as they are typed, in their order; those that are left out are removed. */
+    /**
+     * Keeps all topics as they are typed, in their order; those that are left out are removed.
+     *
+     * @param seen those that there were when they were read; refused where there are others by now
+     */
     @Transactional
-    public void keep(List<TypedTopic> typed, Colleague by) {
+    public void keep(Set<UUID> seen, List<TypedTopic> typed, Colleague by) {
         by.mustBe("Editors and administrators change topics.", Role.KEEPER, Role.ADMINISTRATOR);
         check(typed);
         Set<UUID> left = new HashSet<>(mapper.all().stream().map(TopicRow::id).toList());
+        if (!left.equals(seen)) {
+            throw Refusal.changedMeanwhile("Somebody else has changed the topics in the meantime. Open them again.");
+        }
         for (int i = 0; i < typed.size(); i++) {
             TypedTopic one = typed.get(i);
             UUID id = one.id() != null && left.remove(one.id()) ? one.id() : ids.next();

@@ -223,6 +223,7 @@ class DemoData implements ApplicationRunner {
                 .filter(starter -> STARTED.containsKey(starter.name()))
                 .forEach(starter -> drafts.add(starter.draft().named(STARTED.get(starter.name()))));
         topics.keep(
+                Set.of(),
                 List.of(
                         topic("Season news", "Neues zur Saison", "Nouvelles de la saison"),
                         topic("Prices and offers", "Preise und Angebote", "Prix et offres"),

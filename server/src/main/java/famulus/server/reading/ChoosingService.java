@@ -105,9 +105,9 @@ class ChoosingService {
         }
         Set<UUID> people = chosen.one() ? Set.of(page.personId()) : sharing(page);
         ReaderChoice before = choices.of(page.personId());
-        ReaderChoice choice = choice(page, chosen, before);
-        Optional<UUID> change = choices.choose(people, choice, page.messageId());
-        change.ifPresent(any -> readings.chose(page, event(before, choice), people, chosen.program()));
+        Optional<UUID> change = choices.choose(people, each -> choice(page, chosen, each), page.messageId());
+        change.ifPresent(
+                any -> readings.chose(page, event(before, choices.of(page.personId())), people, chosen.program()));
         return page(page, new Settled(true, false, change.orElse(null)));
     }
 

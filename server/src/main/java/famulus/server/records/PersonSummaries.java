@@ -82,6 +82,11 @@ public class PersonSummaries {
         mapper.read(person, now.lastOpened(), now.lastClicked(), now.clickedLink());
     }
 
+    /** Until the transaction ends nobody else changes what is known of a person in sum. */
+    public void hold(UUID person) {
+        mapper.hold(person);
+    }
+
     /** Keeps whether somebody wants no messages that go to several at once. */
     public void unsubscribed(UUID person, boolean unsubscribed) {
         mapper.unsubscribed(person, unsubscribed);

@@ -3,6 +3,9 @@ package famulus.server.choices;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import famulus.server.ServerTest;
+import famulus.server.team.Colleague;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,22 +22,29 @@ class TopicsTest extends ServerTest {
         return topic;
     }
 
+    private JsonNode keep(Collection<?> seen, List<?> topics, Colleague by) throws Exception {
+        return done("PUT", "/api/topics", Map.of("seen", seen, "topics", topics), by);
+    }
+
+    private static List<String> ids(JsonNode topics) {
+        return topics.valueStream().map(one -> one.get("id").asString()).toList();
+    }
+
     @Test
     void editorsKeepThemInTheirOrder() throws Exception {
         List<Object> wanted = List.of(topic(null, " Season news ", "Neues zur Saison"), topic(null, "Prices", null));
-        assertThat(done("PUT", "/api/topics", wanted, signe).get("code").asString())
-                .isEqualTo("forbidden");
-        JsonNode kept = done("PUT", "/api/topics", wanted, oriel);
+        assertThat(keep(List.of(), wanted, signe).get("code").asString()).isEqualTo("forbidden");
+        JsonNode kept = keep(List.of(), wanted, oriel);
         assertThat(kept.toString())
                 .contains("\"Season news\"", "\"de\":\"Neues zur Saison\"")
                 .doesNotContain("xx");
         String prices = kept.get(1).get("id").asString();
 
-        JsonNode turned = done(
-                "PUT",
-                "/api/topics",
-                List.of(topic(prices, "Prices and offers", null), topic(null, "Events", null)),
-                oriel);
+        List<Object> others = List.of(topic(prices, "Prices and offers", null), topic(null, "Events", null));
+        assertThat(keep(List.of(), others, amos).get("code").asString())
+                .as("who has not seen them removes none")
+                .isEqualTo("changed-meanwhile");
+        JsonNode turned = keep(ids(kept), others, oriel);
         assertThat(turned.valueStream().map(one -> one.get("name").asString()))
                 .containsExactly("Prices and offers", "Events");
         assertThat(turned.get(0).get("id").asString()).isEqualTo(prices);
@@ -43,16 +53,15 @@ class TopicsTest extends ServerTest {
 
     @Test
     void whatIsWrongIsSaidAtItsPlaceAndNothingIsKept() throws Exception {
-        JsonNode refused = done(
-                "PUT",
-                "/api/topics",
+        JsonNode refused = keep(
+                List.of(),
                 List.of(topic(null, "Prices", null), topic(null, "prices", "x".repeat(61)), topic(null, " ", null)),
                 oriel);
         assertThat(refused.at("/fields/topics.1.name").asString()).contains("of this name already");
         assertThat(refused.at("/fields/topics.1.de").asString()).contains("60");
         assertThat(refused.at("/fields/topics.2.name").asString()).isNotEmpty();
         assertThat(done("GET", "/api/topics", null, signe)).isEmpty();
-        assertThat(done("PUT", "/api/topics", java.util.Collections.nCopies(21, topic(null, "x", null)), oriel)
+        assertThat(keep(List.of(), Collections.nCopies(21, topic(null, "x", null)), oriel)
                         .get("detail")
                         .asString())
                 .contains("20 topics");

@@ -28,15 +28,17 @@ class ChoosingTest extends ServerTest {
     @BeforeEach
     void topicsAndSomebody() throws Exception {
         ines = contact("Ines", "Okafor", "ines@larkfield.example");
-        JsonNode topics = done(
-                "PUT",
-                "/api/topics",
+        JsonNode topics = keep(
+                List.of(),
                 List.of(
                         Map.of("name", "Season news", "names", Map.of("de", "Neues zur Saison")),
-                        Map.of("name", "Prices", "names", Map.of())),
-                oriel);
+                        Map.of("name", "Prices", "names", Map.of())));
         season = UUID.fromString(topics.get(0).get("id").asString());
         prices = UUID.fromString(topics.get(1).get("id").asString());
+    }
+
+    private JsonNode keep(List<UUID> seen, List<?> topics) throws Exception {
+        return done("PUT", "/api/topics", Map.of("seen", seen, "topics", topics), oriel);
     }
 
     private Map<String, Object> meant(UUID topic, List<?> back, UUID... people) {
@@ -198,6 +200,16 @@ class ChoosingTest extends ServerTest {
         come(post(page).param("what", "nothing").param("who", "one"));
         assertThat(chosen(ines)).startsWith("Unsubscribed");
         assertThat(chosen(tobias)).isEmpty();
+        // What one of them has chosen besides is their own.
+        String own = page(sent(prices, tobias));
+        come(post(own).param("what", "topic").param("who", "one"));
+        come(post(page).param("what", "topic").param("who", "all"));
+        assertThat(chosen(tobias)).isEqualTo("Wants nothing about “Season news”, “Prices”.");
+        come(post(own)
+                .param("what", "choices")
+                .param("who", "one")
+                .param("topic", season.toString(), prices.toString()));
+        assertThat(chosen(tobias)).isEmpty();
         String all = come(post(page).param("what", "nothing").param("who", "all"));
         assertThat(chosen(tobias)).startsWith("Unsubscribed");
         come(post(page).param("what", "undo").param("change", change(all)));
@@ -220,7 +232,7 @@ class ChoosingTest extends ServerTest {
     void aTopicThatWasRemovedAndAPersonWhoIsGoneAreSaid() throws Exception {
         UUID message = sent(season, ines);
         come(post(page(message)).param("what", "topic"));
-        done("PUT", "/api/topics", List.of(Map.of("id", prices, "name", "Prices", "names", Map.of())), oriel);
+        keep(List.of(season, prices), List.of(Map.of("id", prices, "name", "Prices", "names", Map.of())));
         assertThat(come(get(page(message)))).contains("Prices").doesNotContain("Season news");
         assertThat(chosen(ines)).isEmpty();
         assertThat(done("POST", "/api/messages/many/audience", meant(season, List.of(), ines), signe)
