@@ -4,7 +4,7 @@
  * stands in a company's do-not-email list, and says under which entries an address would be found there.
  *
  * <pre>{@code
- * Audience audience = Audience.of(candidates, new AudienceRules(today, 7, false, Set.of()));
+ * Audience audience = Audience.of(candidates, new AudienceRules(today, 7, false, Optional.empty(), Set.of()));
  * audience.out().forEach(one -> one.reasons().forEach(why -> told.accept(one.candidate().name(), why.sentence())));
  *
  * DoNotEmail entry = DoNotEmail.read("@larkfield.example").entry().orElseThrow();

@@ -49,11 +49,8 @@ class EveryEndpointTest extends ServerTest {
             "PUT /api/company/facts/{name}",
             "DELETE /api/company/facts/{name}",
             "POST /api/materials/house-styles",
-            "PUT /api/materials/house-styles/{id}",
             "POST /api/materials/house-styles/{id}/usual",
             "PUT /api/materials/house-styles/{id}/named",
-            "DELETE /api/materials/pictures/{id}",
-            "DELETE /api/materials/files/{id}",
             "POST /api/materials/feeds/{id}/read",
             "DELETE /api/materials/feeds/{id}");
 
