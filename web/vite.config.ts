@@ -11,7 +11,8 @@ export default defineConfig(({ mode }) => ({
     assetsInlineLimit: 0,
   },
   resolve: mode === 'test' ? { conditions: ['browser'] } : undefined,
-  test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
+  // On a machine that is busy with other tests the first look into a page takes seconds.
+  test: { environment: 'jsdom', include: ['src/**/*.test.ts'], testTimeout: 30_000 },
   server: {
     proxy: { '/api': 'http://localhost:8080' },
     fs: { allow: ['.', '../docs'] },
