@@ -126,27 +126,6 @@
     color: var(--ink-soft);
   }
 
-  input {
-    width: 100%;
-    padding: 5px 8px;
-    border: 1px solid var(--edge);
-    border-radius: var(--corner);
-    background: var(--sheet);
-    color: var(--ink);
-    font: inherit;
-  }
-
-  .wrong {
-    display: block;
-    padding-top: 3px;
-    color: var(--stop);
-    font-size: 13px;
-  }
-
-  .ways {
-    white-space: nowrap;
-  }
-
   .acts {
     display: flex;
     gap: 10px;

@@ -42,16 +42,7 @@ final class DemoLists {
                 FolderRights.EVERYONE);
         UUID visitors = lists.add(
                         CrmKind.CONTACT,
-                        new TypedList(
-                                "Came to our open day",
-                                null,
-                                null,
-                                null,
-                                FolderRights.EVERYONE,
-                                null,
-                                null,
-                                null,
-                                null),
+                        TypedList.simple("Came to our open day", null, null, FolderRights.EVERYONE),
                         people.oriel())
                 .id();
         lists.put(
@@ -66,6 +57,6 @@ final class DemoLists {
 
     private static void live(
             RecordLists lists, CrmKind kind, String name, String condition, String sort, Colleague by, UUID folder) {
-        lists.add(kind, new TypedList(name, condition, sort, false, folder, null, null, null, null), by);
+        lists.add(kind, TypedList.simple(name, condition, sort, folder), by);
     }
 }

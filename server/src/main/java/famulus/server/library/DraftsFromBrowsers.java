@@ -14,7 +14,8 @@ import tools.jackson.databind.module.SimpleModule;
 
 /**
  * Takes out of every draft that a browser sends, in whatever request it comes, what whoever sends it may not use. So no request
- * has to remember to ask; a draft that is read elsewhere stays as it is.
+ * has to remember to ask. A message’s draft that is read from the database for a request is looked through likewise: whoever has
+ * lost the right to a part since sees it as gone. What is read for nobody (sending, starting) stays as it is.
  */
 @Component
 class DraftsFromBrowsers extends SimpleModule {

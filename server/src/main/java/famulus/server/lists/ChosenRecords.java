@@ -40,6 +40,8 @@ public class ChosenRecords {
     private final RecordFilterService filters;
     private final ConditionService conditions;
     private final RecordLists lists;
+    private final ListParts parts;
+    private final ListLooks looks;
     private final RecordListService ledgers;
     private final RecordService records;
 
@@ -47,11 +49,15 @@ public class ChosenRecords {
             RecordFilterService filters,
             ConditionService conditions,
             RecordLists lists,
+            ListParts parts,
+            ListLooks looks,
             RecordListService ledgers,
             RecordService records) {
         this.filters = filters;
         this.conditions = conditions;
         this.lists = lists;
+        this.parts = parts;
+        this.looks = looks;
         this.ledgers = ledgers;
         this.records = records;
     }
@@ -115,7 +121,7 @@ public class ChosenRecords {
         if (fixed.isEmpty()) {
             return window;
         }
-        Map<UUID, String> put = lists.put(
+        Map<UUID, String> put = looks.put(
                 fixed.get().id(), window.lines().stream().map(LedgerLine::id).toList());
         List<LedgerColumn> columns = new ArrayList<>(window.columns());
         columns.add(new LedgerColumn("put_on", "Put on", false, false));
@@ -152,7 +158,7 @@ public class ChosenRecords {
     public ListChanges changes(UUID id, Colleague asking) {
         ShownList list = lists.list(id, asking);
         Optional<Set<UUID>> now = members(list, asking);
-        return now.flatMap(members -> lists.looked(id, asking).map(look -> {
+        return now.flatMap(members -> looks.looked(id, asking).map(look -> {
                     Set<UUID> came = new LinkedHashSet<>(members);
                     came.removeAll(look.members());
                     Set<UUID> went = new LinkedHashSet<>(look.members());
@@ -166,7 +172,7 @@ public class ChosenRecords {
     /** Somebody has looked at a list as it is now. */
     public void look(UUID id, Colleague asking) {
         ShownList list = lists.list(id, asking);
-        members(list, asking).ifPresent(members -> lists.look(id, members, asking));
+        members(list, asking).ifPresent(members -> looks.look(id, members, asking));
     }
 
     private Optional<Set<UUID>> members(ShownList list, Colleague asking) {
@@ -200,11 +206,11 @@ public class ChosenRecords {
                 : Optional.of(conditions.sound(scope, narrowed.where(), asking));
         list.filter(one -> typed.isEmpty() && !one.condition().isEmpty())
                 .ifPresent(one -> conditions.sound(scope, one.condition(), asking));
-        Wanted wanted = list.map(one -> lists.wanted(one, typed, asking))
+        Wanted wanted = list.map(one -> parts.wanted(one, typed))
                 .orElseGet(() -> new Wanted(typed, Optional.empty(), Optional.empty(), Optional.empty()));
-        Optional<Without> out = Optional.ofNullable(narrowed.minus()).map(minus -> lists.leftOut(minus, kind, asking));
+        Optional<Without> out = Optional.ofNullable(narrowed.minus()).map(minus -> parts.leftOut(minus, kind, asking));
         Optional<OfDeals> deals =
-                Optional.ofNullable(narrowed.deals()).map(which -> lists.ofDeals(which, narrowed.role(), kind, asking));
+                Optional.ofNullable(narrowed.deals()).map(which -> parts.ofDeals(which, narrowed.role(), kind, asking));
         Wanted all = new Wanted(wanted.condition(), wanted.list(), out.or(wanted::without), deals.or(wanted::deals));
         return all.equals(Wanted.ALL) ? Optional.empty() : Optional.of(filters.filtered(scope, all, asking));
     }

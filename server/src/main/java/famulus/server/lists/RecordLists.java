@@ -7,11 +7,7 @@ import famulus.server.folders.FolderNames;
 import famulus.server.folders.FolderRights;
 import famulus.server.folders.FolderService;
 import famulus.server.folders.FolderService.FolderToRemove;
-import famulus.server.lists.RecordFilterService.OfDeals;
-import famulus.server.lists.RecordFilterService.Wanted;
-import famulus.server.lists.RecordFilterService.Without;
 import famulus.server.lists.RecordListMapper.ListRow;
-import famulus.server.lists.RecordListMapper.PutRow;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CatalogueService;
@@ -21,19 +17,13 @@ import famulus.server.team.TeamService;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.util.Collection;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -50,6 +40,7 @@ public class RecordLists {
 
     private final RecordListMapper mapper;
     private final ListRights rights;
+    private final ListParts parts;
     private final ConditionService conditions;
     private final CatalogueService catalogues;
     private final FolderRights folders;
@@ -62,6 +53,7 @@ public class RecordLists {
     RecordLists(
             RecordListMapper mapper,
             ListRights rights,
+            ListParts parts,
             ConditionService conditions,
             CatalogueService catalogues,
             FolderRights folders,
@@ -72,6 +64,7 @@ public class RecordLists {
             Clock clock) {
         this.mapper = mapper;
         this.rights = rights;
+        this.parts = parts;
         this.conditions = conditions;
         this.catalogues = catalogues;
         this.folders = folders;
@@ -144,7 +137,13 @@ public class RecordLists {
             @Schema(nullable = true) UUID base,
             @Schema(nullable = true) UUID minus,
             @Schema(nullable = true) UUID deals,
-            @Schema(nullable = true) String role) {}
+            @Schema(nullable = true) String role) {
+
+        /** A list that is not made of others; a fixed one where there is no condition. */
+        public static TypedList simple(String name, String condition, String sort, UUID folder) {
+            return new TypedList(name, condition, sort, false, folder, null, null, null, null);
+        }
+    }
 
     /** The lists of a kind that somebody sees, by name. */
     public List<ShownList> all(CrmKind kind, Colleague asking) {
@@ -157,7 +156,7 @@ public class RecordLists {
 
     /** A list; for those who may not see it there is none. */
     public ShownList list(UUID id, Colleague asking) {
-        ListRow row = rights.mustBeSeen(there(mapper.byId(id)), asking);
+        ListRow row = rights.mustBeSeen(ListParts.there(mapper.byId(id)), asking);
         return shown(
                 row,
                 names.seen(asking),
@@ -180,11 +179,11 @@ public class RecordLists {
                 row.descending(),
                 row.members(),
                 row.baseId(),
-                nameOf(row.baseId(), asking),
+                parts.nameOf(row.baseId(), asking),
                 row.minusId(),
-                nameOf(row.minusId(), asking),
+                parts.nameOf(row.minusId(), asking),
                 row.dealsId(),
-                nameOf(row.dealsId(), asking),
+                parts.nameOf(row.dealsId(), asking),
                 row.dealRole(),
                 row.folderId(),
                 folderNames.getOrDefault(row.folderId(), ""),
@@ -196,89 +195,14 @@ public class RecordLists {
                 row.version());
     }
 
-    private String nameOf(UUID list, Colleague asking) {
-        return Optional.ofNullable(list)
-                .flatMap(mapper::byId)
-                .filter(row -> rights.maySee(row, asking))
-                .map(ListRow::name)
-                .orElse("");
-    }
-
-    /**
-     * What a list has, whoever may see the lists it is made of: what it leaves out is left out for all who see it.
-     *
-     * @param where a condition in the place of its own; nothing for its own
-     */
-    Wanted wanted(ShownList list, Optional<Condition> where, Colleague asking) {
-        Optional<Condition> condition = where.or(
-                () -> list.condition().isEmpty() ? Optional.empty() : Optional.of(conditions.parsed(list.condition())));
-        Optional<UUID> fixed = list.live() ? Optional.ofNullable(list.base()) : Optional.of(list.id());
-        return new Wanted(
-                condition,
-                fixed,
-                Optional.ofNullable(list.minus()).map(this::without),
-                Optional.ofNullable(list.deals()).map(deals -> deals(deals, list.role())));
-    }
-
-    /** A list that another one is made of. */
-    private ListRow part(UUID id) {
-        return there(mapper.byId(id))
-                .orElseThrow(() -> Refusal.because(
-                        "part-missing", "A list that this one is made of is missing. Save the list anew without it."));
-    }
-
-    private OfDeals deals(UUID deals, String role) {
-        ListRow row = part(deals);
-        return new OfDeals(row.name(), Optional.ofNullable(row.condition()).map(conditions::parsed), row.id(), role);
-    }
-
-    /** A list of deals whose contacts are wanted; refused where it is made of others itself. */
-    OfDeals ofDeals(UUID deals, String role, CrmKind kind, Colleague asking) {
-        if (kind != CrmKind.CONTACT) {
-            throw Refusal.field("deals", "Only contacts are on deals.");
-        }
-        simple(deals, CrmKind.DEAL, "deals", asking);
-        return deals(deals, role(role));
-    }
-
-    /** No role has a longer name; one that is none is nobody's. */
-    private static String role(String typed) {
-        return typed == null || typed.length() > LONGEST_SORT ? "" : typed.strip();
-    }
-
-    private Without without(UUID minus) {
-        ListRow row = part(minus);
-        return new Without(row.name(), Optional.ofNullable(row.condition()).map(conditions::parsed), row.id());
-    }
-
-    /** A list that is left out of others; refused where it is made of others itself. */
-    Without leftOut(UUID minus, CrmKind kind, Colleague asking) {
-        simple(minus, kind, "minus", asking);
-        return without(minus);
-    }
-
-    private void simple(UUID list, CrmKind kind, String field, Colleague asking) {
-        ListRow row = rights.mustBeSeen(there(mapper.byId(list)), asking);
-        if (!row.kind().equals(kind.word())) {
-            throw Refusal.field(field, "“" + row.name() + "” is a list of " + row.kind() + "s.");
-        }
-        if (row.combined()) {
-            throw Refusal.field(field, "“" + row.name() + "” is made of other lists. Choose one that is not.");
-        }
-    }
-
-    private static Optional<ListRow> there(Optional<ListRow> list) {
-        return list.filter(one -> one.deletedAt() == null);
-    }
-
     /** Keeps a list: a live one where there is a condition. It is its maker's alone unless it lies in a shared folder. */
     @Transactional
     public ShownList add(CrmKind kind, TypedList typed, Colleague by) {
         UUID folder = typed.folder() == null ? folders.personal(by.id()) : typed.folder();
         folderService.mustMay(Right.CHANGE, folder, by);
-        Optional.ofNullable(typed.minus()).ifPresent(minus -> simple(minus, kind, "minus", by));
-        Optional.ofNullable(typed.base()).ifPresent(base -> simple(base, kind, "base", by));
-        Optional.ofNullable(typed.deals()).ifPresent(deals -> ofDeals(deals, typed.role(), kind, by));
+        Optional.ofNullable(typed.minus()).ifPresent(minus -> parts.mustBeSimple(minus, kind, "minus", by));
+        Optional.ofNullable(typed.base()).ifPresent(base -> parts.mustBeSimple(base, kind, "base", by));
+        Optional.ofNullable(typed.deals()).ifPresent(deals -> parts.ofDeals(deals, typed.role(), kind, by));
         boolean withoutCondition =
                 typed.condition() == null || typed.condition().isBlank();
         boolean ofLists = typed.base() != null || typed.deals() != null;
@@ -301,7 +225,7 @@ public class RecordLists {
                 typed.minus(),
                 typed.base(),
                 typed.deals(),
-                typed.deals() == null ? "" : role(typed.role()));
+                typed.deals() == null ? "" : ListParts.role(typed.role()));
         refuseTaken(row);
         mapper.insert(row);
         return list(row.id(), by);
@@ -310,7 +234,7 @@ public class RecordLists {
     /** Changes a list; refused when somebody else has changed it since it was read. */
     @Transactional
     public ShownList change(UUID id, int version, TypedList typed, Colleague by) {
-        ListRow before = rights.mustBeChangeable(there(mapper.byId(id)), by);
+        ListRow before = rights.mustBeChangeable(ListParts.there(mapper.byId(id)), by);
         CrmKind kind = CrmKind.of(before.kind());
         if (typed.condition() != null && !before.live()) {
             throw Refusal.field("condition", "This list is fixed. Save the condition as a list of its own.");
@@ -369,7 +293,7 @@ public class RecordLists {
     /** Deletes a list; its records stay. It can be brought back for a day. */
     @Transactional
     public void delete(UUID id, Colleague by) {
-        ListRow row = rights.mustBeChangeable(there(mapper.byId(id)), by);
+        ListRow row = rights.mustBeChangeable(ListParts.there(mapper.byId(id)), by);
         List<ListRow> madeOfIt = mapper.madeOf(id);
         if (!madeOfIt.isEmpty()) {
             String names = madeOfIt.stream()
@@ -415,50 +339,16 @@ public class RecordLists {
         return taken;
     }
 
-    /** Who put some records onto a fixed list, and when, in words; those that are not on it are left out. */
-    Map<UUID, String> put(UUID id, Collection<UUID> records) {
-        Map<UUID, Colleague> by = team.all().stream().collect(Collectors.toMap(Colleague::id, Function.identity()));
-        DateTimeFormatter day = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK);
-        return mapper.puts(id, records).stream()
-                .collect(Collectors.toMap(
-                        PutRow::recordId,
-                        row -> row.at().atZone(team.house().zone()).format(day) + " by "
-                                + Optional.ofNullable(by.get(row.byId()))
-                                        .map(Colleague::firstName)
-                                        .orElse("somebody")));
-    }
-
-    /** What was on a list when somebody looked at it last. */
-    record Look(Instant at, Set<UUID> members) {}
-
-    Optional<Look> looked(UUID id, Colleague asking) {
-        return mapper.look(id, asking.id())
-                .map(row -> new Look(
-                        row.at(),
-                        Stream.of(row.members().split(" "))
-                                .filter(one -> !one.isEmpty())
-                                .map(UUID::fromString)
-                                .collect(Collectors.toCollection(LinkedHashSet::new))));
-    }
-
-    void look(UUID id, Set<UUID> members, Colleague asking) {
-        mapper.looked(
-                id,
-                asking.id(),
-                clock.instant(),
-                members.stream().map(UUID::toString).collect(Collectors.joining(" ")));
-    }
-
     /** Refused where a list does not have records of a kind. */
     void mustHold(UUID id, CrmKind kind, Colleague asking) {
-        ListRow row = rights.mustBeSeen(there(mapper.byId(id)), asking);
+        ListRow row = rights.mustBeSeen(ListParts.there(mapper.byId(id)), asking);
         if (!row.kind().equals(kind.word())) {
             throw Refusal.because("kind", "“" + row.name() + "” is a list of " + row.kind() + "s.");
         }
     }
 
     private ListRow fixed(UUID id, Colleague by) {
-        ListRow row = rights.mustBeChangeable(there(mapper.hold(id)), by);
+        ListRow row = rights.mustBeChangeable(ListParts.there(mapper.hold(id)), by);
         if (row.live()) {
             throw Refusal.because("live", "“" + row.name() + "” is a live list: its condition says what is on it.");
         }

@@ -3,6 +3,7 @@ package famulus.server.messages;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import famulus.server.Chosen;
 import famulus.server.ServerTest;
 import famulus.server.choices.ReaderChoices;
 import famulus.server.donotemail.DoNotEmailService;
@@ -50,20 +51,8 @@ class ManyTest extends ServerTest {
     }
 
     private static Map<String, Object> meant(String kind, UUID minus, int days, List<UUID> back, UUID... ids) {
-        Map<String, Object> narrowed = new HashMap<>(Map.of("search", "", "where", ""));
-        narrowed.put("list", null);
         Map<String, Object> meant = new HashMap<>();
-        meant.put(
-                "choice",
-                Map.of(
-                        "kind",
-                        kind,
-                        "all",
-                        ids.length == 0,
-                        "ids",
-                        List.of(ids).stream().map(UUID::toString).toList(),
-                        "narrowed",
-                        narrowed));
+        meant.put("choice", Chosen.choice(kind, ids.length == 0, List.of(ids), "", null));
         meant.put("minus", minus == null ? null : minus.toString());
         meant.put("restDays", days);
         meant.put("topic", null);

@@ -2,10 +2,10 @@ package famulus.server.paper;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import famulus.server.Chosen;
 import famulus.server.ServerTest;
 import java.io.ByteArrayInputStream;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -194,20 +194,8 @@ class PaperTest extends ServerTest {
     }
 
     private MockHttpServletResponse papers(UUID template, boolean together, UUID... whom) throws Exception {
-        Map<String, Object> narrowed = new HashMap<>(Map.of("search", "", "where", ""));
-        narrowed.put("list", null);
         Map<String, Object> wanted = new HashMap<>();
-        wanted.put(
-                "choice",
-                Map.of(
-                        "kind",
-                        "contact",
-                        "all",
-                        false,
-                        "ids",
-                        List.of(whom).stream().map(UUID::toString).toList(),
-                        "narrowed",
-                        narrowed));
+        wanted.put("choice", Chosen.byHand("contact", whom));
         wanted.put("template", template.toString());
         wanted.put("size", null);
         wanted.put("together", together);

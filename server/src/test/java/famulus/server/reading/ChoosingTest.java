@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import famulus.server.Chosen;
 import famulus.server.ServerTest;
 import famulus.server.messages.SourceText;
 import java.nio.charset.StandardCharsets;
@@ -42,20 +43,8 @@ class ChoosingTest extends ServerTest {
     }
 
     private Map<String, Object> meant(UUID topic, List<?> back, UUID... people) {
-        Map<String, Object> narrowed = new HashMap<>(Map.of("search", "", "where", ""));
-        narrowed.put("list", null);
         Map<String, Object> meant = new HashMap<>();
-        meant.put(
-                "choice",
-                Map.of(
-                        "kind",
-                        "contact",
-                        "all",
-                        false,
-                        "ids",
-                        List.of(people).stream().map(UUID::toString).toList(),
-                        "narrowed",
-                        narrowed));
+        meant.put("choice", Chosen.byHand("contact", people));
         meant.put("minus", null);
         meant.put("restDays", 1);
         meant.put("topic", topic);
