@@ -6,6 +6,7 @@
   import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
   import type { KeptList } from './narrowing.svelte';
+  import { typedList } from './typedList';
 
   /** Puts chosen records onto a fixed list that is there, or onto a new one. */
   let {
@@ -35,17 +36,7 @@
     (
       await ask('post', '/api/lists/kept/{kind}', {
         params: { kind: choice.kind },
-        body: {
-          name,
-          condition: null,
-          sort: null,
-          descending: null,
-          folder: null,
-          base: null,
-          minus: null,
-          deals: null,
-          role: null,
-        },
+        body: typedList(name),
       })
     ).id;
 

@@ -6,6 +6,7 @@
   import Field from '../ui/Field.svelte';
   import Slip from '../ui/Slip.svelte';
   import type { KeptList } from './narrowing.svelte';
+  import { typedList } from './typedList';
 
   /** Saves a condition as a live list, under a new name or in the place of the list it was. */
   let {
@@ -93,17 +94,7 @@
         params: { id: list.id },
         body: {
           version: list.version,
-          list: {
-            name: list.name,
-            condition,
-            sort,
-            descending,
-            folder: null,
-            base: null,
-            minus: null,
-            deals: null,
-            role: null,
-          },
+          list: typedList(list.name, { condition, sort, descending }),
         },
       }),
     );

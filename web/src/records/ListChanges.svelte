@@ -23,7 +23,9 @@
     changes = null;
   }
 
+  /** Those who are not there any more have no names. */
   function named(number: number, names: string[]): string {
+    if (!names.length) return `${number}`;
     const more = number - names.length;
     return `${number} (${names.join(', ')}${more > 0 ? ` and ${more} more` : ''})`;
   }

@@ -7,6 +7,7 @@
   import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
   import type { KeptList } from './narrowing.svelte';
+  import { typedList } from './typedList';
 
   /** What a list is, what it is called and who else has it. */
   let {
@@ -47,17 +48,7 @@
         params: { id: list.id },
         body: {
           version: list.version,
-          list: {
-            name,
-            condition: null,
-            sort: null,
-            descending: null,
-            folder,
-            base: null,
-            minus: null,
-            deals: null,
-            role: null,
-          },
+          list: typedList(name, { folder }),
         },
       });
       await onchanged();
