@@ -19,6 +19,14 @@ public final class Departure {
         return notes.stream().filter(note -> stops(how, note)).toList();
     }
 
+    /**
+     * What stops a whole mailing, in the order in which it is dealt with; nothing when it may be started. What stops one of its
+     * messages holds that one back, and the others go.
+     */
+    public static List<MailingStop> stops(WholeMailing mailing) {
+        return List.copyOf(mailing.stops());
+    }
+
     private static boolean stops(Leaving how, Note note) {
         return note.stops() && (how != Leaving.READY || !ofOnePerson(note.code()));
     }

@@ -8,6 +8,9 @@
  * String said = stops.isEmpty() ? "It may leave." : stops.getFirst().title();
  * }</pre>
  *
+ * <p>A mailing is asked about twice: as a whole ({@link famulus.core.departure.WholeMailing}), and for each of its messages like
+ * any other message.
+ *
  * <p>Nothing here knows who asks, or how a message travels: whoever sends, tests or marks ready asks the same question.
  */
 package famulus.core.departure;
