@@ -37,9 +37,12 @@ create table outgoing_message (
   -- Whether somebody has said since that it is to go as it is.
   as_it_is         boolean default false not null,
   -- Whether it is one of a message that went to several people at once.
-  several          boolean default false not null
+  several          boolean default false not null,
+  -- The mailing it is one of; none for a message that stands alone.
+  mailing_id       uuid,
+  alone            boolean default true not null
 );
-create index outgoing_message_state on outgoing_message (state, created_at desc, id desc);
+create index outgoing_message_state on outgoing_message (state, alone, created_at desc, id desc);
 create index outgoing_message_person on outgoing_message (person_id, created_at desc, id);
 create index outgoing_message_deal on outgoing_message (deal_id, created_at desc, id);
 create index outgoing_message_organisation on outgoing_message (organisation_id, created_at desc, id);

@@ -112,9 +112,7 @@ public record Audience(List<Candidate> in, List<LeftOut> out) {
                 .ifPresent(day -> reasons.add(new Reason(
                         Reason.Kind.WRITTEN_RECENTLY,
                         "Written to " + ago(ChronoUnit.DAYS.between(day, rules.today())) + ".")));
-        candidate
-                .onList()
-                .ifPresent(list -> reasons.add(new Reason(Reason.Kind.ON_LIST, "On the list “" + list + "”.")));
+        candidate.onList().ifPresent(why -> reasons.add(new Reason(Reason.Kind.ON_LIST, why)));
         return reasons;
     }
 

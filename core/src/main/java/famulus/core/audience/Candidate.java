@@ -17,7 +17,7 @@ import java.util.UUID;
  * @param choice what they have chosen to get of messages that go to several at once
  * @param lastWritten the day somebody here wrote to them last
  * @param lastToSeveral the day they got the last message that went to several at once
- * @param onList the name of a list whose people are left out, where they are on it
+ * @param onList why they are left out where somebody has left them out, such as a list they are on, in a sentence
  */
 public record Candidate(
         UUID key,

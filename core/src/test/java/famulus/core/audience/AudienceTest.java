@@ -97,7 +97,7 @@ class AudienceTest {
                 new ReaderChoice(true, Set.of(SEASON.id()), Pace.MONTHLY),
                 Optional.of(TODAY.minusDays(1)),
                 Optional.of(TODAY.minusDays(29)),
-                Optional.of("Came to our open day"));
+                Optional.of("On the list “Came to our open day”."));
         Candidate nobody = new Candidate(
                 UUID.randomUUID(),
                 Optional.empty(),

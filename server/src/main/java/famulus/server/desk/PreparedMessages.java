@@ -15,6 +15,7 @@ import famulus.core.message.MessageSource;
 import famulus.core.proof.CheckLevels;
 import famulus.core.proof.Circumstances;
 import famulus.core.proof.Circumstances.Arrival;
+import famulus.core.proof.Correspondence;
 import famulus.core.proof.LongestSubject;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
@@ -90,6 +91,20 @@ class PreparedMessages {
             this.catalogue = catalogue;
             this.given = given;
             this.program = source.parse();
+        }
+
+        private PreparedMessage(PreparedMessage other, Given given) {
+            this.source = other.source;
+            this.about = other.about;
+            this.catalogue = other.catalogue;
+            this.given = given;
+            this.program = other.program;
+            this.problems = other.problems();
+        }
+
+        /** The same to somebody who had these messages before; nothing is parsed anew. */
+        PreparedMessage after(Correspondence before) {
+            return new PreparedMessage(this, given.after(before));
         }
 
         /** Which fields it has. */

@@ -81,6 +81,11 @@ public class ProofService {
             this(chosen, answers, sending, at, Optional.empty(), Optional.empty(), List.of());
         }
 
+        /** The same of a message to somebody who had these messages. */
+        Given after(Correspondence correspondence) {
+            return new Given(chosen, answers, sending, at, files, Optional.of(correspondence), variants);
+        }
+
         /**
          * The same of a message that has these files, goes to somebody who had these messages, and is of a template in these
          * languages.
@@ -243,7 +248,7 @@ public class ProofService {
     }
 
     /** A message signed with the sender's designed signature, where they have one and it asks for it. */
-    private MessageSource signed(MessageSource source, Colleague sender) {
+    MessageSource signed(MessageSource source, Colleague sender) {
         return source.layout()
                 .map(Layout::design)
                 .filter(design -> Inserts.has(design.body(), Content.Signature.class))

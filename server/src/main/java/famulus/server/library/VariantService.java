@@ -10,9 +10,11 @@ import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -84,6 +86,23 @@ public class VariantService {
                 .filter(row -> row.readyVersion() != null || row.ownerId().equals(asking.id()))
                 .map(row -> Locale.of(row.language()))
                 .toList();
+    }
+
+    /**
+     * The variants that {@link #forReader} takes, by the language they are in; none for a template that stands alone.
+     *
+     * @param sender who messages go out as
+     */
+    public Map<String, UUID> usable(UUID id, Colleague asking, Colleague sender) {
+        return mapper.of(id).stream()
+                .filter(row -> mayBeUsed(row, asking, sender))
+                .collect(Collectors.toMap(VariantRow::language, VariantRow::templateId, (first, other) -> first));
+    }
+
+    private static boolean mayBeUsed(VariantRow row, Colleague asking, Colleague sender) {
+        return row.readyVersion() != null
+                || row.ownerId().equals(asking.id())
+                || row.ownerId().equals(sender.id());
     }
 
     /** The languages that people can have, those first in which the house greets people. */
@@ -158,9 +177,7 @@ public class VariantService {
         String language = readers.get();
         Optional<VariantRow> fitting = rows.stream()
                 .filter(row -> row.language().equals(language))
-                .filter(row -> row.readyVersion() != null
-                        || row.ownerId().equals(asking.id())
-                        || row.ownerId().equals(sender.id()))
+                .filter(row -> mayBeUsed(row, asking, sender))
                 .findFirst();
         return fitting.map(VariantRow::templateId).orElse(id);
     }

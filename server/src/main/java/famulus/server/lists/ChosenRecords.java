@@ -245,6 +245,13 @@ public class ChosenRecords {
                 .among(some);
     }
 
+    /** Those of some records that a condition, in its written form, holds for. */
+    public Set<UUID> fitting(CrmKind kind, String where, Collection<UUID> some, Colleague asking) {
+        return filtered(kind, new Narrowed("", where, null), asking)
+                .orElseThrow()
+                .among(some);
+    }
+
     private List<UUID> all(Choice choice, Colleague asking) {
         Set<UUID> but = new HashSet<>(choice.ids());
         Narrowed narrowed = choice.narrowed();

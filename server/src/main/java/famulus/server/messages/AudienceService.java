@@ -12,6 +12,7 @@ import famulus.server.donotemail.DoNotEmailService.Stopped;
 import famulus.server.lists.ChosenRecords;
 import famulus.server.lists.ChosenRecords.Choice;
 import famulus.server.lists.RecordLists;
+import famulus.server.lists.RecordLists.ShownList;
 import famulus.server.messages.CorrespondenceMapper.RefusedRow;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
@@ -105,9 +106,9 @@ public class AudienceService {
     public record PutBack(UUID key, String reason) {}
 
     /** Why each is put back who is; refused where one lacks a reason. */
-    static Map<UUID, String> reasons(Meant meant) {
+    public static Map<UUID, String> reasons(List<PutBack> putBack) {
         Map<UUID, String> reasons = new HashMap<>();
-        for (PutBack one : meant.putBack()) {
+        for (PutBack one : putBack) {
             PlainLine.refusal(one.reason(), LONGEST_REASON, true).ifPresent(sentence -> {
                 throw Refusal.field("reason", sentence);
             });
@@ -117,39 +118,60 @@ public class AudienceService {
     }
 
     /** Whether messages to those of a kind go to several at once; what is about a deal of its reader is one of its own. */
-    static boolean toSeveral(CrmKind kind) {
+    public static boolean toSeveral(CrmKind kind) {
         return kind != CrmKind.DEAL;
     }
 
     /** Whom a message goes to who was chosen as one of a kind, and about which deal. */
-    static For to(Candidate candidate, CrmKind chosen) {
+    public static For to(Candidate candidate, CrmKind chosen) {
         return new For(
                 chosen == CrmKind.DEAL ? CrmKind.CONTACT : chosen,
                 candidate.person().orElseThrow(),
                 candidate.about().orElse(null));
     }
 
+    /**
+     * Whom a message is sought for, record by record.
+     *
+     * @param leftOut why some of them are left out, in sentences
+     * @param putBack who gets it in spite of what yields, and why
+     */
+    public record Sought(
+            CrmKind kind, List<UUID> ids, Map<UUID, String> leftOut, int restDays, UUID topic, List<PutBack> putBack) {}
+
     /** Who gets a message, and who does not; refused where they are too many to be looked at. */
     public Audience audience(Meant meant, Colleague asking) {
         CrmKind kind = meant.choice().kind();
+        mustBeWrittenTo(kind);
+        List<UUID> ids = chosen.ids(meant.choice(), MOST, asking);
+        Map<UUID, String> leftOut = meant.minus() == null ? Map.of() : onList(kind, meant.minus(), ids, asking);
+        return audience(new Sought(kind, ids, leftOut, meant.restDays(), meant.topic(), meant.putBack()));
+    }
+
+    /** Refused for records that nobody can write to. */
+    public static void mustBeWrittenTo(CrmKind kind) {
         if (kind == CrmKind.ORGANISATION) {
             throw Refusal.because("no-people", "Choose contacts, leads or deals: messages go to people.");
         }
-        List<UUID> ids = chosen.ids(meant.choice(), MOST, asking);
+    }
+
+    /** Who gets a message of those that were found, and who does not. */
+    public Audience audience(Sought sought) {
+        CrmKind kind = sought.kind();
         House house = team.house();
         LocalDate today = clock.instant().atZone(house.zone()).toLocalDate();
         AudienceRules rules = new AudienceRules(
                 today,
-                Math.clamp(meant.restDays(), 0, MOST_DAYS),
+                Math.clamp(sought.restDays(), 0, MOST_DAYS),
                 !toSeveral(kind),
-                Optional.ofNullable(meant.topic())
+                Optional.ofNullable(sought.topic())
                         .map(topics::get)
                         .map(topic -> new AudienceRules.Topic(topic.id(), topic.name())),
-                reasons(meant).keySet());
-        return Audience.of(candidates(kind, ids, meant.minus(), house, asking), rules);
+                reasons(sought.putBack()).keySet());
+        return Audience.of(candidates(kind, sought.ids(), sought.leftOut(), house), rules);
     }
 
-    private List<Candidate> candidates(CrmKind kind, List<UUID> ids, UUID minus, House house, Colleague asking) {
+    private List<Candidate> candidates(CrmKind kind, List<UUID> ids, Map<UUID, String> leftOut, House house) {
         Map<UUID, UUID> people = people(kind, ids);
         Map<UUID, CrmRecord> chosenRecords = records.all(kind, ids);
         Map<UUID, CrmRecord> persons =
@@ -160,9 +182,6 @@ public class AudienceService {
         Map<UUID, String> refused = correspondence.refused(people.values()).stream()
                 .collect(Collectors.toMap(RefusedRow::personId, RefusedRow::address));
         Map<String, Stopped> stopped = doNotEmail.stopped(first(addresses.values()));
-        Optional<String> listName =
-                Optional.ofNullable(minus).map(id -> lists.list(id, asking).name());
-        Set<UUID> onList = minus == null ? Set.of() : onList(kind, minus, ids, people, asking);
         List<Candidate> candidates = new ArrayList<>();
         for (UUID id : ids) {
             Optional<UUID> person = Optional.ofNullable(people.get(id)).filter(persons::containsKey);
@@ -184,7 +203,7 @@ public class AudienceService {
                             .map(at -> at.atZone(house.zone()).toLocalDate()),
                     summary.map(Reached::lastToSeveral)
                             .map(at -> at.atZone(house.zone()).toLocalDate()),
-                    listName.filter(any -> onList.contains(id))));
+                    Optional.ofNullable(leftOut.get(id))));
         }
         return candidates;
     }
@@ -206,18 +225,20 @@ public class AudienceService {
         return people;
     }
 
-    /** Those of what is chosen that are on a list, or whose main contact is. */
-    private Set<UUID> onList(CrmKind kind, UUID list, List<UUID> ids, Map<UUID, UUID> people, Colleague asking) {
-        CrmKind listed = lists.list(list, asking).kind();
+    /** Why those are left out that are on a list, or whose main contact is; each of what was chosen with a sentence. */
+    public Map<UUID, String> onList(CrmKind kind, UUID list, List<UUID> ids, Colleague asking) {
+        ShownList shown = lists.list(list, asking);
+        CrmKind listed = shown.kind();
+        String why = "On the list “" + shown.name() + "”.";
         if (listed == kind) {
-            return chosen.onList(list, ids, asking);
+            return chosen.onList(list, ids, asking).stream().collect(Collectors.toMap(id -> id, id -> why));
         }
         if (kind == CrmKind.DEAL && listed == CrmKind.CONTACT) {
+            Map<UUID, UUID> people = people(kind, ids);
             Set<UUID> on = chosen.onList(list, people.values(), asking);
             return people.entrySet().stream()
                     .filter(one -> on.contains(one.getValue()))
-                    .map(Map.Entry::getKey)
-                    .collect(Collectors.toSet());
+                    .collect(Collectors.toMap(Map.Entry::getKey, one -> why));
         }
         throw Refusal.field("minus", "This is a list of " + listed.word() + "s. Choose one of " + kind.word() + "s.");
     }

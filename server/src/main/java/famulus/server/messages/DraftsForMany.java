@@ -67,7 +67,7 @@ public class DraftsForMany {
                             + " at most: each message is yours to look through before it leaves.");
         }
         List<UUID> begun = new ArrayList<>();
-        Map<UUID, String> reasons = AudienceService.reasons(meant);
+        Map<UUID, String> reasons = AudienceService.reasons(meant.putBack());
         boolean several = choosable(meant.choice().kind());
         for (Candidate candidate : in) {
             SendingWishes wishes =
@@ -82,7 +82,7 @@ public class DraftsForMany {
      * Whether those who get it can choose by it what they get. Where nobody could reach the page on which they do, each is a
      * message of its own, as one about a deal of its reader is.
      */
-    boolean choosable(CrmKind kind) {
+    public boolean choosable(CrmKind kind) {
         return AudienceService.toSeveral(kind) && address.pages().isPresent();
     }
 

@@ -150,6 +150,7 @@ public class KeptDraftService {
         if (before.isPresent() && before.get().version() != version) {
             throw elsewhere();
         }
+        before.ifPresent(row -> mustStayWhereItIs(read(row).message(), message));
         DraftRow row = before.filter(one -> sameOrigin(one, message))
                 .map(one -> written(one, message, asking))
                 .orElseGet(() -> begun(id, before, message, asking));
@@ -166,6 +167,13 @@ public class KeptDraftService {
         }
         told(row);
         return row.version();
+    }
+
+    /** A draft of a mailing leaves with that, and so does no other one, whatever a browser says of it. */
+    private static void mustStayWhereItIs(MessageToSend kept, MessageToSend message) {
+        if (!Objects.equals(kept.wishes().mailing(), message.wishes().mailing())) {
+            throw Refusal.because("of-a-mailing", "This message is one of a mailing. It leaves together with it.");
+        }
     }
 
     /** Whether a draft is still made of the same template for the same person. */
@@ -282,6 +290,7 @@ public class KeptDraftService {
             if (one.sentAs() != null) {
                 throw onItsWay();
             }
+            mustStayWhereItIs(one.message(), message);
             if (!Objects.equals(one.message().words(), message.words())) {
                 throw elsewhere();
             }
@@ -306,6 +315,37 @@ public class KeptDraftService {
             told(one);
         });
         return row.map(DraftRow::id);
+    }
+
+    /**
+     * What the draft of one of the messages of a mailing says, whoever writes it.
+     *
+     * @param draft null for none
+     */
+    public Optional<MessageToSend> ofMailing(UUID draft, UUID mailing) {
+        return Optional.ofNullable(draft)
+                .flatMap(mapper::byId)
+                .map(row -> read(row).message())
+                .filter(message -> mailing.equals(message.wishes().mailing()));
+    }
+
+    /** Begins the draft of one of the messages of a mailing, to be changed by whoever asks. */
+    public void beginOfMailing(UUID draft, MessageToSend message, Colleague asking) {
+        keep(draft, 0, message, asking);
+    }
+
+    /** Has the draft of one of a mailing be the message it has become, whoever wrote it. */
+    public void leftWithMailing(UUID draft, UUID message) {
+        mapper.send(draft, message);
+    }
+
+    /** Throws the draft of one of a mailing away, whoever wrote it. */
+    public void removeOfMailing(UUID draft, UUID mailing) {
+        ofMailing(draft, mailing).ifPresent(message -> {
+            mapper.delete(draft);
+            ignored.forget(message.id());
+            events.tell("drafts", message.person().toString());
+        });
     }
 
     /** Forgets the draft of a message that has left. */

@@ -146,7 +146,7 @@ public class MessageDraftService {
     }
 
     /** A message as its sender has written it, read afresh; one that has no words of its own is as its template is merged. */
-    MessageDraft read(MessageToSend message, Colleague asking) {
+    public MessageDraft read(MessageToSend message, Colleague asking) {
         return beside(message, asking).draft();
     }
 
@@ -240,7 +240,7 @@ public class MessageDraftService {
     }
 
     /** The language somebody is written to in, by ISO 639. */
-    String language(For to, Colleague sender) {
+    public String language(For to, Colleague sender) {
         return proofs.language(to, sender);
     }
 
@@ -276,6 +276,14 @@ public class MessageDraftService {
                         settled.words(),
                         settled.body().map(BodyJson::write).orElse(""))
                 .keeping(settled.own().map(KeptPlainText::of).orElse(null));
+    }
+
+    /**
+     * The same message with fields that have become words, for somebody to change; it begins as whoever sends it would begin it.
+     */
+    public MessageToSend inTheirWords(MessageToSend message, Colleague asking) {
+        BegunWords begun = begin(message.words(), Beginning.of(message), asking);
+        return message.in(begun.words());
     }
 
     /** Merges a template for a person as it would leave, to be looked at by colleagues; it goes out as whoever asks. */

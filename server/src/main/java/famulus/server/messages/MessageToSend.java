@@ -59,6 +59,24 @@ public record MessageToSend(
                 other, template, kind, person, deal, address, sender, after, answers, words, draft, wishes);
     }
 
+    /** The same, kept as a draft. */
+    public MessageToSend inDraft(UUID other) {
+        return new MessageToSend(
+                id, template, kind, person, deal, address, sender, after, answers, words, other, wishes);
+    }
+
+    /** The same as a message of a mailing. */
+    public MessageToSend of(UUID other, UUID goesAs, SendingWishes wished) {
+        return new MessageToSend(
+                other, template, kind, person, deal, address, goesAs, after, answers, words, draft, wished);
+    }
+
+    /** The same in other words, with what was put into its blanks. */
+    MessageToSend in(Draft said) {
+        return new MessageToSend(
+                id, template, kind, person, deal, address, sender, after, answers, said, draft, wishes);
+    }
+
     /** The same from another template, in its words. */
     MessageToSend saying(UUID other, Draft said) {
         return new MessageToSend(id, other, kind, person, deal, address, sender, after, Map.of(), said, draft, wishes);
@@ -71,7 +89,7 @@ public record MessageToSend(
     }
 
     /** The same, whatever has become of its template: its words stand by themselves. One without words stays as it is. */
-    MessageToSend byItself() {
+    public MessageToSend byItself() {
         return words == null
                 ? this
                 : new MessageToSend(

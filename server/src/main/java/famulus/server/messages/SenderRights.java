@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
  * record, where they allow it.
  */
 @Component
-class SenderRights {
+public class SenderRights {
     private final TeamService team;
     private final PeopleContext people;
 
@@ -31,7 +31,7 @@ class SenderRights {
      *
      * @param senderId null for whoever asks
      */
-    Colleague of(For to, UUID senderId, Colleague asking) {
+    public Colleague of(For to, UUID senderId, Colleague asking) {
         if (senderId == null || senderId.equals(asking.id())) {
             return asking;
         }

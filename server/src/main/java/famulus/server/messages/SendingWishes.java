@@ -26,6 +26,7 @@ import java.util.UUID;
  * @param toName how the person’s name is shown in the address line; null for the name on the record
  * @param hour when it leaves; null for at once
  * @param several where it is one of a message that goes to several people at once; null for one of its own
+ * @param mailing the mailing it is one of; null for none
  */
 public record SendingWishes(
         @Schema(nullable = true) List<UUID> also,
@@ -34,9 +35,10 @@ public record SendingWishes(
         @Schema(nullable = true) String replyTo,
         @Schema(nullable = true) String toName,
         @Schema(nullable = true) Hour hour,
-        @Schema(nullable = true) ToSeveral several) {
+        @Schema(nullable = true) ToSeveral several,
+        @Schema(nullable = true) UUID mailing) {
     /** No wishes. */
-    public static final SendingWishes NONE = new SendingWishes(null, null, null, null, null, null, null);
+    public static final SendingWishes NONE = new SendingWishes(null, null, null, null, null, null, null, null);
 
     public SendingWishes {
         also = also == null
@@ -60,9 +62,19 @@ public record SendingWishes(
      */
     public record ToSeveral(@Schema(nullable = true) UUID topic, @Schema(nullable = true) String reason) {}
 
+    /** Whether it leaves together with a mailing. */
+    public boolean ofMailing() {
+        return mailing != null;
+    }
+
+    /** The same, as one of the messages of a mailing. */
+    public SendingWishes of(UUID oneMailing) {
+        return new SendingWishes(also, cc, bcc, replyTo, toName, hour, several, oneMailing);
+    }
+
     /** The same, as one of a message to several people. */
-    SendingWishes to(ToSeveral others) {
-        return new SendingWishes(also, cc, bcc, replyTo, toName, hour, others);
+    public SendingWishes to(ToSeveral others) {
+        return new SendingWishes(also, cc, bcc, replyTo, toName, hour, others, mailing);
     }
 
     /**
@@ -104,6 +116,6 @@ public record SendingWishes(
 
     /** The same, leaving at another hour. */
     SendingWishes at(Hour other) {
-        return new SendingWishes(also, cc, bcc, replyTo, toName, other, several);
+        return new SendingWishes(also, cc, bcc, replyTo, toName, other, several, mailing);
     }
 }

@@ -19,6 +19,7 @@ import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -104,18 +105,50 @@ public class TestMessages {
                     "not-ready",
                     template.ownerName() + " is changing this template. Test it once it is marked ready again.");
         }
-        MessageContent content = contents.of(
+        MessageContent content = content(draft);
+        TemplateVersion version = new TemplateVersion(template.id(), template.version());
+        List<FrozenMessage> frozen = inboxes.stream()
+                .map(inbox -> frozen(version, draft, inbox, content, asking))
+                .toList();
+        uses.tested(template.id(), template.version(), asking.id(), clock.instant());
+        changes.changed(template.id());
+        return frozen;
+    }
+
+    /**
+     * Freezes messages of a mailing for each inbox, as they would leave.
+     *
+     * @param messages for whom it is merged; a few
+     */
+    public List<FrozenMessage> freeze(List<MessageToSend> messages, List<UUID> to, boolean list, Colleague asking) {
+        List<Mailbox> inboxes = inboxes(to, list);
+        List<FrozenMessage> frozen = new ArrayList<>();
+        for (MessageToSend message : messages) {
+            MessageDraft draft = drafts.read(message, asking);
+            departures.mustBeFreeToLeave(Leaving.TEST, draft);
+            MessageContent content = content(draft);
+            inboxes.forEach(inbox -> frozen.add(frozen(
+                    message.template() == null || draft.template().isEmpty()
+                            ? null
+                            : new TemplateVersion(
+                                    draft.template().get().id(),
+                                    draft.template().get().version()),
+                    draft,
+                    inbox,
+                    content,
+                    asking)));
+            draft.template().ifPresent(one -> templates.keepVersion(one.id(), one.version(), Reason.TESTED));
+        }
+        return frozen;
+    }
+
+    private MessageContent content(MessageDraft draft) {
+        return contents.of(
                 draft,
                 renderings.mail(draft.proof(), draft.proof().merged().subject().text()),
                 renderings
                         .around(draft.proof())
                         .whole(draft.proof().merged().body().text()));
-        List<FrozenMessage> frozen = inboxes.stream()
-                .map(inbox -> frozen(template, draft, inbox, content, asking))
-                .toList();
-        uses.tested(template.id(), template.version(), asking.id(), clock.instant());
-        changes.changed(template.id());
-        return frozen;
     }
 
     /** Everybody once, whether they are on the list or a colleague or both. */
@@ -144,16 +177,17 @@ public class TestMessages {
     }
 
     private FrozenMessage frozen(
-            Template template, MessageDraft draft, Mailbox to, MessageContent content, Colleague asking) {
+            TemplateVersion template, MessageDraft draft, Mailbox to, MessageContent content, Colleague asking) {
         UUID id = ids.next();
         Instant now = clock.instant();
         String messageId = domain.messageId(id);
         String subject = draft.proof().merged().subject().text().strip();
-        Envelope envelope = new Envelope(asking.id(), asking, draft.proof().person(), to, subject, true);
+        Envelope envelope =
+                new Envelope(asking.id(), draft.sender(), draft.proof().person(), to, subject, true);
         return new FrozenMessage(
                 id,
                 messageId,
-                new TemplateVersion(template.id(), template.version()),
+                template,
                 envelope,
                 now,
                 FirstWords.of(

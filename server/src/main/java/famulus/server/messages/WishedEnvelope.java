@@ -70,6 +70,7 @@ class WishedEnvelope {
                             wishes.replyTo(),
                             null,
                             hour(wishes.hour(), to, asking),
+                            null,
                             null),
                     goesAs);
         });

@@ -23,6 +23,7 @@ public class OutboxHands {
     private final Clock clock;
     private final MessageEnds ends;
     private final LeavingCheck leaving;
+    private final MessageGroups groups;
 
     OutboxHands(
             OutboxMapper mapper,
@@ -30,7 +31,9 @@ public class OutboxHands {
             Events events,
             Clock clock,
             MessageEnds ends,
-            LeavingCheck leaving) {
+            LeavingCheck leaving,
+            MessageGroups groups) {
+        this.groups = groups;
         this.leaving = leaving;
         this.ends = ends;
         this.mapper = mapper;
@@ -82,6 +85,7 @@ public class OutboxHands {
         if (mapper.again(id, clock.instant()) == 0) {
             throw Refusal.because("not-waiting", "Only a message we are not sure about can be sent again.");
         }
+        groups.became(id, MessageState.WAITING, "");
         worker.due(id, clock.instant());
         told(id);
     }
@@ -93,6 +97,7 @@ public class OutboxHands {
         if (mapper.arrived(id) == 0) {
             throw Refusal.because("not-waiting", "There is no doubt about this message any more.");
         }
+        groups.became(id, MessageState.SENT, "");
         ends.left(id);
         told(id);
     }
@@ -108,6 +113,7 @@ public class OutboxHands {
         } else {
             throw Refusal.because("gone", "This message can’t be cancelled any more.");
         }
+        groups.became(id, MessageState.CANCELLED, "");
         worker.drop(id);
         told(id);
     }
@@ -119,7 +125,7 @@ public class OutboxHands {
      */
     @Transactional
     Optional<UUID> takeBack(UUID id, Colleague asking) {
-        held(id, asking);
+        mustStandAlone(held(id, asking));
         if (mapper.takeBack(id) == 0) {
             throw Refusal.because("gone", "This message has left already. It can’t be taken back any more.");
         }
@@ -132,7 +138,7 @@ public class OutboxHands {
     /** Lets a message go as it is that was held; whoever may not be written to still gets nothing. */
     @Transactional
     void asItIs(UUID id, Colleague asking) {
-        held(id, asking);
+        mustStandAlone(held(id, asking));
         if (mapper.asItIs(id, clock.instant()) == 0) {
             throw Refusal.because("not-held", "This message is not held any more.");
         }
@@ -146,6 +152,7 @@ public class OutboxHands {
     @Transactional
     void move(UUID id, SendingWishes.Hour wanted, Colleague asking) {
         Holder message = held(id, asking);
+        mustStandAlone(message);
         PlannedHour hour = (wanted == null ? new SendingWishes.Hour(null, null, null) : wanted).planned();
         hour.refusal(clock.instant()).ifPresent(sentence -> {
             throw Refusal.field("hour", sentence);
@@ -159,6 +166,12 @@ public class OutboxHands {
         }
         worker.due(id, hour.moment());
         told(id);
+    }
+
+    private static void mustStandAlone(Holder message) {
+        if (message.mailingId() != null) {
+            throw Refusal.because("of-a-mailing", "This message is one of a mailing. Open the mailing to change it.");
+        }
     }
 
     private Holder held(UUID id, Colleague asking) {

@@ -40,12 +40,12 @@ interface OutboxMapper {
             insert into outgoing_message
               (id, message_id, template_id, template_version, written_by, sender_id, person_kind, person_id, deal_id,
                organisation_id, to_address, from_address, subject, state, attempts, next_attempt_at, last_answer, maybe_repeated,
-               created_at, sent_at, test, planned_for, first_words)
+               created_at, sent_at, test, planned_for, first_words, mailing_id, alone)
             values
               (#{id}, #{messageId}, #{templateId}, #{templateVersion}, #{writtenBy}, #{senderId}, #{personKind},
                #{personId}, #{dealId}, #{organisationId}, #{toAddress}, #{fromAddress}, #{subject}, #{state}, #{attempts},
                #{nextAttemptAt}, #{lastAnswer}, #{maybeRepeated}, #{createdAt}, #{sentAt}, #{test}, #{plannedFor},
-               #{firstWords})
+               #{firstWords}, #{mailingId}, #{mailingId} is null)
             """)
     void insert(OutgoingMessage message);
 
@@ -123,16 +123,17 @@ interface OutboxMapper {
      *
      * @param attempts all of them
      * @param tries those that count, less what was asked for by hand
+     * @param mailingId the mailing it is one of; null for none
      */
-    record Tried(UUID id, UUID personId, MessageState state, int attempts, int tries) {}
+    record Tried(UUID id, UUID personId, MessageState state, int attempts, int tries, UUID mailingId) {}
 
-    @Select("select id, person_id, state, attempts, tries from outgoing_message where id = #{id}")
+    @Select("select id, person_id, state, attempts, tries, mailing_id from outgoing_message where id = #{id}")
     Optional<Tried> tried(UUID id);
 
     /** Whose a message is: who wrote it, and who it goes out as. */
-    record Holder(UUID id, UUID writtenBy, UUID senderId, MessageState state, boolean test) {}
+    record Holder(UUID id, UUID writtenBy, UUID senderId, MessageState state, boolean test, UUID mailingId) {}
 
-    @Select("select id, written_by, sender_id, state, test from outgoing_message where id = #{id}")
+    @Select("select id, written_by, sender_id, state, test, mailing_id from outgoing_message where id = #{id}")
     Optional<Holder> holder(UUID id);
 
     /** Holds a message that was about to leave; 0 when it does not wait any more. */
@@ -170,6 +171,10 @@ interface OutboxMapper {
             where id = #{id} and state = 'WAITING'
             """)
     int take(UUID id);
+
+    /** Takes back a try of a message that the server turned away without looking at it. */
+    @Update("update outgoing_message set tries = greatest(tries - 1, 0) where id = #{id} and state = 'WAITING'")
+    void untried(UUID id);
 
     /** Writes down how an attempt ended; 0 when the message has gone another way since. */
     @Update(
@@ -216,6 +221,15 @@ interface OutboxMapper {
     @Select("select id from outgoing_message where state = 'SENDING'")
     List<UUID> inHand();
 
+    /** Whether a message that stands alone is due, or is being handed over. */
+    @Select(
+            """
+            select exists (
+              select 1 from outgoing_message
+              where alone and (state = 'SENDING' or state = 'WAITING' and tries = 0 and next_attempt_at <= #{now}))
+            """)
+    boolean anyAloneDue(Instant now);
+
     /** Gives free what a process that has ended had taken from the scheduler's table. */
     @Update(
             """
@@ -253,11 +267,11 @@ interface OutboxMapper {
             """)
     int due(@Param("id") UUID id, @Param("at") Instant at);
 
-    /** Waiting messages that the scheduler knows nothing of. */
+    /** Waiting messages that the scheduler knows nothing of; those of a mailing are its own until they were tried. */
     @Select(
             """
             select m.id, m.tries, m.created_at, m.next_attempt_at from outgoing_message m
-            where m.state = 'WAITING' and not exists (
+            where m.state = 'WAITING' and (m.alone or m.tries > 0) and not exists (
               select 1 from scheduled_tasks s where s.task_name = #{task} and s.task_instance = cast(m.id as varchar(36)))
             limit 500
             """)
@@ -304,7 +318,10 @@ interface OutboxMapper {
     /** Messages that wait for another try; what waits for its own hour is not among them. */
     @Select(
             """
-            select id from outgoing_message where state = 'WAITING' and attempts > 0 order by created_at limit 1000
+            select id from outgoing_message
+            where state = 'WAITING' and alone and attempts > 0
+            order by created_at
+            limit 1000
             """)
     List<UUID> waiting();
 
@@ -314,21 +331,21 @@ interface OutboxMapper {
     @Select(
             """
             select count(*) from outgoing_message
-            where state in ('WAITING', 'SENDING') and (not test or written_by = #{asking.id} or #{all})
+            where state in ('WAITING', 'SENDING') and alone and (not test or written_by = #{asking.id} or #{all})
             """)
     int countWaiting(@Param("asking") Colleague asking, @Param("all") boolean all);
 
     @Select(
             """
             select count(*) from outgoing_message
-            where state = 'NOT_SURE' and (not test or written_by = #{asking.id} or #{all})
+            where state = 'NOT_SURE' and alone and (not test or written_by = #{asking.id} or #{all})
             """)
     int countNotSure(@Param("asking") Colleague asking, @Param("all") boolean all);
 
     @Select(
             """
             select count(*) from outgoing_message
-            where state = 'HELD' and (not test or written_by = #{asking.id} or #{all})
+            where state = 'HELD' and alone and (not test or written_by = #{asking.id} or #{all})
             """)
     int countHeld(@Param("asking") Colleague asking, @Param("all") boolean all);
 

@@ -27,6 +27,7 @@ import famulus.server.records.PersonSummaries;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import famulus.server.team.TeamService;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,6 +66,8 @@ public class OutboxService {
     private final TeamService team;
     private final LeavingCheck leaving;
     private final PageForAnybody anybody;
+    private final MessageEnds ends;
+    private final Clock clock;
 
     OutboxService(
             OutboxMapper mapper,
@@ -81,7 +84,11 @@ public class OutboxService {
             KeptDraftService drafts,
             TeamService team,
             LeavingCheck leaving,
-            PageForAnybody anybody) {
+            PageForAnybody anybody,
+            MessageEnds ends,
+            Clock clock) {
+        this.clock = clock;
+        this.ends = ends;
         this.anybody = anybody;
         this.leaving = leaving;
         this.mapper = mapper;
@@ -118,6 +125,9 @@ public class OutboxService {
             }
             return message.id();
         }
+        if (message.wishes().ofMailing()) {
+            throw Refusal.because("of-a-mailing", "This message is one of a mailing. It leaves together with it.");
+        }
         FrozenMessage frozen = freezer.freeze(message, follows(message), asking);
         Instant soon = frozen.at().plus(team.timeToTakeBack(asking.id()));
         Optional<Instant> planned = message.leaves();
@@ -130,6 +140,62 @@ public class OutboxService {
         events.tell("record", message.person().toString());
         events.tell("outbox", message.id().toString());
         return message.id();
+    }
+
+    /**
+     * Makes one of the messages of a mailing, in the running transaction; refused when it may not leave. Nobody sends it but
+     * {@link #sendOfMailing}.
+     */
+    public void makeOfMailing(UUID mailing, MessageToSend message, Colleague by) {
+        FrozenMessage frozen = freezer.freeze(message, List.of(), by);
+        keep(OutgoingMessage.ofMailing(mailing, frozen), frozen);
+        leaving.keep(message, frozen, by);
+        share(frozen, by);
+        if (message.draft() != null) {
+            drafts.leftWithMailing(message.draft(), message.id());
+        }
+    }
+
+    /** Whether one of a mailing has been made, and waits to be tried. */
+    public boolean waits(UUID message) {
+        return mapper.byId(message)
+                .filter(one -> one.state() == MessageState.WAITING)
+                .isPresent();
+    }
+
+    /** Has one of a mailing wait again that was held, to go as it is; nothing where it is not held. */
+    public void releaseOfMailing(UUID message) {
+        mapper.asItIs(message, clock.instant());
+    }
+
+    /** Takes one of a mailing out of the line that waits to be tried again; nothing where it does not wait any more. */
+    public void dropOfMailing(UUID message) {
+        boolean dropped =
+                mapper.cancel(message, MessageState.WAITING) == 1 || mapper.cancel(message, MessageState.HELD) == 1;
+        if (dropped) {
+            ends.takenBack(message);
+            worker.drop(message);
+        }
+    }
+
+    /** Whether one of a mailing has been made, whatever has become of it. */
+    public boolean made(UUID message) {
+        return mapper.byId(message).isPresent();
+    }
+
+    /**
+     * Sends one of a mailing that waits; whatever becomes of it is told to {@link MessageGroups}. One that has to be tried again
+     * is put in line with all other messages.
+     *
+     * @param looked whether it was made just now; one made earlier is looked at again before it leaves
+     */
+    public void sendOfMailing(UUID message, boolean looked) {
+        worker.sendOfMailing(message, looked).ifPresent(next -> worker.due(message, next));
+    }
+
+    /** Whether a message that stands alone is due; those of mailings wait for it. */
+    public boolean anyAloneDue(Instant now) {
+        return mapper.anyAloneDue(now);
     }
 
     /** Makes the page that a message invites its reader to pass on; refused where it would have to say something personal. */
@@ -169,16 +235,34 @@ public class OutboxService {
      */
     @Transactional
     public int sendTests(TestMessages.Wanted test, Colleague asking) {
-        List<FrozenMessage> frozen = tests.freeze(test, asking);
+        return sendTests(tests.freeze(test, asking));
+    }
+
+    private int sendTests(List<FrozenMessage> frozen) {
         frozen.forEach(one -> keep(OutgoingMessage.waiting(one, one.at(), null), one));
         frozen.forEach(one -> worker.line(one.id(), one.at()));
         frozen.forEach(one -> events.tell("outbox", one.id().toString()));
         return frozen.size();
     }
 
+    /**
+     * Sends messages of a mailing to colleagues as a test.
+     *
+     * @return how many messages are in line
+     */
+    @Transactional
+    public int sendTestsOfMailing(List<MessageToSend> messages, List<UUID> to, boolean list, Colleague asking) {
+        return sendTests(tests.freeze(messages, to, list, asking));
+    }
+
     /** Puts a message in place that went out when it was frozen; for the demo's data. */
     public void keepSent(FrozenMessage frozen) {
         keep(OutgoingMessage.sent(frozen), frozen);
+    }
+
+    /** The same of one of a mailing. */
+    public void keepSentOfMailing(UUID mailing, FrozenMessage frozen) {
+        keep(OutgoingMessage.sent(mailing, frozen), frozen);
     }
 
     /** Keeps a message with its bytes and pages, and adds it to what is kept in sum of its person and its template. */

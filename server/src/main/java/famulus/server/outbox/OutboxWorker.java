@@ -80,6 +80,7 @@ class OutboxWorker {
     private final WireSources sources;
     private final MessageEnds ends;
     private final LeavingCheck leaving;
+    private final MessageGroups groups;
     private final Semaphore inHand = new Semaphore(AT_ONCE);
     private final Map<UUID, Answer> unwritten = new ConcurrentHashMap<>();
     private final ScheduledExecutorService mending = Executors.newSingleThreadScheduledExecutor(
@@ -96,7 +97,9 @@ class OutboxWorker {
             DataSource dataSource,
             WireSources sources,
             MessageEnds ends,
-            LeavingCheck leaving) {
+            LeavingCheck leaving,
+            MessageGroups groups) {
+        this.groups = groups;
         this.leaving = leaving;
         this.sources = sources;
         this.ends = ends;
@@ -240,19 +243,41 @@ class OutboxWorker {
                 // What becomes of it could not be written down, so it is not begun.
                 return Optional.of(clock.instant().plus(WRITING_AGAIN));
             }
+            Optional<Instant> resting = groups.rests(id);
+            if (resting.isPresent()) {
+                return resting;
+            }
             Optional<Optional<Instant>> held = held(id);
             if (held.isPresent()) {
                 return held.get();
             }
-            Integer taken = transactions.execute(status -> take(id));
-            if (taken == null || taken == 0) {
-                lost(id);
-                return Optional.empty();
-            }
-            return settle(id, hand(id));
+            return sendNow(id);
         } finally {
             inHand.release();
         }
+    }
+
+    /**
+     * Tries one of a mailing once, which nobody else has in hand; the line of single messages is not waited for.
+     *
+     * @param looked whether it was looked at just now; else it is, before it leaves
+     * @return when to try it again, if at all
+     */
+    Optional<Instant> sendOfMailing(UUID id, boolean looked) {
+        if (!disk.hasRoom()) {
+            return Optional.of(clock.instant().plus(WRITING_AGAIN));
+        }
+        Optional<Optional<Instant>> held = looked ? Optional.empty() : held(id);
+        return held.isPresent() ? held.get() : sendNow(id);
+    }
+
+    private Optional<Instant> sendNow(UUID id) {
+        Integer taken = transactions.execute(status -> take(id));
+        if (taken == null || taken == 0) {
+            lost(id);
+            return Optional.empty();
+        }
+        return settle(id, hand(id));
     }
 
     /**
@@ -268,7 +293,10 @@ class OutboxWorker {
             if (why.isEmpty()) {
                 return Optional.empty();
             }
-            transactions.executeWithoutResult(status -> mapper.hold(id, shortened(why.get())));
+            transactions.executeWithoutResult(status -> {
+                mapper.hold(id, shortened(why.get()));
+                groups.became(id, MessageState.HELD, why.get());
+            });
             events.tell("outbox", id.toString());
             events.tell("record", waiting.get().personId().toString());
             return Optional.of(Optional.empty());
@@ -285,9 +313,11 @@ class OutboxWorker {
 
     /** Takes a message to be sent; one that was planned says that it was sent now, not when it was written. */
     private int take(UUID id) {
-        boolean planned = mapper.byId(id).map(one -> one.plannedFor() != null).orElse(false);
+        boolean later = mapper.byId(id)
+                .map(one -> one.plannedFor() != null || one.mailingId() != null && one.attempts() > 0)
+                .orElse(false);
         int taken = mapper.take(id);
-        if (taken == 1 && planned) {
+        if (taken == 1 && later) {
             sources.replace(id, DateLine.at(clock.instant(), sources.read(id).orElseThrow()));
         }
         return taken;
@@ -340,9 +370,15 @@ class OutboxWorker {
                     case TAKEN -> MessageState.SENT;
                     case NOT_SURE -> MessageState.NOT_SURE;
                     case NEVER -> MessageState.REFUSED;
-                    case NOT_NOW -> tried.tries() > PAUSES.size() ? MessageState.REFUSED : MessageState.WAITING;
+                    case NOT_NOW, NO_SERVER ->
+                        tried.tries() > PAUSES.size() ? MessageState.REFUSED : MessageState.WAITING;
                 };
-        if (state == MessageState.WAITING) {
+        // A server that takes nothing has said nothing of this message: its mailing rests, and it is tried with the
+        // others.
+        boolean rests = tried.mailingId() != null && answer.outcome() == Outcome.NO_SERVER;
+        if (rests) {
+            state = MessageState.WAITING;
+        } else if (state == MessageState.WAITING) {
             next = Optional.of(now.plus(pause(tried.tries())));
         }
         Instant sentAt = state == MessageState.SENT ? now : null;
@@ -355,6 +391,12 @@ class OutboxWorker {
             ends.left(tried.id());
         }
         attempted(tried, now, answer);
+        if (rests) {
+            mapper.untried(tried.id());
+            groups.away(tried.id(), answer.words());
+        } else {
+            groups.became(tried.id(), state, answer.words());
+        }
         return next;
     }
 

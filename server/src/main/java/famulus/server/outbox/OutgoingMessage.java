@@ -22,6 +22,7 @@ import java.util.UUID;
  * @param plannedFor the hour it was planned for; null for a message that was sent at once
  * @param heldWhy why it was held just before it was to leave; null where it was not
  * @param asItIs whether somebody has said since that it is to go as it is
+ * @param mailingId the mailing it is one of; null for a message that stands alone
  */
 public record OutgoingMessage(
         UUID id,
@@ -48,7 +49,8 @@ public record OutgoingMessage(
         boolean test,
         Instant plannedFor,
         String heldWhy,
-        boolean asItIs) {
+        boolean asItIs,
+        UUID mailingId) {
     /** When it is handed to the mail server next; when it was written, once it has been. */
     Instant leavesAt() {
         return nextAttemptAt == null ? createdAt : nextAttemptAt;
@@ -60,12 +62,22 @@ public record OutgoingMessage(
      * @param plannedFor the hour that its sender has chosen; null where they have chosen none
      */
     static OutgoingMessage waiting(FrozenMessage frozen, Instant at, Instant plannedFor) {
-        return of(frozen, MessageState.WAITING, 0, at, null, plannedFor);
+        return of(frozen, MessageState.WAITING, 0, at, null, plannedFor, null);
+    }
+
+    /** One of a mailing, which leaves at once. */
+    static OutgoingMessage ofMailing(UUID mailing, FrozenMessage frozen) {
+        return of(frozen, MessageState.WAITING, 0, frozen.at(), null, null, mailing);
     }
 
     /** A message that went the moment it was frozen. */
     static OutgoingMessage sent(FrozenMessage frozen) {
-        return of(frozen, MessageState.SENT, 1, null, frozen.at(), null);
+        return sent(null, frozen);
+    }
+
+    /** The same, as one of a mailing; null for none. */
+    static OutgoingMessage sent(UUID mailing, FrozenMessage frozen) {
+        return of(frozen, MessageState.SENT, 1, null, frozen.at(), null, mailing);
     }
 
     private static OutgoingMessage of(
@@ -74,7 +86,8 @@ public record OutgoingMessage(
             int attempts,
             Instant nextAttemptAt,
             Instant sentAt,
-            Instant plannedFor) {
+            Instant plannedFor,
+            UUID mailing) {
         Envelope envelope = frozen.envelope();
         Optional<TemplateVersion> template = Optional.ofNullable(frozen.template());
         Person person = envelope.person();
@@ -103,6 +116,7 @@ public record OutgoingMessage(
                 envelope.test(),
                 plannedFor,
                 null,
-                false);
+                false,
+                mailing);
     }
 }

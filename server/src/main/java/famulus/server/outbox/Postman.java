@@ -21,6 +21,8 @@ import org.springframework.stereotype.Component;
 class Postman {
     private static final int PERMANENT = 500;
     private static final int FOR_NOW = 400;
+    private static final int SERVICE_ENDS = 421;
+    private static final int NO_ROOM = 452;
     private static final int DONE = 200;
     private static final int NOT_DONE = 300;
     private static final int LONGEST_WORDS = 4000;
@@ -56,6 +58,8 @@ class Postman {
         TAKEN,
         /** The server does not have it, and may take it another time. */
         NOT_NOW,
+        /** The server takes nothing just now, whoever it is for: it is away, turns us away, or has no room. */
+        NO_SERVER,
         /** The server does not have it and will not take it. */
         NEVER,
         /** The server was given all of it and did not answer. */
@@ -67,7 +71,7 @@ class Postman {
      */
     Answer hand(byte[] source, String from, List<String> to) {
         if (route.isEmpty() && (settings.getHost() == null || settings.getHost().isBlank())) {
-            return new Answer(Outcome.NOT_NOW, "No mail server has been set up yet.");
+            return new Answer(Outcome.NO_SERVER, "No mail server has been set up yet.");
         }
         MailAccount account = account();
         MailConnection kept = connections.kept(account);
@@ -113,7 +117,7 @@ class Postman {
             return new Answer(Outcome.NEVER, reply.words());
         }
         if (reply.code() >= FOR_NOW) {
-            return new Answer(Outcome.NOT_NOW, reply.words());
+            return forNow(reply);
         }
         return reply.code() >= DONE && reply.code() < NOT_DONE
                 ? new Answer(Outcome.TAKEN, reply.words())
@@ -126,19 +130,25 @@ class Postman {
             return new Answer(Outcome.NEVER, reply.words());
         }
         if (reply.code() >= FOR_NOW) {
-            return new Answer(Outcome.NOT_NOW, reply.words());
+            return forNow(reply);
         }
         return new Answer(
                 Outcome.NOT_NOW, failed.isEmpty() ? "The connection to the mail server was lost on the way." : failed);
     }
 
+    /** 421 ends the service, 452 says that there is no room (RFC 5321, 4.2.3); all else is about this message. */
+    private static Answer forNow(Reply reply) {
+        boolean ofTheServer = reply.code() == SERVICE_ENDS || reply.code() == NO_ROOM;
+        return new Answer(ofTheServer ? Outcome.NO_SERVER : Outcome.NOT_NOW, reply.words());
+    }
+
     /** A server that turns the connection away has said nothing of any message, whatever its code: it is asked again. */
     private static Answer notConnected(Reply reply, MessagingException failed) {
         if (failed instanceof AuthenticationFailedException) {
-            return new Answer(Outcome.NOT_NOW, said("The mail server does not accept our sign-in", reply));
+            return new Answer(Outcome.NO_SERVER, said("The mail server does not accept our sign-in", reply));
         }
         return new Answer(
-                Outcome.NOT_NOW,
+                Outcome.NO_SERVER,
                 reply.heard() ? said("The mail server is not ready", reply) : "The mail server can’t be reached.");
     }
 

@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -47,6 +48,7 @@ public class ReadingService implements ReaderPages {
     private final WireSources sources;
     private final WebCopyMapper copies;
     private final ReaderChoices choices;
+    private final ApplicationEventPublisher told;
 
     ReadingService(
             ReadingMapper mapper,
@@ -58,7 +60,9 @@ public class ReadingService implements ReaderPages {
             PersonSummaries summaries,
             WireSources sources,
             WebCopyMapper copies,
-            ReaderChoices choices) {
+            ReaderChoices choices,
+            ApplicationEventPublisher told) {
+        this.told = told;
         this.choices = choices;
         this.copies = copies;
         this.team = team;
@@ -197,6 +201,7 @@ public class ReadingService implements ReaderPages {
             }
         }
         summed(page.personId());
+        told.publishEvent(new MessageRead(page.messageId()));
     }
 
     /** Has what is known of a person's reading summed up. */
@@ -214,6 +219,7 @@ public class ReadingService implements ReaderPages {
     void chose(PageRow page, ReadingEvent kind, Set<UUID> people, String program) {
         keep(ids.next(), page.messageId(), page.personId(), kind, clock.instant(), null, program, false);
         people.forEach(person -> events.tell("record", person.toString()));
+        told.publishEvent(new MessageRead(page.messageId()));
     }
 
     private void keep(
@@ -234,6 +240,38 @@ public class ReadingService implements ReaderPages {
         UUID id = UUID.nameUUIDFromBytes((message + kind.name() + at).getBytes(StandardCharsets.UTF_8));
         keep(id, message, person, kind, at, where, "a person", false);
         summed(person);
+        told.publishEvent(new MessageRead(message));
+    }
+
+    /**
+     * What a reader has done with a message, machines aside.
+     *
+     * @param openedAt when they opened it first; null where they have not, as far as is known
+     * @param clickedAt when they followed a link of it first; null likewise
+     * @param unsubscribed whether they left mailings by it, and have not come back since
+     */
+    public record Became(Instant openedAt, Instant clickedAt, boolean unsubscribed) {}
+
+    /** The same. */
+    public Became became(UUID message) {
+        List<EventRow> all = mapper.events(message);
+        Optional<EventRow> left = all.stream()
+                .filter(one -> one.kind().equals(ReadingEvent.UNSUBSCRIBED.name())
+                        || one.kind().equals(ReadingEvent.CAME_BACK.name()))
+                .reduce((first, second) -> second);
+        return new Became(
+                first(all, ReadingEvent.OPENED),
+                first(all, ReadingEvent.CLICKED),
+                left.filter(one -> one.kind().equals(ReadingEvent.UNSUBSCRIBED.name()))
+                        .isPresent());
+    }
+
+    private static Instant first(List<EventRow> all, ReadingEvent kind) {
+        return all.stream()
+                .filter(one -> one.kind().equals(kind.name()) && !one.byMachine())
+                .map(EventRow::at)
+                .findFirst()
+                .orElse(null);
     }
 
     /** Where the counted links of a message lead. */

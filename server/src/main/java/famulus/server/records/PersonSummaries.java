@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 
 /**
@@ -20,8 +21,10 @@ import org.springframework.stereotype.Service;
 public class PersonSummaries {
     private final PersonSummaryMapper mapper;
     private final RecordIndex index;
+    private final ApplicationEventPublisher told;
 
-    PersonSummaries(PersonSummaryMapper mapper, RecordIndex index) {
+    PersonSummaries(PersonSummaryMapper mapper, RecordIndex index, ApplicationEventPublisher told) {
+        this.told = told;
         this.mapper = mapper;
         this.index = index;
     }
@@ -116,6 +119,7 @@ public class PersonSummaries {
     void heard(UUID person) {
         mapper.hold(person);
         mapper.heard(person);
+        told.publishEvent(new PersonHeard(person));
     }
 
     /** Keeps which of their open deals is the newest, after deals of some contacts have changed. */

@@ -16,7 +16,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /** A mail server that answers as it is told at every step: with words, by hanging up, or not at all. */
-final class FakeMailServer implements MailRoute, AutoCloseable {
+public final class FakeMailServer implements MailRoute, AutoCloseable {
     /** What is done at a step in place of an answer. */
     private static final String HANG_UP = "hang up";
 
@@ -35,7 +35,7 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
     private volatile CountDownLatch goOn = new CountDownLatch(0);
 
     /** Where in a conversation. */
-    enum Step {
+    public enum Step {
         GREETING,
         MAIL,
         RECIPIENT,
@@ -46,7 +46,7 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
         QUIT
     }
 
-    FakeMailServer() throws IOException {
+    public FakeMailServer() throws IOException {
         socket = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
         serving = Thread.ofVirtual().start(this::serve);
     }
@@ -65,7 +65,7 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
     }
 
     /** Forgets all it was told and all it took. */
-    void behave() {
+    public void behave() {
         answers.clear();
         refused.clear();
         taken.clear();
@@ -76,56 +76,56 @@ final class FakeMailServer implements MailRoute, AutoCloseable {
     }
 
     /** Takes its time at a step, until it is told to go on. */
-    void takeTime(Step step) {
+    public void takeTime(Step step) {
         reached = new CountDownLatch(1);
         goOn = new CountDownLatch(1);
         slowAt = step;
     }
 
     /** Waits until the step at which it takes its time. */
-    void awaitSlowStep() throws InterruptedException {
+    public void awaitSlowStep() throws InterruptedException {
         reached.await();
     }
 
-    void goOn() {
+    public void goOn() {
         goOn.countDown();
     }
 
-    void answer(Step step, String words) {
+    public void answer(Step step, String words) {
         answers.put(step, words);
     }
 
     /** Turns one address away. */
-    void refuse(String address, String words) {
+    public void refuse(String address, String words) {
         refused.put(address, words);
     }
 
     /** Ends the connection at a step, in order (FIN) after what it has said before. */
-    void hangUp(Step step) {
+    public void hangUp(Step step) {
         answers.put(step, HANG_UP);
     }
 
     /** Breaks the connection at a step (RST). */
-    void reset(Step step) {
+    public void reset(Step step) {
         answers.put(step, RESET);
     }
 
     /** Stays silent at a step and keeps the connection. */
-    void sayNothing(Step step) {
+    public void sayNothing(Step step) {
         answers.put(step, SAY_NOTHING);
     }
 
     /** Makes the way to the server fail before it is reached. */
-    void breakRoute() {
+    public void breakRoute() {
         brokenRoute = true;
     }
 
     /** The messages taken so far, as they came over the line. */
-    BlockingQueue<String> taken() {
+    public BlockingQueue<String> taken() {
         return taken;
     }
 
-    int connections() {
+    public int connections() {
         return connections.get();
     }
 

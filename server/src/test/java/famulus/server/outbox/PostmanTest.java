@@ -94,7 +94,7 @@ class PostmanTest {
     void aServerThatClosesAtOnceIsAskedAgain() {
         server.hangUp(Step.GREETING);
 
-        assertThat(hand()).isEqualTo(new Answer(Outcome.NOT_NOW, "The mail server can’t be reached."));
+        assertThat(hand()).isEqualTo(new Answer(Outcome.NO_SERVER, "The mail server can’t be reached."));
     }
 
     @ParameterizedTest
@@ -102,7 +102,7 @@ class PostmanTest {
     void aGreetingThatTurnsAwaySaysNothingOfTheMessage(String greeting) {
         server.answer(Step.GREETING, greeting);
 
-        assertThat(hand()).isEqualTo(new Answer(Outcome.NOT_NOW, "The mail server is not ready: " + greeting));
+        assertThat(hand()).isEqualTo(new Answer(Outcome.NO_SERVER, "The mail server is not ready: " + greeting));
     }
 
     @ParameterizedTest
@@ -183,7 +183,7 @@ class PostmanTest {
         server.sayNothing(step);
         postman = postman(SHORT, LONG);
 
-        assertThat(hand().outcome()).isEqualTo(Outcome.NOT_NOW);
+        assertThat(hand().outcome()).isEqualTo(step == Step.GREETING ? Outcome.NO_SERVER : Outcome.NOT_NOW);
     }
 
     @ParameterizedTest
@@ -244,9 +244,22 @@ class PostmanTest {
         Answer again = hand();
 
         assertThat(server.connections()).as("asked over a new one").isEqualTo(2);
-        assertThat(again.outcome()).as("the server still says no").isEqualTo(Outcome.NOT_NOW);
+        assertThat(again.outcome())
+                .as("the server still says no")
+                .isEqualTo(how.startsWith("421") ? Outcome.NO_SERVER : Outcome.NOT_NOW);
         server.behave();
         assertThat(hand().outcome()).isEqualTo(Outcome.TAKEN);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"421 closing down, NO_SERVER", "452 no room, NO_SERVER", "450 later, NOT_NOW", "451 greylisted, NOT_NOW"
+    })
+    void whatIsSaidOfTheServerIsToldFromWhatIsSaidOfTheMessage(String words, Outcome outcome) {
+        for (Step step : List.of(Step.MAIL, Step.DOT)) {
+            server.behave();
+            server.answer(step, words);
+            assertThat(hand().outcome()).as("%s", step).isEqualTo(outcome);
+        }
     }
 
     @Test
@@ -254,7 +267,7 @@ class PostmanTest {
         Postman nowhere = new Postman(new MailProperties(), Optional.empty(), MailLimits.STANDARD);
 
         assertThat(nowhere.hand(new byte[0], "a@b.example", List.of("c@d.example")))
-                .isEqualTo(new Answer(Outcome.NOT_NOW, "No mail server has been set up yet."));
+                .isEqualTo(new Answer(Outcome.NO_SERVER, "No mail server has been set up yet."));
         nowhere.close();
     }
 
@@ -262,6 +275,6 @@ class PostmanTest {
     void aServerNobodyListensAtWaits() {
         server.close();
 
-        assertThat(hand()).isEqualTo(new Answer(Outcome.NOT_NOW, "The mail server can’t be reached."));
+        assertThat(hand()).isEqualTo(new Answer(Outcome.NO_SERVER, "The mail server can’t be reached."));
     }
 }

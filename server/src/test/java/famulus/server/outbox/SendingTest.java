@@ -27,9 +27,9 @@ import tools.jackson.databind.JsonNode;
 
 /** From the button to the line: a real database, the real worker, a mail server that answers as it is told. */
 @Import(SendingTest.Post.class)
-class SendingTest extends ServerTest {
+public class SendingTest extends ServerTest {
     @TestConfiguration
-    static class Post {
+    public static class Post {
         @Bean
         FakeMailServer fakeMailServer() throws IOException {
             return new FakeMailServer();

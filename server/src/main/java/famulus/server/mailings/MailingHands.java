@@ -1,0 +1,294 @@
+package famulus.server.mailings;
+
+import famulus.core.audience.Audience;
+import famulus.core.audience.Candidate;
+import famulus.core.record.PlainLine;
+import famulus.server.mailings.MailingMessages.Prepared;
+import famulus.server.mailings.MailingStart.Ready;
+import famulus.server.mailings.MailingWords.Wordings;
+import famulus.server.messages.AudienceService;
+import famulus.server.messages.KeptDraftService;
+import famulus.server.messages.MessageDraftService;
+import famulus.server.messages.MessageToSend;
+import famulus.server.outbox.OutboxService;
+import famulus.server.platform.Ids;
+import famulus.server.platform.Refusal;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.team.Colleague;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What a person may do with a mailing, and with the message of one of its people. */
+@Service
+class MailingHands {
+    private static final int MOST_TESTED = 5;
+    private static final int LONGEST_REASON = 200;
+
+    private final MailingService mailings;
+    private final MailingStart start;
+    private final MailingMapper mapper;
+    private final MailingPersonMapper people;
+    private final MailingMessages messages;
+    private final MailingEvents events;
+    private final MailingSender sender;
+    private final MessageDraftService drafts;
+    private final KeptDraftService kept;
+    private final OutboxService outbox;
+    private final Ids ids;
+    private final Clock clock;
+
+    MailingHands(
+            MailingService mailings,
+            MailingStart start,
+            MailingMapper mapper,
+            MailingPersonMapper people,
+            MailingMessages messages,
+            MailingEvents events,
+            MailingSender sender,
+            MessageDraftService drafts,
+            KeptDraftService kept,
+            OutboxService outbox,
+            Ids ids,
+            Clock clock) {
+        this.mailings = mailings;
+        this.start = start;
+        this.mapper = mapper;
+        this.people = people;
+        this.messages = messages;
+        this.events = events;
+        this.sender = sender;
+        this.drafts = drafts;
+        this.kept = kept;
+        this.outbox = outbox;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    /** Has a mailing wait; what is in the hands of the mail server just then still goes. */
+    @Transactional
+    public void pause(UUID id, Colleague by) {
+        mustBeChangeable(id, by);
+        become(id, List.of(MailingState.RUNNING), MailingState.PAUSED, by.firstName() + " has paused it.");
+    }
+
+    /** Ends a mailing; whoever has not got it by then does not. */
+    @Transactional
+    public void stop(UUID id, Colleague by) {
+        mustBeChangeable(id, by);
+        String said = by.firstName() + " has stopped it.";
+        become(id, List.of(MailingState.RUNNING, MailingState.PAUSED), MailingState.STOPPED, said);
+        for (MailingPerson person : people.all(id)) {
+            if (person.state() == PersonState.PLANNED || person.state() == PersonState.HELD) {
+                people.become(id, person.chosenId(), PersonState.LEFT_OUT, said);
+            } else if (person.state() == PersonState.WAITING) {
+                outbox.dropOfMailing(person.messageId());
+                people.become(id, person.chosenId(), PersonState.LEFT_OUT, said);
+            }
+        }
+        mapper.recount(id);
+    }
+
+    private void become(UUID id, List<MailingState> from, MailingState state, String said) {
+        if (mapper.become(id, from, state, said, clock.instant()) == 0) {
+            throw Refusal.because("not-under-way", "This mailing is not under way any more.");
+        }
+        events.changed(id);
+    }
+
+    private Mailing mustBeChangeable(UUID id, Colleague by) {
+        return mailings.mustBeChangeable(mailings.get(id), by);
+    }
+
+    /** One of the people of a mailing, with what is known of them so far. */
+    private MailingPerson person(Mailing mailing, UUID key, Colleague by) {
+        return people.hold(mailing.id(), key).orElseGet(() -> {
+            Candidate one = start.ready(mailing.id(), by).audience().in().stream()
+                    .filter(candidate -> candidate.key().equals(key))
+                    .findFirst()
+                    .orElseThrow(() -> Refusal.missing("This person"));
+            For to = AudienceService.to(one, mailing.plan().who().kind());
+            return MailingPerson.planned(mailing.id(), one, to);
+        });
+    }
+
+    /**
+     * Holds somebody back, or lets them have it after all.
+     *
+     * @param why for colleagues; may be empty
+     */
+    @Transactional
+    public void hold(UUID id, UUID key, boolean held, String why, Colleague by) {
+        Mailing mailing = mustBeChangeable(id, by);
+        String reason = why == null ? "" : why;
+        PlainLine.refusal(reason, LONGEST_REASON, false).ifPresent(sentence -> {
+            throw Refusal.field("why", sentence);
+        });
+        MailingPerson person = person(mailing, key, by);
+        if (person.state() != PersonState.PLANNED && person.state() != PersonState.HELD) {
+            throw Refusal.because("gone", "The message to " + person.name() + " has left already.");
+        }
+        if (held) {
+            people.keep(person.held(by.id(), reason.strip()));
+        } else if (mailing.state() == MailingState.WRITING && person.draftId() == null) {
+            people.remove(id, key);
+        } else {
+            // Whatever else held them is looked at again before their message leaves.
+            people.keep(person.released(clock.instant()));
+            release(person);
+        }
+        mapper.recount(id);
+        if (!held && mailing.state() == MailingState.DONE) {
+            mapper.become(id, List.of(MailingState.DONE), MailingState.RUNNING, "", clock.instant());
+        }
+        mapper.finish(id, clock.instant());
+        events.changed(id);
+        sender.look();
+    }
+
+    private void release(MailingPerson person) {
+        if (person.messageId() != null) {
+            outbox.releaseOfMailing(person.messageId());
+        }
+    }
+
+    /**
+     * Makes words of their own of what somebody gets, for whoever asks to change.
+     *
+     * @return the draft to be written on
+     */
+    @Transactional
+    public UUID ownWords(UUID id, UUID key, Colleague by) {
+        Mailing mailing = mustBeOpen(mustBeChangeable(id, by));
+        MailingPerson person = mustNotBeGone(person(mailing, key, by));
+        if (person.draftId() != null && kept.ofMailing(person.draftId(), id).isPresent()) {
+            return person.draftId();
+        }
+        Prepared prepared = prepared(mailing, person, by);
+        UUID draft = ids.next();
+        MessageToSend message = drafts.inTheirWords(prepared.message().inDraft(draft), by);
+        kept.beginOfMailing(draft, message, by);
+        people.keep(person.saying(draft));
+        mapper.recount(id);
+        events.changed(id);
+        return draft;
+    }
+
+    /** Has somebody get what everybody gets. */
+    @Transactional
+    public void noOwnWords(UUID id, UUID key, Colleague by) {
+        Mailing mailing = mustBeOpen(mustBeChangeable(id, by));
+        people.hold(mailing.id(), key).filter(one -> one.draftId() != null).ifPresent(person -> {
+            mustNotBeGone(person);
+            kept.removeOfMailing(person.draftId(), id);
+            if (mailing.state() == MailingState.WRITING && person.heldBy() == null) {
+                people.remove(id, key);
+            } else {
+                people.keep(person.saying(null));
+            }
+            mapper.recount(id);
+            events.changed(id);
+        });
+    }
+
+    private static Mailing mustBeOpen(Mailing mailing) {
+        if (!mailing.open()) {
+            throw Refusal.because("under-way", "This mailing is under way. Pause it to change it.");
+        }
+        return mailing;
+    }
+
+    private static MailingPerson mustNotBeGone(MailingPerson person) {
+        if (person.state().gone()) {
+            throw Refusal.because("gone", "The message to " + person.name() + " has left already.");
+        }
+        return person;
+    }
+
+    /** What somebody gets, as a message of its own. */
+    private Prepared prepared(Mailing mailing, MailingPerson person, Colleague by) {
+        Ready ready = start.ready(mailing.id(), by);
+        Wordings said = ready.words()
+                .orElseThrow(() -> Refusal.because(
+                        "no-template",
+                        Optional.ofNullable(ready.wrong().get("template"))
+                                .orElse("Choose what the mailing says first.")));
+        return messages.prepared(mailing, person, said, by);
+    }
+
+    /** What somebody gets, to be read. */
+    MessageToSend message(UUID id, UUID key, Colleague asking) {
+        Mailing mailing = mailings.get(id);
+        Map<UUID, MailingPerson> known =
+                people.all(id).stream().collect(Collectors.toMap(MailingPerson::chosenId, one -> one));
+        MailingPerson person = Optional.ofNullable(known.get(key)).orElseGet(() -> person(mailing, key, asking));
+        return prepared(mailing, person, asking).message();
+    }
+
+    /**
+     * Sends what some would get to colleagues as a test, and keeps that exactly this was tested.
+     *
+     * @param keys for whom it is merged; those who come first where nobody is named
+     * @return how many messages are in line
+     */
+    @Transactional
+    public int test(UUID id, List<UUID> keys, List<UUID> to, boolean list, Colleague by) {
+        Mailing mailing = mustBeChangeable(id, by);
+        Ready ready = start.ready(id, by);
+        Wordings said = ready.words()
+                .orElseThrow(() -> Refusal.because(
+                        "no-template",
+                        Optional.ofNullable(ready.wrong().get("template"))
+                                .orElse("Choose what the mailing says first.")));
+        Audience audience = ready.audience();
+        List<UUID> merged = keys == null || keys.isEmpty()
+                ? audience.in().stream().limit(1).map(Candidate::key).toList()
+                : keys;
+        if (merged.isEmpty()) {
+            throw Refusal.because("nobody", "Choose who gets it first: a test is merged for one of them.");
+        }
+        if (merged.size() > MOST_TESTED) {
+            throw Refusal.field("keys", "Merge a test for " + MOST_TESTED + " people at most.");
+        }
+        List<MessageToSend> some = merged.stream()
+                .map(key -> messages.prepared(mailing, person(mailing, key, by), said, by)
+                        .message())
+                .toList();
+        int sent = outbox.sendTestsOfMailing(some, to, list, by);
+        mapper.tested(id, ready.digest(), clock.instant(), by.id());
+        events.changed(id);
+        return sent;
+    }
+
+    /**
+     * Sends to somebody again whose message was refused, as to an address that was put right since; or lets a message go that was
+     * held because they had replied.
+     */
+    @Transactional
+    public void again(UUID id, UUID key, Colleague by) {
+        Mailing mailing = mustBeChangeable(id, by);
+        MailingPerson person = people.hold(id, key).orElseThrow(() -> Refusal.missing("This person"));
+        boolean refused = person.state() == PersonState.REFUSED;
+        if (!refused && person.state() != PersonState.HELD) {
+            throw Refusal.because("not-refused", "The message to " + person.name() + " was not refused.");
+        }
+        if (mailing.state() == MailingState.WRITING || mailing.state() == MailingState.STOPPED) {
+            throw Refusal.because("not-under-way", "This mailing is not under way.");
+        }
+        people.keep(person.again(clock.instant(), refused));
+        if (!refused) {
+            release(person);
+        }
+        mapper.recount(id);
+        if (mailing.state() == MailingState.DONE) {
+            mapper.become(id, List.of(MailingState.DONE), MailingState.RUNNING, "", clock.instant());
+        }
+        events.changed(id);
+        sender.look();
+    }
+}

@@ -1,0 +1,138 @@
+package famulus.server.mailings;
+
+import famulus.core.audience.Candidate;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
+import java.time.Instant;
+import java.util.UUID;
+
+/**
+ * Somebody who gets a mailing.
+ *
+ * @param chosenId what they were chosen as: the person, or the deal it is about
+ * @param heldBy who holds them back; null where nobody does
+ * @param draftId the draft of their own words; null for those of the mailing
+ * @param dueAt when it leaves; null where that is not known
+ * @param messageId the message it has become; null while there is none
+ * @param turn counts messages after the first one, which was refused
+ */
+record MailingPerson(
+        UUID mailingId,
+        UUID chosenId,
+        String personKind,
+        UUID personId,
+        UUID dealId,
+        String name,
+        String address,
+        PersonState state,
+        UUID heldBy,
+        String why,
+        boolean asItIs,
+        UUID draftId,
+        Instant dueAt,
+        Instant leftAt,
+        UUID messageId,
+        int turn,
+        Instant openedAt,
+        Instant clickedAt,
+        Instant repliedAt,
+        boolean unsubscribed) {
+    /** Somebody of whom nothing else is known yet. */
+    static MailingPerson planned(UUID mailing, Candidate one, For to) {
+        return new MailingPerson(
+                mailing,
+                one.key(),
+                to.kind().word(),
+                to.id(),
+                to.deal(),
+                one.name(),
+                one.address().orElse(""),
+                PersonState.PLANNED,
+                null,
+                "",
+                false,
+                null,
+                null,
+                null,
+                null,
+                0,
+                null,
+                null,
+                null,
+                false);
+    }
+
+    /**
+     * The same as it stands from now on, with what was known of them.
+     *
+     * @param before null for nothing
+     */
+    MailingPerson after(MailingPerson before, PersonState other, String reason, Instant due) {
+        return before == null
+                ? standing(other, null, reason, false, null, due, null, 0)
+                : standing(
+                        other,
+                        before.heldBy,
+                        reason,
+                        before.asItIs,
+                        before.draftId,
+                        due,
+                        before.messageId,
+                        before.turn);
+    }
+
+    /** The same, held back by somebody. */
+    MailingPerson held(UUID by, String reason) {
+        return standing(PersonState.HELD, by, reason, asItIs, draftId, dueAt, messageId, turn);
+    }
+
+    /** The same, held back by nobody; it is due from now on where nothing was planned. */
+    MailingPerson released(Instant now) {
+        return standing(PersonState.PLANNED, null, "", asItIs, draftId, dueAt == null ? now : dueAt, messageId, turn);
+    }
+
+    /** The same in words of their own; null for those of the mailing. */
+    MailingPerson saying(UUID draft) {
+        return standing(state, heldBy, why, asItIs, draft, dueAt, messageId, turn);
+    }
+
+    /**
+     * The same once more, as it is.
+     *
+     * @param anew whether the message there was is not to go any more, and another one is made
+     */
+    MailingPerson again(Instant now, boolean anew) {
+        return standing(
+                PersonState.PLANNED, null, "", true, draftId, now, anew ? null : messageId, anew ? turn + 1 : turn);
+    }
+
+    private MailingPerson standing(
+            PersonState other, UUID by, String reason, boolean as, UUID draft, Instant due, UUID message, int times) {
+        return new MailingPerson(
+                mailingId,
+                chosenId,
+                personKind,
+                personId,
+                dealId,
+                name,
+                address,
+                other,
+                by,
+                reason,
+                as,
+                draft,
+                due,
+                leftAt,
+                message,
+                times,
+                openedAt,
+                clickedAt,
+                repliedAt,
+                unsubscribed);
+    }
+
+    /** Whom a message to them is for. */
+    For to() {
+        return new For(CrmKind.of(personKind), personId, dealId);
+    }
+}

@@ -1,0 +1,128 @@
+package famulus.server.mailings;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Who gets a mailing. */
+@Mapper
+interface MailingPersonMapper {
+    String COLUMNS =
+            """
+            select p.mailing_id, p.chosen_id, p.person_kind, p.person_id, p.deal_id, p.name, p.address, p.state, p.held_by, p.why,
+                   p.as_it_is, p.draft_id, p.due_at, p.left_at, p.message_id, p.turn, p.opened_at, p.clicked_at, p.replied_at,
+                   p.unsubscribed
+            from mailing_person p
+            """;
+
+    @Select(COLUMNS + "where p.mailing_id = #{mailing} order by p.name, p.chosen_id")
+    List<MailingPerson> all(UUID mailing);
+
+    @Select(COLUMNS + "where p.mailing_id = #{mailing} and p.chosen_id = #{chosen} for update")
+    Optional<MailingPerson> hold(@Param("mailing") UUID mailing, @Param("chosen") UUID chosen);
+
+    @Select(COLUMNS + "where p.message_id = #{message}")
+    Optional<MailingPerson> ofMessage(UUID message);
+
+    /** The same, locked until the transaction ends. */
+    @Select(COLUMNS + "where p.message_id = #{message} for update")
+    Optional<MailingPerson> holdMessage(UUID message);
+
+    /** The mailings somebody got, the newest first; a few. Leans on mailing_person_person. */
+    @Select(
+            COLUMNS
+                    + """
+                    where p.person_id = #{person} and p.left_at is not null
+                    order by p.person_id, p.left_at desc
+                    limit 20
+                    """)
+    List<MailingPerson> of(UUID person);
+
+    /** Keeps somebody as they stand now, in place of what was kept of them. */
+    @Insert(
+            """
+            merge into mailing_person
+              (mailing_id, chosen_id, person_kind, person_id, deal_id, name, address, state, held_by, why, as_it_is, draft_id,
+               due_at, left_at, message_id, turn, opened_at, clicked_at, replied_at, unsubscribed)
+            key (mailing_id, chosen_id)
+            values
+              (#{mailingId}, #{chosenId}, #{personKind}, #{personId}, #{dealId}, #{name}, #{address}, #{state}, #{heldBy},
+               #{why}, #{asItIs}, #{draftId}, #{dueAt}, #{leftAt}, #{messageId}, #{turn}, #{openedAt}, #{clickedAt},
+               #{repliedAt}, #{unsubscribed})
+            """)
+    void keep(MailingPerson person);
+
+    @Delete("delete from mailing_person where mailing_id = #{mailing} and chosen_id = #{chosen}")
+    void remove(@Param("mailing") UUID mailing, @Param("chosen") UUID chosen);
+
+    /**
+     * Takes the next one that is due of a mailing that runs; of two that ask at once each gets another one. One that somebody
+     * took long ago, and has not come to an end with, is due again.
+     *
+     * @param lost who was taken before this moment counts as due
+     */
+    @Select(
+            COLUMNS
+                    + """
+                    where (p.state = 'PLANNED' and p.due_at <= #{now}
+                           or p.state = 'LEAVING' and (p.taken_at is null or p.taken_at < #{lost}))
+                      and exists (
+                        select 1 from mailing m
+                        where m.id = p.mailing_id and m.state = 'RUNNING'
+                          and (m.rests_until is null or m.rests_until <= #{now}))
+                    order by p.due_at, p.chosen_id
+                    limit 1
+                    for update skip locked
+                    """)
+    Optional<MailingPerson> nextDue(@Param("now") Instant now, @Param("lost") Instant lost);
+
+    @Update(
+            """
+            update mailing_person
+            set state = 'LEAVING', taken_at = #{at}, left_at = coalesce(left_at, #{at}), message_id = #{message}, why = ''
+            where mailing_id = #{mailing} and chosen_id = #{chosen}
+            """)
+    void leaving(
+            @Param("mailing") UUID mailing,
+            @Param("chosen") UUID chosen,
+            @Param("message") UUID message,
+            @Param("at") Instant at);
+
+    @Update(
+            """
+            update mailing_person set state = #{state}, why = #{why}
+            where mailing_id = #{mailing} and chosen_id = #{chosen}
+            """)
+    void become(
+            @Param("mailing") UUID mailing,
+            @Param("chosen") UUID chosen,
+            @Param("state") PersonState state,
+            @Param("why") String why);
+
+    /** Has what a process that has ended had in hand be taken up at once. */
+    @Update("update mailing_person set taken_at = null where state = 'LEAVING'")
+    void release();
+
+    /** How many were handed over since a moment. Leans on mailing_person_left. */
+    @Select("select count(*) from mailing_person where left_at > #{since}")
+    int leftSince(Instant since);
+
+    /** When those were that were handed over since a moment. */
+    @Select("select left_at as at from mailing_person where left_at > #{since} order by left_at")
+    List<Instant> left(Instant since);
+
+    @Update(
+            """
+            update mailing_person
+            set opened_at = #{openedAt}, clicked_at = #{clickedAt}, replied_at = #{repliedAt}, unsubscribed = #{unsubscribed}
+            where mailing_id = #{mailingId} and chosen_id = #{chosenId}
+            """)
+    void did(MailingPerson person);
+}

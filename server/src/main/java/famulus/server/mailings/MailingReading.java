@@ -1,0 +1,334 @@
+package famulus.server.mailings;
+
+import famulus.core.audience.Audience;
+import famulus.core.audience.Candidate;
+import famulus.core.departure.Leaving;
+import famulus.core.field.About;
+import famulus.core.merge.Origin;
+import famulus.core.merge.Piece;
+import famulus.core.message.MergedMessage;
+import famulus.core.proof.Correspondence;
+import famulus.core.proof.Note;
+import famulus.server.desk.ManyProofs;
+import famulus.server.desk.ManyProofs.Message;
+import famulus.server.desk.ManyProofs.Reader;
+import famulus.server.desk.ProofService.Given;
+import famulus.server.desk.ProofService.Proof;
+import famulus.server.mailings.MailingWords.Wording;
+import famulus.server.mailings.MailingWords.Wordings;
+import famulus.server.materials.FileService;
+import famulus.server.messages.AudienceService;
+import famulus.server.messages.CorrespondenceService;
+import famulus.server.messages.CorrespondenceService.Writing;
+import famulus.server.messages.DepartureService;
+import famulus.server.messages.FirstWords;
+import famulus.server.messages.MessageDraftService;
+import famulus.server.messages.MessageDraftService.MessageDraft;
+import famulus.server.messages.SenderRights;
+import famulus.server.platform.Refusal;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
+import famulus.server.team.Colleague;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/**
+ * Reads what everybody would get of a mailing, as a message of their own would be read: some at a time, so that the first are there
+ * at once.
+ */
+@Service
+class MailingReading {
+    /** So many are gathered and read together; the first ones are fewer, to be there sooner. */
+    private static final int AT_ONCE = 100;
+
+    private static final int FIRST = 25;
+    private static final int LONGEST_LINE = 140;
+
+    private final ManyProofs proofs;
+    private final MailingMessages messages;
+    private final MailingWords words;
+    private final MessageDraftService drafts;
+    private final CorrespondenceService correspondence;
+    private final DepartureService departures;
+    private final SenderRights senders;
+    private final FileService files;
+
+    MailingReading(
+            ManyProofs proofs,
+            MailingMessages messages,
+            MailingWords words,
+            MessageDraftService drafts,
+            CorrespondenceService correspondence,
+            DepartureService departures,
+            SenderRights senders,
+            FileService files) {
+        this.proofs = proofs;
+        this.messages = messages;
+        this.words = words;
+        this.drafts = drafts;
+        this.correspondence = correspondence;
+        this.departures = departures;
+        this.senders = senders;
+        this.files = files;
+    }
+
+    /** Something the proofreader says; {@code stops} whether the message can’t leave like that. */
+    record RowNote(String code, String title, String remedy, boolean stops) {}
+
+    /**
+     * What somebody would get.
+     *
+     * @param organisation where they work; empty for nowhere
+     * @param sender who it goes out as, by first name
+     * @param opening what it begins with
+     * @param fallbacks the fields that say something else than a value
+     * @param language they are written to in, by ISO 639
+     * @param own whether it is in words of their own
+     */
+    record PreviewRow(
+            UUID key,
+            CrmKind kind,
+            UUID person,
+            UUID deal,
+            String name,
+            String organisation,
+            String sender,
+            String address,
+            String subject,
+            String opening,
+            List<String> fallbacks,
+            String language,
+            boolean own,
+            List<RowNote> notes) {
+        /** Why it can’t leave, in sentences; empty where it can. */
+        Optional<String> stopped() {
+            List<String> stops = notes.stream()
+                    .filter(RowNote::stops)
+                    .map(note -> note.title() + ".")
+                    .toList();
+            return stops.isEmpty() ? Optional.empty() : Optional.of(String.join(" ", stops));
+        }
+    }
+
+    /** What is read, and by whom it is asked. */
+    private record Asked(
+            Mailing mailing,
+            Wordings said,
+            About about,
+            Map<UUID, MailingPerson> people,
+            Map<UUID, Colleague> owners,
+            Optional<Colleague> chosen,
+            Colleague asking) {
+        Colleague sender(UUID key) {
+            return MailingMessages.sender(mailing.plan(), Optional.ofNullable(owners.get(key)), chosen, asking);
+        }
+    }
+
+    /**
+     * Reads what each gets.
+     *
+     * @param people those of whom something is known
+     * @param each told of each as soon as it is read
+     */
+    void each(
+            Mailing mailing,
+            Audience audience,
+            Wordings said,
+            Map<UUID, MailingPerson> people,
+            Colleague asking,
+            Consumer<PreviewRow> each) {
+        List<Candidate> all = audience.in();
+        Asked asked = new Asked(
+                mailing,
+                said,
+                MailingWords.about(said, mailing.plan().who().kind()),
+                people,
+                messages.owners(mailing.plan(), MailingPeople.keys(audience)),
+                messages.chosenSender(mailing.plan().what()),
+                asking);
+        for (int from = 0; from < all.size(); ) {
+            int to = Math.min(all.size(), from + (from == 0 ? FIRST : AT_ONCE));
+            portion(asked, all.subList(from, to), each);
+            from = to;
+        }
+    }
+
+    private void portion(Asked asked, List<Candidate> some, Consumer<PreviewRow> each) {
+        Map<Colleague, List<Candidate>> bySender = some.stream()
+                .collect(
+                        Collectors.groupingBy(one -> asked.sender(one.key()), LinkedHashMap::new, Collectors.toList()));
+        bySender.forEach((sender, theirs) -> {
+            List<Candidate> plain =
+                    theirs.stream().filter(one -> own(asked, one).isEmpty()).toList();
+            read(asked, sender, plain, each);
+            theirs.stream()
+                    .filter(one -> own(asked, one).isPresent())
+                    .forEach(one -> each.accept(ofTheirOwn(asked, sender, one)));
+        });
+    }
+
+    private static Optional<UUID> own(Asked asked, Candidate one) {
+        return Optional.ofNullable(asked.people().get(one.key())).map(MailingPerson::draftId);
+    }
+
+    private void read(Asked asked, Colleague sender, List<Candidate> some, Consumer<PreviewRow> each) {
+        CrmKind kind = asked.mailing().plan().who().kind();
+        UUID template = asked.said().usual().template();
+        List<Correspondence> before = correspondence.all(
+                some.stream()
+                        .map(one -> new Writing(one.person().orElseThrow(), template, false, null))
+                        .toList(),
+                asked.asking());
+        List<Reader> readers = new ArrayList<>();
+        Map<For, Candidate> candidates = new HashMap<>();
+        for (int i = 0; i < some.size(); i++) {
+            For to = AudienceService.to(some.get(i), kind);
+            candidates.put(to, some.get(i));
+            readers.add(new Reader(to, before.get(i)));
+        }
+        Optional<String> mayNot = some.isEmpty()
+                ? Optional.empty()
+                : mayNot(candidates.keySet().iterator().next(), sender, asked);
+        proofs.each(message(asked), readers, sender, read -> {
+            Candidate one = candidates.get(read.to());
+            Wording wording = asked.said().in(read.proof().person().locale().getLanguage());
+            MessageDraft draft = new MessageDraft(
+                    read.proof(),
+                    Optional.empty(),
+                    asked.about(),
+                    sender,
+                    wording.words().files(),
+                    false);
+            each.accept(row(asked, one, sender, draft, false, mayNot));
+        });
+    }
+
+    /** Why nothing may go out in a name; what they look after is theirs. */
+    private Optional<String> mayNot(For to, Colleague sender, Asked asked) {
+        try {
+            senders.of(to, sender.id(), asked.asking());
+            return Optional.empty();
+        } catch (Refusal refusal) {
+            return Optional.of(refusal.getMessage());
+        }
+    }
+
+    private Message message(Asked asked) {
+        List<Locale> languages =
+                asked.said().others().keySet().stream().map(Locale::of).toList();
+        Map<String, ManyProofs.Wording> others = new HashMap<>();
+        asked.said().others().forEach((language, one) -> others.put(language, prepared(one, asked, languages)));
+        return new Message(asked.about(), prepared(asked.said().usual(), asked, languages), others);
+    }
+
+    private ManyProofs.Wording prepared(Wording one, Asked asked, List<Locale> languages) {
+        List<String> attached = files.some(one.words().files()).stream()
+                .map(FileService.KeptFile::name)
+                .toList();
+        Given given = new Given(
+                Map.of(),
+                asked.mailing().plan().what().answers(),
+                true,
+                asked.mailing().plan().when().hour() == null
+                        ? Optional.empty()
+                        : Optional.of(
+                                asked.mailing().plan().when().hour().planned().moment()),
+                Optional.of(attached),
+                Optional.empty(),
+                languages);
+        return new ManyProofs.Wording(words.source(one), given);
+    }
+
+    /** In words of their own, which are read one by one. */
+    private PreviewRow ofTheirOwn(Asked asked, Colleague sender, Candidate one) {
+        MailingPerson person = asked.people().get(one.key());
+        try {
+            MessageDraft draft = drafts.read(
+                    messages.prepared(asked.mailing(), person, asked.said(), asked.asking())
+                            .message(),
+                    asked.asking());
+            return row(asked, one, sender, draft, true, Optional.empty());
+        } catch (Refusal refusal) {
+            return unreadable(asked, one, sender, refusal);
+        }
+    }
+
+    private PreviewRow unreadable(Asked asked, Candidate one, Colleague sender, Refusal refusal) {
+        For to = AudienceService.to(one, asked.mailing().plan().who().kind());
+        return new PreviewRow(
+                one.key(),
+                to.kind(),
+                to.id(),
+                to.deal(),
+                one.name(),
+                "",
+                sender.firstName(),
+                one.address().orElse(""),
+                "",
+                "",
+                List.of(),
+                "",
+                true,
+                List.of(new RowNote("unreadable", without(refusal.getMessage()), "", true)));
+    }
+
+    private static String without(String sentence) {
+        return sentence.endsWith(".") ? sentence.substring(0, sentence.length() - 1) : sentence;
+    }
+
+    private PreviewRow row(
+            Asked asked, Candidate one, Colleague sender, MessageDraft draft, boolean own, Optional<String> mayNot) {
+        Proof proof = draft.proof();
+        MergedMessage merged = proof.merged();
+        List<Note> stops = departures.stops(Leaving.SEND, draft);
+        List<RowNote> notes = new ArrayList<>();
+        mayNot.ifPresent(why -> notes.add(new RowNote("sender", without(why), "Choose another sender.", true)));
+        stops.forEach(note -> notes.add(new RowNote(note.code(), note.title(), note.remedy(), true)));
+        proof.notes().stream()
+                .filter(note -> !note.stops())
+                .forEach(note -> notes.add(new RowNote(note.code(), note.title(), note.remedy(), false)));
+        For to = AudienceService.to(one, asked.mailing().plan().who().kind());
+        return new PreviewRow(
+                one.key(),
+                to.kind(),
+                to.id(),
+                to.deal(),
+                one.name(),
+                proof.person().company(),
+                sender.firstName(),
+                one.address().orElse(""),
+                line(merged.subject().text()),
+                line(FirstWords.of(merged.body().text())),
+                fallbacks(proof),
+                proof.person().locale().getLanguage(),
+                own,
+                notes);
+    }
+
+    private static List<String> fallbacks(Proof proof) {
+        MergedMessage merged = proof.merged();
+        return Stream.of(merged.subject(), merged.previewText(), merged.body())
+                .flatMap(part -> part.pieces().stream())
+                .filter(piece -> piece.origin() == Origin.FALLBACK)
+                .map(Piece::path)
+                .flatMap(Optional::stream)
+                .map(path -> proof.subject().label().apply(path))
+                .distinct()
+                .toList();
+    }
+
+    private static String line(String text) {
+        String line = text.strip().replaceAll("\\s+", " ");
+        return line.length() <= LONGEST_LINE ? line : line.substring(0, line.offsetByCodePoints(0, LONGEST_LINE / 2));
+    }
+}
