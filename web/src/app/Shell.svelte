@@ -15,12 +15,13 @@
     { key: '2', label: 'People', address: '/people' },
     { key: '3', label: 'Deals', address: '/deals' },
     { key: '4', label: 'Templates', address: '/templates' },
-    { key: '5', label: 'Materials', address: '/materials' },
+    { key: '5', label: 'Mailings', address: '/mailings' },
+    { key: '6', label: 'Materials', address: '/materials' },
   ];
   /** Below the rule. */
   const boxes = [
-    { key: '6', label: 'Outbox', address: '/outbox' },
-    ...(session.now?.demo ? [{ key: '7', label: 'Demo inboxes', address: '/demo-inboxes' }] : []),
+    { key: '7', label: 'Outbox', address: '/outbox' },
+    ...(session.now?.demo ? [{ key: '8', label: 'Demo inboxes', address: '/demo-inboxes' }] : []),
   ];
   let waiting = $state(0);
   const at = $derived(route.pathname === '/' ? '/today' : `/${route.pathname.split('/')[1]}`);

@@ -58,6 +58,7 @@
       toName: null,
       hour: null,
       several: null,
+      mailing: null,
     },
   );
   /** Where nobody is named it is from whoever writes, who comes first. */

@@ -32,6 +32,8 @@
 
   let sendButton = $state<HTMLButtonElement>();
   const sendWords = $derived(message.envelope.wishes?.hour ? 'Send at that hour' : 'Send now');
+  /** The mailing it is one of: nobody sends it by itself. */
+  const mailing = $derived(message.envelope.wishes?.mailing ?? null);
   const checks = $derived(message.checks());
 
   function choose(mine: boolean) {
@@ -40,11 +42,16 @@
 </script>
 
 <div class="go">
-  <Button main bind:element={sendButton} disabled={sending} onclick={onsend}>
-    {sending ? 'Sending …' : sendWords}
-  </Button>
-  <Button quiet onclick={onaside}>Save and close</Button>
-  <Button quiet onclick={ondiscard}>Discard</Button>
+  {#if mailing}
+    <Button main bind:element={sendButton} onclick={onaside}>Save and close</Button>
+    <span>It leaves with <a href="/mailings/{mailing}">its mailing</a>.</span>
+  {:else}
+    <Button main bind:element={sendButton} disabled={sending} onclick={onsend}>
+      {sending ? 'Sending …' : sendWords}
+    </Button>
+    <Button quiet onclick={onaside}>Save and close</Button>
+    <Button quiet onclick={ondiscard}>Discard</Button>
+  {/if}
   {#if message.envelope.template && message.changed()}
     <Button
       quiet

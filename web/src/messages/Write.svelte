@@ -1,5 +1,6 @@
 <script lang="ts">
   import { tick, untrack } from 'svelte';
+  import { go } from '../app/router';
   import { ask, fieldsOf, Problem, sentence, type Schemas } from '../api/client';
   import { shortcuts } from '../app/keys.svelte';
   import type { TypedAhead } from '../app/typedAhead';
@@ -257,8 +258,12 @@
   }
 
   async function aside() {
+    const mailing = message.envelope.wishes?.mailing;
     wrong = await putAside(message);
-    if (!wrong) onclose();
+    if (wrong) return;
+    onclose();
+    // What is one of a mailing was written on from there.
+    if (mailing) go(`/mailings/${mailing}`);
   }
 
   async function throwAway() {
@@ -274,8 +279,9 @@
         always: true,
         run: () => {
           if (!writing) return;
+          if (message.envelope.wishes?.mailing) void aside();
           // Where something has to be fixed, that is what is said.
-          if (message.checks().length && !toFix) asking = true;
+          else if (message.checks().length && !toFix) asking = true;
           else void send();
         },
       },

@@ -4,6 +4,7 @@
   import Button from '../ui/Button.svelte';
   import Page from '../ui/Page.svelte';
   import { notify } from '../ui/notices.svelte';
+  import MailingsUnderWay from '../mailings/MailingsUnderWay.svelte';
   import Drafts from '../messages/Drafts.svelte';
   import OutboxLine from './OutboxLine.svelte';
 
@@ -61,6 +62,7 @@
     >
   {/snippet}
   <div class="drafts"><Drafts /></div>
+  <MailingsUnderWay />
   {#if failed}
     <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
   {:else if outbox?.lines.length === 0}

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { ask, sentence, type Schemas } from '../api/client';
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { go } from '../app/router';
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
   import AddToListSlip from './AddToListSlip.svelte';
@@ -40,6 +41,17 @@
   const show = (what: What) => (event: MouseEvent) =>
     (open = open?.what === what ? null : { what, anchor: event.currentTarget as HTMLElement });
 
+  /** Begins a mailing to those who are chosen. */
+  async function mail() {
+    try {
+      const name = `To ${said} ${choice.kind}${number === 1 ? '' : 's'}`;
+      const { id } = await ask('post', '/api/mailings', { body: { name, choice } });
+      go(`/mailings/${id}`);
+    } catch (failure) {
+      notify(Object.values(fieldsOf(failure))[0] ?? sentence(failure), { stop: true });
+    }
+  }
+
   async function removeThem() {
     if (!list) return;
     const { id, name } = list;
@@ -63,7 +75,8 @@
 {#if !choice.all && number < total}
   <Button quiet onclick={onall}>Choose all {about ? 'about ' : ''}{figure(total)}</Button>
 {/if}
-{#if choice.kind !== 'organisation'}<Button quiet onclick={show('write')}>Write to them…</Button>{/if}
+{#if choice.kind !== 'organisation'}<Button quiet onclick={show('write')}>Write to them…</Button>
+  <Button quiet onclick={() => void mail()}>Mailing to them</Button>{/if}
 <Button quiet onclick={show('list')}>Add to a list…</Button>
 {#if list}<Button quiet onclick={() => void removeThem()}>Remove from this list</Button>{/if}
 <Button quiet onclick={show('field')}>Set a field…</Button>

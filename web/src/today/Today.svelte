@@ -1,6 +1,7 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
   import { gathered, onChange } from '../app/changes';
+  import MailingsUnderWay from '../mailings/MailingsUnderWay.svelte';
   import Drafts from '../messages/Drafts.svelte';
   import OutboxLine from '../outbox/OutboxLine.svelte';
   import Button from '../ui/Button.svelte';
@@ -56,6 +57,7 @@
       <FirstHour hour={firstHour} onchanged={(hour) => (firstHour = hour)} onread={read} />
     {/if}
     <div class="drafts"><Drafts title="Drafts to finish" /></div>
+    <MailingsUnderWay />
     {#if held.length}
       <section aria-labelledby="held">
         <h2 id="held">Held <small>something changed before they were to leave</small></h2>

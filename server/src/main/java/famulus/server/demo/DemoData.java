@@ -24,6 +24,7 @@ import famulus.server.library.TemplateService;
 import famulus.server.library.TemplateTags;
 import famulus.server.library.VariantService;
 import famulus.server.lists.RecordLists;
+import famulus.server.mailings.MailingService;
 import famulus.server.materials.FeedService;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.materials.PictureService;
@@ -81,6 +82,11 @@ class DemoData implements ApplicationRunner {
     private static final int MESSAGES = 260;
 
     private static final int DESIGNED_MESSAGES = 60;
+
+    /** The growers that most pages show first have not got the mailing. */
+    private static final int LATER_GROWERS = 90;
+
+    private static final int MAILED = 26;
     /** The newest templates have not been written from yet. */
     private static final int USED_SO_FAR = 10;
     /** The designs that the team has started templates from. */
@@ -94,6 +100,7 @@ class DemoData implements ApplicationRunner {
 
     private final TeamService team;
     private final Topics topics;
+    private final MailingService mailings;
     private final CatalogueService catalogue;
     private final PipelineService pipeline;
     private final HouseFactService facts;
@@ -155,7 +162,9 @@ class DemoData implements ApplicationRunner {
             TemplateOccasions occasions,
             Clock clock,
             FamulusProperties properties,
-            Topics topics) {
+            Topics topics,
+            MailingService mailings) {
+        this.mailings = mailings;
         this.topics = topics;
         this.tags = tags;
         this.occasions = occasions;
@@ -304,6 +313,36 @@ class DemoData implements ApplicationRunner {
                 designedWishes,
                 wish -> readings.read(
                         wish.id(), wish.grower().id(), wish.at(), wish.grower().equals(first)));
+        mail(made, designed.getLast(), named("Season opener", drafts, kept), people, readings);
+    }
+
+    /** One mailing that went out weeks ago, and one that is being written. */
+    private void mail(DemoRecords made, Template greeting, UUID opener, DemoTeam people, DemoReadings readings) {
+        Seeded own = new Seeded(SEED + 6);
+        UUID greetings = own.id();
+        List<Wish> wished = made.growers().stream()
+                .skip(LATER_GROWERS)
+                .filter(grower -> grower.farm().land().language().equals(language(greeting)))
+                .limit(MAILED)
+                .map(grower -> new Wish(own.id(), greeting, grower, null, made.ago(75), greetings))
+                .toList();
+        List<Wish> went = new ArrayList<>();
+        write(wished, went::add);
+        mailings.keepSent(
+                greetings,
+                "Greetings of the season",
+                DemoMailings.greetings(greeting.id()),
+                people.signe(),
+                made.ago(75),
+                went.stream().map(Wish::id).toList());
+        went.forEach(wish -> readings.read(wish.id(), wish.grower().id(), wish.at(), true));
+        UUID apples = lists.all(CrmKind.CONTACT, people.signe()).stream()
+                .filter(list -> list.name().equals(DemoLists.APPLES))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        UUID news = topics.all().getFirst().id();
+        mailings.keep(own.id(), "Before blossom, apples", DemoMailings.blossom(apples, opener, news), people.signe());
     }
 
     private static String resource(String name) {
@@ -335,7 +374,11 @@ class DemoData implements ApplicationRunner {
     }
 
     /** One message that may have been written. */
-    private record Wish(UUID id, Template template, Grower grower, UUID deal, Instant at) {
+    private record Wish(UUID id, Template template, Grower grower, UUID deal, Instant at, UUID mailing) {
+        private Wish(UUID id, Template template, Grower grower, UUID deal, Instant at) {
+            this(id, template, grower, deal, at, null);
+        }
+
         /** What messages that are merged together have in common. */
         private List<UUID> batch() {
             return List.of(template.id(), grower.farm().owner().id());
@@ -377,17 +420,19 @@ class DemoData implements ApplicationRunner {
         boolean could = Departure.stops(Leaving.SEND, proof.notes()).isEmpty()
                 && !proof.person().addresses().isEmpty();
         if (could) {
-            outbox.keepSent(freezer.asMerged(
-                    wish.id(),
-                    new TemplateVersion(wish.template().id(), 1),
-                    sender,
-                    proof.person(),
-                    proof.person().addresses().getFirst(),
-                    proof.merged().subject().text(),
-                    proof.merged().body(),
-                    renderings.around(proof),
-                    renderings.mail(proof, proof.merged().subject().text()),
-                    wish.at()));
+            outbox.keepSentOfMailing(
+                    wish.mailing(),
+                    freezer.asMerged(
+                            wish.id(),
+                            new TemplateVersion(wish.template().id(), 1),
+                            sender,
+                            proof.person(),
+                            proof.person().addresses().getFirst(),
+                            proof.merged().subject().text(),
+                            proof.merged().body(),
+                            renderings.around(proof),
+                            renderings.mail(proof, proof.merged().subject().text()),
+                            wish.at()));
             For to = new For(CrmKind.CONTACT, wish.grower().id(), wish.deal());
             again.keepMerged(wish.id(), wish.template(), to, proof);
         }

@@ -13,6 +13,9 @@ import java.util.UUID;
 final class DemoLists {
     private static final int VISITORS = 14;
 
+    /** The list of a condition that comes up each spring. */
+    static final String APPLES = "Apples in blossom soon";
+
     private DemoLists() {}
 
     static void make(RecordLists lists, DemoTeam people, List<Grower> growers, Seeded chance) {
@@ -27,7 +30,7 @@ final class DemoLists {
         live(
                 lists,
                 CrmKind.CONTACT,
-                "Apples in blossom soon",
+                APPLES,
                 "contact.crop is \"apple\" and contact.blossom_starts is within the next 30 days",
                 "",
                 people.oriel(),

@@ -179,6 +179,26 @@ class MailingHands {
         return draft;
     }
 
+    /** Fills in what somebody lacks, for what they get of this mailing alone. */
+    @Transactional
+    public void fill(UUID id, UUID key, String path, String value, Colleague by) {
+        Mailing mailing = mustBeOpen(mustBeChangeable(id, by));
+        MailingPerson person = mustNotBeGone(person(mailing, key, by));
+        if (path == null || value == null || value.isBlank()) {
+            throw Refusal.field("value", "Type a value.");
+        }
+        MessageToSend message = prepared(mailing, person, by).message();
+        if (message.words() == null) {
+            throw Refusal.because("no-template", "Choose what the mailing says first.");
+        }
+        kept.removeOfMailing(person.draftId(), id);
+        UUID draft = ids.next();
+        kept.beginOfMailing(draft, drafts.filled(message.inDraft(draft), Map.of(path, value.strip()), by), by);
+        people.keep(person.saying(draft));
+        mapper.recount(id);
+        events.changed(id);
+    }
+
     /** Has somebody get what everybody gets. */
     @Transactional
     public void noOwnWords(UUID id, UUID key, Colleague by) {

@@ -1,6 +1,7 @@
 package famulus.server.mailings;
 
 import famulus.core.audience.Candidate;
+import famulus.server.outbox.OutgoingMessage;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import java.time.Instant;
@@ -55,6 +56,31 @@ record MailingPerson(
                 null,
                 null,
                 null,
+                0,
+                null,
+                null,
+                null,
+                false);
+    }
+
+    /** Somebody who got it. */
+    static MailingPerson sent(UUID mailing, String name, OutgoingMessage message) {
+        return new MailingPerson(
+                mailing,
+                message.dealId() == null ? message.personId() : message.dealId(),
+                message.personKind(),
+                message.personId(),
+                message.dealId(),
+                name,
+                message.toAddress(),
+                PersonState.SENT,
+                null,
+                "",
+                false,
+                null,
+                message.createdAt(),
+                message.sentAt(),
+                message.id(),
                 0,
                 null,
                 null,

@@ -21,7 +21,6 @@ import famulus.server.messages.AudienceService;
 import famulus.server.messages.CorrespondenceService;
 import famulus.server.messages.CorrespondenceService.Writing;
 import famulus.server.messages.DepartureService;
-import famulus.server.messages.FirstWords;
 import famulus.server.messages.MessageDraftService;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.messages.SenderRights;
@@ -52,7 +51,7 @@ class MailingReading {
     private static final int AT_ONCE = 100;
 
     private static final int FIRST = 25;
-    private static final int LONGEST_LINE = 140;
+    private static final int LONGEST_LINE = 110;
 
     private final ManyProofs proofs;
     private final MailingMessages messages;
@@ -308,7 +307,7 @@ class MailingReading {
                 sender.firstName(),
                 one.address().orElse(""),
                 line(merged.subject().text()),
-                line(FirstWords.of(merged.body().text())),
+                line(merged.body().text()),
                 fallbacks(proof),
                 proof.person().locale().getLanguage(),
                 own,
@@ -329,6 +328,10 @@ class MailingReading {
 
     private static String line(String text) {
         String line = text.strip().replaceAll("\\s+", " ");
-        return line.length() <= LONGEST_LINE ? line : line.substring(0, line.offsetByCodePoints(0, LONGEST_LINE / 2));
+        if (line.length() <= LONGEST_LINE) {
+            return line;
+        }
+        int end = line.lastIndexOf(' ', LONGEST_LINE);
+        return line.substring(0, end > 0 ? end : line.offsetByCodePoints(0, LONGEST_LINE / 2)) + " …";
     }
 }

@@ -159,6 +159,15 @@ class MailingRunController {
         return new OwnWords(hands.ownWords(id, key, asking));
     }
 
+    /** A value that somebody lacks, by the path of its field. */
+    record FilledValue(String path, String value) {}
+
+    /** Fills in what somebody lacks, for this mailing alone. */
+    @PostMapping("/people/{key}/values")
+    void fill(Colleague asking, @PathVariable UUID id, @PathVariable UUID key, @RequestBody FilledValue filled) {
+        hands.fill(id, key, filled.path(), filled.value(), asking);
+    }
+
     @DeleteMapping("/people/{key}/own-words")
     void noOwnWords(Colleague asking, @PathVariable UUID id, @PathVariable UUID key) {
         hands.noOwnWords(id, key, asking);

@@ -8,12 +8,16 @@ import famulus.server.mailings.MailingMapper.MailingRow;
 import famulus.server.mailings.MailingPlan.Who;
 import famulus.server.messages.AudienceService;
 import famulus.server.messages.KeptDraftService;
+import famulus.server.outbox.OutboxService;
+import famulus.server.outbox.OutgoingMessage;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
+import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -34,6 +38,8 @@ public class MailingService {
     private final MailingPersonMapper people;
     private final KeptDraftService drafts;
     private final ChosenRecords chosen;
+    private final OutboxService outbox;
+    private final RecordService records;
     private final MailingEvents events;
     private final JsonMapper json;
     private final Ids ids;
@@ -44,6 +50,8 @@ public class MailingService {
             MailingPersonMapper people,
             KeptDraftService drafts,
             ChosenRecords chosen,
+            OutboxService outbox,
+            RecordService records,
             MailingEvents events,
             JsonMapper json,
             Ids ids,
@@ -52,6 +60,8 @@ public class MailingService {
         this.people = people;
         this.drafts = drafts;
         this.chosen = chosen;
+        this.outbox = outbox;
+        this.records = records;
         this.events = events;
         this.json = json;
         this.ids = ids;
@@ -220,6 +230,23 @@ public class MailingService {
                 by.id(),
                 clock.instant());
         tag(id, plan);
+    }
+
+    /**
+     * Puts a mailing in place that went out long ago; for the demo’s data.
+     *
+     * @param messages those that went out with it
+     */
+    public void keepSent(UUID id, String name, MailingPlan plan, Colleague by, Instant at, List<UUID> messages) {
+        keep(id, name, plan, by);
+        for (UUID message : messages) {
+            OutgoingMessage sent = outbox.get(message, by);
+            CrmKind kind = CrmKind.of(sent.personKind());
+            people.keep(
+                    MailingPerson.sent(id, records.get(kind, sent.personId()).name(), sent));
+        }
+        mapper.keepSent(id, by.id(), at);
+        mapper.recount(id);
     }
 
     private static String named(String name) {

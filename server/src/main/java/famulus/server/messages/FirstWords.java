@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 
 /** What a message begins with, as a line of a list shows it. */
-public final class FirstWords {
+final class FirstWords {
     private static final int LONGEST = 160;
     /** A picture's description, an address by itself, or a line drawn across. */
     private static final String NO_WORDS = "\\[[^\\]]*\\](\\s+https?://\\S+)?|https?://\\S+|[^\\p{L}\\p{N}]+";
@@ -15,7 +15,7 @@ public final class FirstWords {
      * The first words of a text, on one line. Pictures, and a greeting by itself, say nothing of a message, so they are
      * passed over. E.g. {@code Dear Ines,\n\nThank you for Monday.} begins with {@code Thank you for Monday.}
      */
-    public static String of(String text) {
+    static String of(String text) {
         List<String> lines =
                 text.lines().map(String::strip).filter(line -> !line.isEmpty()).toList();
         String said = lines.stream()

@@ -286,6 +286,15 @@ public class MessageDraftService {
         return message.in(begun.words());
     }
 
+    /**
+     * The same message with values that its person lacks, for this message alone.
+     *
+     * @param values by path; refused where one does not fit its field
+     */
+    public MessageToSend filled(MessageToSend message, Map<String, String> values, Colleague asking) {
+        return message.in(settled(message, new Given(values, message.answers(), true, message.leaves()), asking));
+    }
+
     /** Merges a template for a person as it would leave, to be looked at by colleagues; it goes out as whoever asks. */
     public MessageDraft test(UUID templateId, For to, Colleague asking) {
         SampleRecords.refuse(to);

@@ -13,6 +13,7 @@ class DeepLinks {
         "/people/**",
         "/deals/**",
         "/templates/**",
+        "/mailings/**",
         "/outbox/**",
         "/demo-inboxes/**",
         "/team/**",

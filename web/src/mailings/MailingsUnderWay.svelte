@@ -1,0 +1,124 @@
+<script lang="ts">
+  import { ask, type Schemas } from '../api/client';
+  import { gathered, onChange } from '../app/changes';
+  import InlineButton from '../ui/InlineButton.svelte';
+  import { dayAndTime } from '../ui/when';
+  import { expected, stands, standing } from './mailingWords';
+
+  /** Mailings on their way, or with somebody to look after: a line each, however many messages it has. It opens to its people. */
+  let lines = $state.raw<Schemas['MailingLine'][]>([]);
+  let opened = $state('');
+  let people = $state.raw<Schemas['ShownMailingPerson'][]>([]);
+
+  async function read() {
+    lines = await ask('get', '/api/mailings/under-way').catch(() => lines);
+    if (opened) await open(opened);
+  }
+
+  async function open(id: string) {
+    people = await ask('get', '/api/mailings/{id}/people', { params: { id } }).catch(() => []);
+    opened = id;
+  }
+
+  const changed = gathered(read);
+  $effect(() => onChange((change) => (change.what === 'mailing' || change.what === 'hello') && changed()));
+  void read();
+</script>
+
+{#if lines.length}
+  <ul aria-label="Mailings">
+    {#each lines as line (line.id)}
+      <li>
+        <div class="line">
+          <a href="/mailings/{line.id}"><bdi>{line.name}</bdi></a>
+          <span class="soft">{expected(line.counts).toLocaleString('en')} messages of one mailing</span>
+          <span class:look={line.counts.held + line.counts.notSure + line.counts.refused > 0}
+            >{standing(line)}{line.counts.held ? `, ${line.counts.held} held` : ''}{line.counts.notSure
+              ? `, ${line.counts.notSure} not sure`
+              : ''}{line.counts.refused ? `, ${line.counts.refused} rejected` : ''}</span
+          >
+          <span class="ways">
+            <InlineButton
+              aria-expanded={opened === line.id}
+              onclick={() => (opened === line.id ? (opened = '') : void open(line.id))}
+              >{opened === line.id ? 'close' : 'its messages'}</InlineButton
+            >
+          </span>
+        </div>
+        {#if opened === line.id}
+          <ul aria-label="Messages of {line.name}" class="inner">
+            {#each people.filter((one) => one.state !== 'LEFT_OUT').slice(0, 500) as one (one.key)}
+              <li class="line">
+                <span><bdi>{one.name}</bdi></span>
+                <span class="soft">{one.address}</span>
+                <span class:look={one.state === 'NOT_SURE' || one.state === 'HELD' || one.state === 'REFUSED'}
+                  >{stands[one.state]}{one.state === 'PLANNED' && one.dueAt
+                    ? `, ${dayAndTime(one.dueAt)}`
+                    : ''}</span
+                >
+              </li>
+            {/each}
+          </ul>
+        {/if}
+      </li>
+    {/each}
+  </ul>
+{/if}
+
+<style>
+  ul {
+    list-style: none;
+  }
+
+  li {
+    padding: 6px 20px;
+    border-bottom: 1px solid var(--rule-soft);
+  }
+
+  .line {
+    display: grid;
+    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1.6fr) 140px;
+    gap: 16px;
+    align-items: baseline;
+    min-height: 24px;
+  }
+
+  .inner {
+    max-height: 300px;
+    overflow: auto;
+  }
+
+  .inner li {
+    padding: 3px 0;
+    border-top: 1px solid var(--rule-soft);
+    border-bottom: 0;
+  }
+
+  a {
+    color: var(--ink);
+    font-weight: 600;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+  }
+
+  .look {
+    color: var(--query);
+  }
+
+  .ways {
+    text-align: right;
+  }
+
+  @media (width <= 700px) {
+    .line {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 2px;
+    }
+
+    .ways {
+      text-align: left;
+    }
+  }
+</style>
