@@ -170,6 +170,17 @@
     color: var(--spine-name);
   }
 
+  @media print {
+    .spine {
+      display: none;
+    }
+
+    .shell {
+      display: block;
+      height: auto;
+    }
+  }
+
   @media (width <= 700px) {
     .shell {
       grid-template-columns: minmax(0, 1fr);

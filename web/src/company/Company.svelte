@@ -8,6 +8,7 @@
   import DoNotEmail from './DoNotEmail.svelte';
   import Fields from './Fields.svelte';
   import Holidays from './Holidays.svelte';
+  import MailingRules from './MailingRules.svelte';
   import Pipeline from './Pipeline.svelte';
   import Salutations from './Salutations.svelte';
   import Topics from './Topics.svelte';
@@ -21,6 +22,7 @@
     ['fields', 'Fields', Fields],
     ['do-not-email', 'Do not email', DoNotEmail],
     ['topics', 'Topics', Topics],
+    ['mailings', 'Mailings', MailingRules],
     ['tracking', 'Tracking', Counting],
     ['checks', 'Checks', Checks],
   ] as const;

@@ -5,6 +5,7 @@ type Kind = NonNullable<Schemas['Draft']['kind']>;
 /** What a text on the desk is called in a sentence. */
 export const kindWords: Record<Kind, string> = {
   TEMPLATE: 'template',
+  MAILING: 'mailing',
   PASSAGE: 'passage',
   SIGNATURE: 'signature',
   HEADER: 'header',
@@ -19,5 +20,6 @@ export function wraps(kind: Kind): boolean {
 /** Where texts of a kind are listed. */
 export function placeOf(kind: Kind): string {
   if (kind === 'TEMPLATE') return '/templates';
+  if (kind === 'MAILING') return '/mailings';
   return wraps(kind) ? '/materials/styles' : `/materials/${kindWords[kind]}s`;
 }

@@ -11,6 +11,7 @@
   import { MailingSheet } from './mailingSheet.svelte';
   import { called, several, standing } from './mailingWords';
   import PreviewsPart from './PreviewsPart.svelte';
+  import ReportPart from './ReportPart.svelte';
   import SendPart from './SendPart.svelte';
   import UnderWay from './UnderWay.svelte';
   import WhatPart from './WhatPart.svelte';
@@ -22,6 +23,7 @@
 
   const sheet = new MailingSheet(untrack(() => id));
   let folded = $state({
+    Report: false,
     Sending: false,
     Who: false,
     What: false,
@@ -145,6 +147,7 @@
     </p>
   {:else if mailing}
     {#if sheet.wrong.page}<p class="said wrong" role="alert">{sheet.wrong.page}</p>{/if}
+    {#if mailing.counts.sent}<ReportPart {sheet} bind:folded={folded.Report} />{/if}
     {#if mailing.state !== 'WRITING'}<UnderWay {sheet} bind:folded={folded.Sending} />{/if}
     {#if mailing.state === 'WRITING' || mailing.state === 'PAUSED'}
       <WhoPart {sheet} bind:folded={folded.Who} />

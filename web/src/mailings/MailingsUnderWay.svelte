@@ -83,6 +83,12 @@
     min-height: 24px;
   }
 
+  .line > * {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+
   .inner {
     max-height: 300px;
     overflow: auto;

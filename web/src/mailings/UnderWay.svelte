@@ -155,7 +155,7 @@
       <li>
         <div class="line">
           <a href={recordAddress(one.kind, one.person)}><bdi>{one.name}</bdi></a>
-          <span class="soft">{one.address}</span>
+          <span class="soft address" title={one.address}>{one.address}</span>
           <span class={one.state.toLowerCase()}
             >{stands[one.state]}{one.state === 'SENT' && one.leftAt
               ? ` ${dayAndTime(one.leftAt)}`
@@ -260,6 +260,12 @@
   .line > * {
     min-width: 0;
     overflow-wrap: anywhere;
+  }
+
+  .address {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
 
   .acts {

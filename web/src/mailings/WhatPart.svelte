@@ -1,5 +1,6 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
+  import { go } from '../app/router';
   import { me } from '../app/session.svelte';
   import { aboutOf, lookFor, whom } from '../messages/many';
   import TemplateChooser from '../library/TemplateChooser.svelte';
@@ -35,6 +36,17 @@
     })
     .catch((failure) => (wrong = sentence(failure)));
 
+  /** Makes words of its own of it, and opens them on the desk. */
+  async function ownWords() {
+    try {
+      await sheet.keep();
+      const { template } = await ask('post', '/api/mailings/{id}/own-words', { params: { id: sheet.id } });
+      go(`/templates/${template}`);
+    } catch (failure) {
+      wrong = sentence(failure);
+    }
+  }
+
   const language = (code: string) => new Intl.DisplayNames('en', { type: 'language' }).of(code) ?? code;
   const from = $derived(what.from === 'OWNER' ? 'OWNER' : (what.sender ?? ''));
   const fileName = (id: string) => files.find((one) => one.id === id)?.name ?? 'a file you don’t see';
@@ -62,7 +74,19 @@
         <InlineButton onclick={(event) => (choosing = event.currentTarget as HTMLElement)}
           >choose another</InlineButton
         >
-        <a href="/templates/{wordings[0].template}">open it on the desk</a>
+        {#if what.original}
+          <span class="word">in words of its own</span>
+          <a href="/templates/{wordings[0].template}">change them on the desk</a>
+          <InlineButton
+            onclick={() =>
+              void sheet.act(() =>
+                ask('delete', '/api/mailings/{id}/own-words', { params: { id: sheet.id } }),
+              )}>as the template says</InlineButton
+          >
+        {:else}
+          <a href="/templates/{wordings[0].template}">open it on the desk</a>
+          <InlineButton onclick={() => void ownWords()}>change words for this mailing</InlineButton>
+        {/if}
       {:else}
         <InlineButton disabled={!first} onclick={(event) => (choosing = event.currentTarget as HTMLElement)}
           >choose a template …</InlineButton
@@ -203,7 +227,7 @@
       look={(template) => lookFor(kind, first, template)}
       onchoose={(template) => {
         choosing = null;
-        if (template) sheet.what({ template, answers: {} });
+        if (template) sheet.what({ template, original: null, answers: {} });
       }}
       onclose={() => (choosing = null)}
     />

@@ -89,6 +89,23 @@
     overflow: hidden;
   }
 
+  @media print {
+    .page,
+    .page.footed {
+      display: block;
+      height: auto;
+    }
+
+    .actions,
+    footer {
+      display: none;
+    }
+
+    main {
+      overflow: visible;
+    }
+  }
+
   @media (width <= 700px) {
     .page,
     .page.footed {

@@ -93,6 +93,14 @@ final class Visitor {
                 path);
     }
 
+    Answer put(String path, Object body) throws IOException {
+        return ask(
+                HttpRequest.newBuilder()
+                        .header("Content-Type", "application/json")
+                        .PUT(BodyPublishers.ofString(JSON.writeValueAsString(body))),
+                path);
+    }
+
     /** Sends a file as it is. */
     Answer upload(String path, String text) throws IOException {
         return ask(

@@ -29,6 +29,7 @@ final class DemoMailings {
                         List.of()),
                 new What(
                         template,
+                        null,
                         From.OWNER,
                         null,
                         null,
@@ -53,7 +54,17 @@ final class DemoMailings {
                         "",
                         7,
                         List.of()),
-                new What(template, From.COLLEAGUE, null, null, false, List.of(), topic, List.of("spring"), Map.of()),
+                new What(
+                        template,
+                        null,
+                        From.COLLEAGUE,
+                        null,
+                        null,
+                        false,
+                        List.of(),
+                        topic,
+                        List.of("spring"),
+                        Map.of()),
                 new When(null, 240, true),
                 new Goal(12, 240, 80));
     }

@@ -102,7 +102,7 @@ class DeskController {
 
     /** A passage or signature stands within messages: nothing is to be said of a subject it does not have. */
     private static Proof ofKind(Proof proof, TemplateKind kind) {
-        return kind == TemplateKind.TEMPLATE
+        return kind.whole()
                 ? proof
                 : new Proof(
                         proof.person(),

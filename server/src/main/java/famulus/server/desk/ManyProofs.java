@@ -14,10 +14,12 @@ import famulus.server.records.PeopleContext;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
@@ -64,8 +66,9 @@ public class ManyProofs {
      * Somebody it is read for.
      *
      * @param before what went to them before
+     * @param at when it leaves; empty for now
      */
-    public record Reader(For to, Correspondence before) {}
+    public record Reader(For to, Correspondence before, Optional<Instant> at) {}
 
     /** What was read for somebody. */
     public record Read(For to, Proof proof) {}
@@ -97,7 +100,8 @@ public class ManyProofs {
             if (next < found.size() && found.get(next).id().equals(reader.to().id())) {
                 Person person = found.get(next++);
                 PreparedMessage reading = ready.get(message.of(person));
-                each.accept(new Read(reader.to(), reading.after(reader.before()).of(person)));
+                each.accept(new Read(
+                        reader.to(), reading.after(reader.before(), reader.at()).of(person)));
             }
         }
     }

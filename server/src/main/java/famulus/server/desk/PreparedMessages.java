@@ -102,9 +102,9 @@ class PreparedMessages {
             this.problems = other.problems();
         }
 
-        /** The same to somebody who had these messages before; nothing is parsed anew. */
-        PreparedMessage after(Correspondence before) {
-            return new PreparedMessage(this, given.after(before));
+        /** The same to somebody who had these messages before, leaving at a moment; nothing is parsed anew. */
+        PreparedMessage after(Correspondence before, Optional<Instant> moment) {
+            return new PreparedMessage(this, given.after(before, moment));
         }
 
         /** Which fields it has. */

@@ -81,9 +81,10 @@ public class ProofService {
             this(chosen, answers, sending, at, Optional.empty(), Optional.empty(), List.of());
         }
 
-        /** The same of a message to somebody who had these messages. */
-        Given after(Correspondence correspondence) {
-            return new Given(chosen, answers, sending, at, files, Optional.of(correspondence), variants);
+        /** The same of a message to somebody who had these messages, for a moment; empty for the same one. */
+        Given after(Correspondence correspondence, Optional<Instant> moment) {
+            return new Given(
+                    chosen, answers, sending, moment.or(() -> at), files, Optional.of(correspondence), variants);
         }
 
         /**

@@ -11,7 +11,6 @@ import famulus.server.interchange.LibraryFile.FileStyle;
 import famulus.server.interchange.LibraryFile.FileText;
 import famulus.server.library.Mentioned;
 import famulus.server.library.Template;
-import famulus.server.library.TemplateKind;
 import famulus.server.library.TemplateTransfer;
 import famulus.server.library.TemplateTransfer.InLanguage;
 import famulus.server.materials.FeedService;
@@ -105,7 +104,8 @@ class LibraryExport {
             }
         }
         for (UUID id : Set.copyOf(named)) {
-            Optional<Template> part = transfer.here(id, asking).filter(one -> one.kind() != TemplateKind.TEMPLATE);
+            Optional<Template> part =
+                    transfer.here(id, asking).filter(one -> !one.kind().whole());
             part.map(one -> transfer.given(id, asking)).ifPresent(one -> {
                 made.put(id, text(one, seen));
                 named.addAll(Mentioned.in(one.design()));

@@ -113,7 +113,7 @@ class LibraryImport {
 
     private static What what(TemplateKind kind) {
         return switch (kind) {
-            case TEMPLATE -> What.TEMPLATE;
+            case TEMPLATE, MAILING -> What.TEMPLATE;
             case PASSAGE -> What.PASSAGE;
             case SIGNATURE -> What.SIGNATURE;
             case HEADER, FOOTER -> What.STYLE;

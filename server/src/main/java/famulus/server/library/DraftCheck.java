@@ -57,7 +57,7 @@ class DraftCheck {
         if (draft.houseStyle() != null) {
             styles.get(draft.houseStyle());
         }
-        if (draft.kind() != TemplateKind.TEMPLATE) {
+        if (!draft.kind().whole()) {
             ofBlocks(draft).ifPresent(sentence -> wrong.put("design", sentence));
         }
         if (!wrong.isEmpty()) {

@@ -73,7 +73,7 @@ class ReadyCheck {
         notes.addAll(LostFiles.notes(files.lost(template.files())));
         // Passages, signatures, headers and footers stand within messages, and have no subject of their own.
         return Departure.stops(Leaving.READY, notes).stream()
-                .filter(note -> template.kind() == TemplateKind.TEMPLATE || note.part() == MessagePart.BODY)
+                .filter(note -> template.kind().whole() || note.part() == MessagePart.BODY)
                 .toList();
     }
 

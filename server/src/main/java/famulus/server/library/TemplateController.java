@@ -15,6 +15,7 @@ import famulus.server.library.TemplateVersionService.Version;
 import famulus.server.library.WrappingService.ShownWrapping;
 import famulus.server.materials.FileService;
 import famulus.server.materials.FileService.KeptFile;
+import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
@@ -226,6 +227,9 @@ class TemplateController {
 
     @PostMapping
     OpenTemplate add(Colleague asking, @RequestParam(required = false) UUID folder, @RequestBody Draft draft) {
+        if (draft.kind() == TemplateKind.MAILING) {
+            throw Refusal.because("of-a-mailing", "What a mailing says is made on the page of the mailing.");
+        }
         return open(folder == null ? templates.add(draft, asking) : templates.addTo(folder, draft, asking), asking);
     }
 

@@ -4,6 +4,8 @@ package famulus.server.library;
 public enum TemplateKind {
     /** A whole message. */
     TEMPLATE("template"),
+    /** What one mailing says, made of a template; it is in no list of templates. */
+    MAILING("mailing"),
     /** A text that many templates use, kept once. */
     PASSAGE("passage"),
     /** Somebody's designed closing lines, or everybody's. */
@@ -17,6 +19,11 @@ public enum TemplateKind {
 
     TemplateKind(String word) {
         this.word = word;
+    }
+
+    /** Whether it is a whole message, rather than a part of others. */
+    public boolean whole() {
+        return this == TEMPLATE || this == MAILING;
     }
 
     /** Whether it belongs to a house style, and stands around messages. */

@@ -118,7 +118,7 @@ public class TemplateService {
     /** Adds a template of somebody's own, among theirs; a passage or signature where everybody finds it. */
     @Transactional
     public Template add(Draft draft, Colleague by) {
-        UUID folder = draft.kind() == TemplateKind.TEMPLATE ? folders.personal(by.id()) : FolderRights.EVERYONE;
+        UUID folder = draft.kind().whole() ? folders.personal(by.id()) : FolderRights.EVERYONE;
         return add(draft, draft.kind().wraps() ? null : folder, by);
     }
 
@@ -156,6 +156,21 @@ public class TemplateService {
         Template original = get(id, by);
         String name = original.name() + " (copy)";
         return add(Draft.of(original).named(name.substring(0, Math.min(name.length(), 120))), by);
+    }
+
+    /** Makes what one mailing says of a template, as whoever asks may use it; it is theirs. */
+    @Transactional
+    public Template forMailing(UUID id, Colleague by) {
+        return add(Draft.of(forUse(id, by, by)).of(TemplateKind.MAILING), by);
+    }
+
+    /** Puts away what a mailing said, once it says something else; nothing for what is no mailing’s own. */
+    @Transactional
+    public void noLongerOfMailing(UUID id) {
+        mapper.byId(id, false).filter(one -> one.kind() == TemplateKind.MAILING).ifPresent(one -> {
+            mapper.delete(id, clock.instant());
+            events.changed(id);
+        });
     }
 
     /**
@@ -280,7 +295,7 @@ public class TemplateService {
     void readyIfSound(Template template, Instant at) {
         if (sendable.stops(template).isEmpty()) {
             keeping.ready(template, at);
-            if (template.kind() != TemplateKind.TEMPLATE) {
+            if (!template.kind().whole()) {
                 texts.changed();
             }
         }

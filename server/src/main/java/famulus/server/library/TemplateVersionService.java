@@ -120,7 +120,7 @@ public class TemplateVersionService {
         keeping.ready(now, clock.instant());
         if (now.kind().wraps()) {
             inStyle.wrap(now, by);
-        } else if (now.kind() != TemplateKind.TEMPLATE) {
+        } else if (!now.kind().whole()) {
             texts.changed();
         }
         events.changed(id);

@@ -130,7 +130,7 @@ public class VariantService {
     public Template add(UUID id, String language, String own, Colleague by) {
         Template original = templates.get(id, by);
         rights.mustBeChangeable(original, by);
-        if (original.kind() != TemplateKind.TEMPLATE) {
+        if (!original.kind().whole()) {
             throw Refusal.because("no-template", "Only templates have variants.");
         }
         List<String> languages = languages();
@@ -154,6 +154,33 @@ public class VariantService {
         mapper.insert(variant.id(), root, language);
         events.changed(root);
         return variant;
+    }
+
+    /**
+     * Makes what one mailing says of a template, in all its languages; it is theirs who asks.
+     *
+     * @return that of the template itself
+     */
+    @Transactional
+    public Template forMailing(UUID id, Colleague by) {
+        Template root = templates.forMailing(id, by);
+        List<VariantRow> rows =
+                mapper.of(id).stream().filter(row -> mayBeUsed(row, by, by)).toList();
+        for (VariantRow row : rows) {
+            UUID one = row.templateId().equals(id)
+                    ? root.id()
+                    : templates.forMailing(row.templateId(), by).id();
+            mapper.insert(one, root.id(), row.language());
+        }
+        return root;
+    }
+
+    /** Puts away what a mailing said in all its languages; nothing for what is no mailing’s own. */
+    @Transactional
+    public void noLongerOfMailing(UUID id) {
+        Stream.concat(Stream.of(id), mapper.of(id).stream().map(VariantRow::templateId))
+                .distinct()
+                .forEach(templates::noLongerOfMailing);
     }
 
     /** Makes two templates that are there already variants of each other; for the demo's data. */

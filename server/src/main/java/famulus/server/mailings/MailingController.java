@@ -357,7 +357,7 @@ class MailingController {
                     people.all(id).stream().collect(Collectors.toMap(MailingPerson::chosenId, Function.identity()));
             Audience audience = MailingStart.left(ready.audience(), known);
             Map<UUID, Instant> times = start.times(ready.mailing().plan(), audience.in());
-            reading.each(ready.mailing(), audience, ready.words().get(), known, asking, row -> {
+            reading.each(ready.mailing(), audience, ready.words().get(), known, times, asking, row -> {
                 whole.read(row);
                 written.line(new PreviewLine(shown(row, known.get(row.key()), times.get(row.key())), null));
             });

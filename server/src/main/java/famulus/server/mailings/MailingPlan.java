@@ -70,6 +70,7 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
      * What it says, and on whose behalf.
      *
      * @param template null while none is chosen
+     * @param original the template that its own words were made of; null while it says what the template says
      * @param sender null for whoever starts it
      * @param replyTo null for where the sender’s answers usually go
      * @param ownerCopy whether whoever looks after a record gets a copy
@@ -79,6 +80,7 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
      */
     public record What(
             @Schema(nullable = true) UUID template,
+            @Schema(nullable = true) UUID original,
             From from,
             @Schema(nullable = true) UUID sender,
             @Schema(nullable = true) String replyTo,
@@ -87,6 +89,11 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
             @Schema(nullable = true) UUID topic,
             List<String> tags,
             Map<String, String> answers) {
+        /** The same, made of another template. */
+        What saying(UUID other, UUID of) {
+            return new What(other, of, from, sender, replyTo, ownerCopy, files, topic, tags, answers);
+        }
+
         public What {
             from = from == null ? From.COLLEAGUE : from;
             replyTo = replyTo == null || replyTo.isBlank() ? null : replyTo.strip();
@@ -127,7 +134,7 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
     static MailingPlan empty(CrmKind kind) {
         return new MailingPlan(
                 new Who(kind, null, "", null, null, "", 7, null),
-                new What(null, From.COLLEAGUE, null, null, false, null, null, null, null),
+                new What(null, null, From.COLLEAGUE, null, null, false, null, null, null, null),
                 null,
                 null);
     }

@@ -4,11 +4,13 @@ import famulus.core.audience.Audience;
 import famulus.core.audience.Candidate;
 import famulus.core.departure.Leaving;
 import famulus.core.field.About;
+import famulus.core.merge.Node;
 import famulus.core.merge.Origin;
-import famulus.core.merge.Piece;
 import famulus.core.message.MergedMessage;
+import famulus.core.message.MessagePart;
 import famulus.core.proof.Correspondence;
 import famulus.core.proof.Note;
+import famulus.core.syntax.Span;
 import famulus.server.desk.ManyProofs;
 import famulus.server.desk.ManyProofs.Message;
 import famulus.server.desk.ManyProofs.Reader;
@@ -28,17 +30,19 @@ import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /**
@@ -126,6 +130,7 @@ class MailingReading {
             About about,
             Map<UUID, MailingPerson> people,
             Map<UUID, Colleague> owners,
+            Map<UUID, Instant> times,
             Optional<Colleague> chosen,
             Colleague asking) {
         Colleague sender(UUID key) {
@@ -137,6 +142,7 @@ class MailingReading {
      * Reads what each gets.
      *
      * @param people those of whom something is known
+     * @param times when it leaves for each, by what they were chosen as
      * @param each told of each as soon as it is read
      */
     void each(
@@ -144,6 +150,7 @@ class MailingReading {
             Audience audience,
             Wordings said,
             Map<UUID, MailingPerson> people,
+            Map<UUID, Instant> times,
             Colleague asking,
             Consumer<PreviewRow> each) {
         List<Candidate> all = audience.in();
@@ -153,6 +160,7 @@ class MailingReading {
                 MailingWords.about(said, mailing.plan().who().kind()),
                 people,
                 messages.owners(mailing.plan(), MailingPeople.keys(audience)),
+                times,
                 messages.chosenSender(mailing.plan().what()),
                 asking);
         for (int from = 0; from < all.size(); ) {
@@ -193,7 +201,10 @@ class MailingReading {
         for (int i = 0; i < some.size(); i++) {
             For to = AudienceService.to(some.get(i), kind);
             candidates.put(to, some.get(i));
-            readers.add(new Reader(to, before.get(i)));
+            readers.add(new Reader(
+                    to,
+                    before.get(i),
+                    Optional.ofNullable(asked.times().get(some.get(i).key()))));
         }
         Optional<String> mayNot = some.isEmpty()
                 ? Optional.empty()
@@ -238,10 +249,7 @@ class MailingReading {
                 Map.of(),
                 asked.mailing().plan().what().answers(),
                 true,
-                asked.mailing().plan().when().hour() == null
-                        ? Optional.empty()
-                        : Optional.of(
-                                asked.mailing().plan().when().hour().planned().moment()),
+                Optional.empty(),
                 Optional.of(attached),
                 Optional.empty(),
                 languages);
@@ -315,15 +323,20 @@ class MailingReading {
     }
 
     private static List<String> fallbacks(Proof proof) {
-        MergedMessage merged = proof.merged();
-        return Stream.of(merged.subject(), merged.previewText(), merged.body())
-                .flatMap(part -> part.pieces().stream())
-                .filter(piece -> piece.origin() == Origin.FALLBACK)
-                .map(Piece::path)
-                .flatMap(Optional::stream)
-                .map(path -> proof.subject().label().apply(path))
-                .distinct()
-                .toList();
+        Set<String> labels = new LinkedHashSet<>();
+        for (MessagePart part : MessagePart.values()) {
+            Map<Span, Node.Field> fields = proof.program().program(part).fields().stream()
+                    .collect(Collectors.toMap(Node.Field::span, field -> field, (first, other) -> first));
+            // What is missing is what a field asks for first, whatever was found in its place.
+            proof.merged().merged(part).pieces().stream()
+                    .filter(piece -> piece.origin() == Origin.FALLBACK)
+                    .map(piece -> Optional.ofNullable(fields.get(piece.span())))
+                    .flatMap(Optional::stream)
+                    .flatMap(field -> field.leading().stream())
+                    .map(proof.subject().label())
+                    .forEach(labels::add);
+        }
+        return List.copyOf(labels);
     }
 
     private static String line(String text) {

@@ -62,6 +62,20 @@ class MailingRunController {
         return new SentMailingTests(hands.test(id, test.keys(), to, test.list(), asking));
     }
 
+    record MailingWordsOf(UUID template) {}
+
+    /** Makes words of its own of what a mailing says, to be changed on the desk. */
+    @PostMapping("/own-words")
+    MailingWordsOf words(Colleague asking, @PathVariable UUID id) {
+        return new MailingWordsOf(mailings.ownWords(id, asking));
+    }
+
+    /** Has a mailing say what its template says again. */
+    @DeleteMapping("/own-words")
+    void asTheTemplateSays(Colleague asking, @PathVariable UUID id) {
+        mailings.asTheTemplateSays(id, asking);
+    }
+
     /**
      * What whoever starts a mailing has seen.
      *

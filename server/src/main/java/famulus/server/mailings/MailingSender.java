@@ -9,6 +9,7 @@ import famulus.server.mailings.MailingMessages.Prepared;
 import famulus.server.mailings.MailingWords.Wordings;
 import famulus.server.messages.MessageToSend;
 import famulus.server.outbox.OutboxService;
+import famulus.server.platform.FamulusProperties;
 import famulus.server.platform.Refusal;
 import famulus.server.records.PersonSummaries;
 import famulus.server.team.Colleague;
@@ -64,6 +65,7 @@ class MailingSender {
     private final TransactionTemplate transactions;
     private final JsonMapper json;
     private final Clock clock;
+    private final boolean soleOwner;
     private final Semaphore looks = new Semaphore(0);
     private final ExecutorService hands = Executors.newFixedThreadPool(
             AT_ONCE, Thread.ofPlatform().daemon().name("mailings-", 0).factory());
@@ -83,7 +85,10 @@ class MailingSender {
             TeamService team,
             TransactionTemplate transactions,
             JsonMapper json,
-            Clock clock) {
+            Clock clock,
+            FamulusProperties properties) {
+        // A database in a file is open in one process at a time; one in memory may serve several applications.
+        this.soleOwner = !properties.inMemory();
         this.mailings = mailings;
         this.people = people;
         this.service = service;
@@ -102,9 +107,17 @@ class MailingSender {
 
     @EventListener(ApplicationReadyEvent.class)
     void start() {
+        if (soleOwner) {
+            takeUp();
+        }
         for (int i = 0; i < AT_ONCE; i++) {
             hands.execute(this::work);
         }
+    }
+
+    /** Whatever is in a hand now was in the hands of a process that has ended. */
+    void takeUp() {
+        people.release();
     }
 
     @PreDestroy

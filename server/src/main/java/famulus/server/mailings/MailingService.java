@@ -2,6 +2,9 @@ package famulus.server.mailings;
 
 import famulus.core.record.PlainLine;
 import famulus.core.record.SearchText;
+import famulus.server.library.TemplateKind;
+import famulus.server.library.TemplateService;
+import famulus.server.library.VariantService;
 import famulus.server.lists.ChosenRecords;
 import famulus.server.lists.ChosenRecords.Choice;
 import famulus.server.mailings.MailingMapper.MailingRow;
@@ -19,6 +22,7 @@ import famulus.server.team.Role;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -39,6 +43,8 @@ public class MailingService {
     private final KeptDraftService drafts;
     private final ChosenRecords chosen;
     private final OutboxService outbox;
+    private final VariantService variants;
+    private final TemplateService templates;
     private final RecordService records;
     private final MailingEvents events;
     private final JsonMapper json;
@@ -51,6 +57,8 @@ public class MailingService {
             KeptDraftService drafts,
             ChosenRecords chosen,
             OutboxService outbox,
+            VariantService variants,
+            TemplateService templates,
             RecordService records,
             MailingEvents events,
             JsonMapper json,
@@ -61,6 +69,8 @@ public class MailingService {
         this.drafts = drafts;
         this.chosen = chosen;
         this.outbox = outbox;
+        this.variants = variants;
+        this.templates = templates;
         this.records = records;
         this.events = events;
         this.json = json;
@@ -182,7 +192,8 @@ public class MailingService {
         MailingPlan plan = original.plan();
         MailingPlan.What what = plan.what();
         MailingPlan own = plan.saying(new MailingPlan.What(
-                what.template(),
+                what.original() == null ? what.template() : what.original(),
+                null,
                 what.from(),
                 what.sender() == null || what.sender().equals(original.madeBy()) ? null : what.sender(),
                 what.replyTo(),
@@ -284,6 +295,7 @@ public class MailingService {
             throw Refusal.because("unreadable", "This mailing can't be read.");
         }
         MailingPlan sound = plan.mustBeSound();
+        settleWords(before.plan().what(), sound.what(), by);
         AudienceService.mustBeWrittenTo(sound.who().kind());
         if (before.state() != MailingState.WRITING
                 && sound.who().kind() != before.plan().who().kind()) {
@@ -307,6 +319,69 @@ public class MailingService {
         return version + 1;
     }
 
+    /** Its own words are made and put away here alone, and go once it says something else. */
+    private void settleWords(MailingPlan.What before, MailingPlan.What now, Colleague by) {
+        boolean same = Objects.equals(before.template(), now.template());
+        boolean ofAnother = now.original() != null && !(same && now.original().equals(before.original()))
+                || !same
+                        && now.template() != null
+                        && templates.get(now.template(), by).kind() != TemplateKind.TEMPLATE;
+        if (ofAnother) {
+            throw Refusal.field("template", "These are the words of another mailing. Choose a template.");
+        }
+        if (before.original() != null && !same) {
+            variants.noLongerOfMailing(before.template());
+        }
+    }
+
+    /**
+     * Makes words of its own of what a mailing says, to be changed on the desk; the template stays as it is.
+     *
+     * @return what is to be opened on the desk
+     */
+    @Transactional
+    public UUID ownWords(UUID id, Colleague by) {
+        Mailing mailing = mustBeChangeable(hold(id), by);
+        MailingPlan.What what = mailing.plan().what();
+        if (!mailing.open()) {
+            throw Refusal.because("under-way", "This mailing is under way. Pause it to change it.");
+        }
+        if (what.template() == null) {
+            throw Refusal.because("no-template", "Choose what the mailing says first.");
+        }
+        if (what.original() != null) {
+            return what.template();
+        }
+        UUID own = variants.forMailing(what.template(), by).id();
+        keepPlan(mailing, mailing.plan().saying(what.saying(own, what.template())), by);
+        return own;
+    }
+
+    /** Has a mailing say what its template says again. */
+    @Transactional
+    public void asTheTemplateSays(UUID id, Colleague by) {
+        Mailing mailing = mustBeChangeable(hold(id), by);
+        MailingPlan.What what = mailing.plan().what();
+        if (mailing.open() && what.original() != null) {
+            keepPlan(mailing, mailing.plan().saying(what.saying(what.original(), null)), by);
+            variants.noLongerOfMailing(what.template());
+        }
+    }
+
+    private void keepPlan(Mailing mailing, MailingPlan plan, Colleague by) {
+        mapper.change(
+                mailing.id(),
+                mailing.version(),
+                mailing.name(),
+                json.writeValueAsString(plan),
+                plan.what().topic(),
+                plan.what().template(),
+                plan.what().sender(),
+                by.id(),
+                clock.instant());
+        events.changed(mailing.id());
+    }
+
     /** Throws a mailing away of which nothing was sent. */
     @Transactional
     public void delete(UUID id, Colleague by) {
@@ -320,6 +395,9 @@ public class MailingService {
             }
         }
         mapper.delete(id);
+        if (mailing.plan().what().original() != null) {
+            variants.noLongerOfMailing(mailing.plan().what().template());
+        }
         events.changed(id);
     }
 }

@@ -285,7 +285,8 @@ class MailingStart {
         Map<UUID, MailingPerson> known = known(id);
         Audience audience = left(ready.audience(), known);
         Map<UUID, Optional<String>> stopped = new HashMap<>();
-        reading.each(before, audience, said, known, by, row -> stopped.put(row.key(), row.stopped()));
+        Map<UUID, Instant> times = times(before.plan(), audience.in());
+        reading.each(before, audience, said, known, times, by, row -> stopped.put(row.key(), row.stopped()));
         long going = audience.in().stream()
                 .filter(one -> stopped.getOrDefault(one.key(), Optional.of("")).isEmpty())
                 .filter(one -> !heldBack(known.get(one.key())))
@@ -297,7 +298,6 @@ class MailingStart {
         if (going == 0) {
             throw Refusal.because("nobody", "Nobody is left whom it could go to. Put right what holds them back.");
         }
-        Map<UUID, Instant> times = times(before.plan(), audience.in());
         transactions.executeWithoutResult(status -> {
             said.all().forEach(one -> templates.keepVersion(one.template(), one.version(), Reason.USED));
             int started =

@@ -1,6 +1,7 @@
 package famulus.server.reading;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -72,6 +73,16 @@ interface ReadingMapper {
 
     @Select("select * from delivery_event where message_id = #{message} order by at, id limit 1000")
     List<EventRow> events(UUID message);
+
+    /** What became of several messages, in the order of time; so many at most. Leans on delivery_event_message. */
+    @Select(
+            """
+            select e.* from unnest(#{messages,typeHandler=famulus.server.platform.IdentifiersTypeHandler}) as wanted(id)
+            join delivery_event e on e.message_id = wanted.id
+            order by e.at, e.id
+            limit #{most}
+            """)
+    List<EventRow> ofSeveral(@Param("messages") Collection<UUID> messages, @Param("most") int most);
 
     @Update("update delivery_event set by_machine = #{byMachine} where id = #{id}")
     void judge(@Param("id") UUID id, @Param("byMachine") boolean byMachine);

@@ -22,6 +22,7 @@ import famulus.server.team.TeamService;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -37,6 +38,8 @@ public class ReadingService implements ReaderPages {
     private static final int MOST_EVENTS = 400;
 
     private static final int LONGEST_PROGRAM = 300;
+
+    private static final int MOST_DONE = 20_000;
 
     private final ReadingMapper mapper;
     private final Ids ids;
@@ -264,6 +267,27 @@ public class ReadingService implements ReaderPages {
                 first(all, ReadingEvent.CLICKED),
                 left.filter(one -> one.kind().equals(ReadingEvent.UNSUBSCRIBED.name()))
                         .isPresent());
+    }
+
+    /**
+     * Something that was done with one of several messages.
+     *
+     * @param address where a link leads that was followed; null for anything else
+     */
+    public record Done(UUID message, ReadingEvent what, Instant at, String address, boolean byMachine) {}
+
+    /** What was done with several messages, in the order of time; the first of very many. */
+    public List<Done> done(Collection<UUID> messages) {
+        return messages.isEmpty()
+                ? List.of()
+                : mapper.ofSeveral(messages, MOST_DONE).stream()
+                        .map(row -> new Done(
+                                row.messageId(),
+                                ReadingEvent.valueOf(row.kind()),
+                                row.at(),
+                                row.address(),
+                                row.byMachine()))
+                        .toList();
     }
 
     private static Instant first(List<EventRow> all, ReadingEvent kind) {

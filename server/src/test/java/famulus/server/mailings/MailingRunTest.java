@@ -305,4 +305,65 @@ class MailingRunTest extends MailingTest {
                         == 1);
         assertThat(wires()).hasSize(2);
     }
+
+    @Test
+    void whatAProcessHadInHandWhenItEndedIsTakenUpByTheNextOne() throws Exception {
+        UUID id = mailing(ines, tobias);
+        change(id, plan -> plan.withObject("when").put("overMinutes", 60));
+        send(id, 2);
+        arrive(1);
+        // As it is when a process ends after a message was made, and before it was in the mail server’s hands.
+        post.answer(Step.MAIL, "421 closing down");
+        clock.forward(Duration.ofHours(1));
+        sender.look();
+        await().atMost(Duration.ofSeconds(20))
+                .until(() -> !page(id).get("restsUntil").isNull());
+        post.behave();
+        sql.update("update mailing set rests_until = null, rests = 0, planned = 0, leaving = 1 where id = ?", id);
+        sql.update(
+                "update mailing_person set state = 'LEAVING', taken_at = ? where person_id = ?",
+                java.sql.Timestamp.from(clock.instant()),
+                tobias);
+        assertThat(sender.sendNext()).as("somebody may have it in hand").isFalse();
+        sender.takeUp();
+        sender.look();
+        reaches(id, "DONE");
+        assertThat(arrived()).containsExactly(TOBIAS);
+        assertThat(page(id).at("/counts/sent").asInt()).isEqualTo(2);
+    }
+
+    @Test
+    void wordsThatAreChangedForTheMailingStayInIt() throws Exception {
+        UUID id = mailing(ines);
+        UUID own = UUID.fromString(done("POST", "/api/mailings/" + id + "/own-words", null, signe)
+                .get("template")
+                .asString());
+        assertThat(own).isNotEqualTo(template);
+        JsonNode read = done("GET", "/api/templates/" + own, null, signe).get("template");
+        var draft = json.createObjectNode();
+        for (String part : List.of("name", "purpose", "about", "previewText", "body")) {
+            draft.set(part, read.get(part));
+        }
+        draft.put("subject", "Only this once");
+        JsonNode kept = done(
+                "PUT",
+                "/api/templates/" + own,
+                Map.of("version", read.get("version").asInt(), "draft", draft),
+                signe);
+        assertThat(kept.has("code")).as("%s", kept).isFalse();
+        assertThat(previews(id).getFirst().at("/row/subject").asString()).isEqualTo("Only this once");
+        assertThat(done("GET", "/api/templates?kind=TEMPLATE", null, signe).toString())
+                .doesNotContain(own.toString());
+        JsonNode stolen =
+                change(mailing(tobias), plan -> plan.withObject("what").put("template", own.toString()));
+        assertThat(stolen.at("/fields/template").asString()).isNotEmpty();
+        draft.put("kind", "MAILING");
+        assertThat(done("POST", "/api/templates", draft, signe).get("code").asString())
+                .isEqualTo("of-a-mailing");
+
+        done("DELETE", "/api/mailings/" + id + "/own-words", null, signe);
+        assertThat(previews(id).getFirst().at("/row/subject").asString()).isEqualTo("Blossom, Ines");
+        assertThat(done("GET", "/api/templates/" + own, null, signe).get("code").asString())
+                .isEqualTo("missing");
+    }
 }

@@ -1,0 +1,223 @@
+package famulus.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.KeyboardModifier;
+import com.microsoft.playwright.options.SelectOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** One template to a list of people: chosen, looked through, tested, sent, and what came of it. */
+class MailingTest extends BrowserTest {
+    /** Others count what is in the outbox and in people's histories. */
+    @Override
+    boolean alone() {
+        return true;
+    }
+
+    private static Locator rows(Page page) {
+        return page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("What each of them gets"))
+                .locator("tbody tr");
+    }
+
+    private static Locator foot(Page page) {
+        return page.locator("footer");
+    }
+
+    private static void notify(Page page, String words) {
+        assertThat(page.getByText(words)).isVisible();
+    }
+
+    /** Chooses the three first contacts with apples in a list, and begins a mailing to them. */
+    private Page toThreeGrowers(String who) {
+        Page page = openAs(who, "/people/contacts?where=contact.crop+is+%22apple%22");
+        Locator lines = page.locator("[data-at]");
+        lines.first().waitFor();
+        page.getByLabel(Pattern.compile("^Choose ")).nth(1).click();
+        page.getByLabel(Pattern.compile("^Choose "))
+                .nth(3)
+                .click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
+        assertThat(page.getByText("3 chosen")).isVisible();
+        button(page, "Mailing to them").click();
+        page.waitForURL(Pattern.compile("/mailings/[0-9a-f-]{36}$"));
+        textbox(page, "Name of the mailing").waitFor();
+        page.getByLabel("Leave out whoever was written to lately").selectOption("0");
+        return page;
+    }
+
+    private static void choose(Page page, String template) {
+        button(page, "choose a template …").click();
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Choose a template"))
+                .waitFor();
+        page.keyboard().type(template);
+        page.keyboard().press("Enter");
+        assertThat(link(page, "open it on the desk")).isVisible();
+    }
+
+    private static void test(Page page) {
+        button(page, "Send a test…").click();
+        button(page, "Send the test").click();
+        assertThat(page.getByText(Pattern.compile("^Tested as it is"))).isVisible();
+    }
+
+    @Test
+    void aMailingIsWrittenLookedThroughTestedAndSent() {
+        Page page = toThreeGrowers("Signe");
+        textbox(page, "Name of the mailing").fill("Spring, three of them");
+        assertThat(page.getByText("Nobody yet")).hasCount(0);
+        page.keyboard().press("Control+Enter");
+        assertThat(page.locator("[data-part=What]")).isFocused();
+        choose(page, "season op");
+        assertThat(rows(page)).hasCount(3);
+        assertThat(foot(page)).containsText("3 people");
+        assertThat(foot(page)).containsText("3 will go");
+
+        // Each whole, one after the other.
+        button(page, "step through all 3").click();
+        assertThat(page.getByText("1 of 3")).isVisible();
+        page.keyboard().press(".");
+        assertThat(page.getByText("2 of 3")).isVisible();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("The bees are awake");
+        page.keyboard().press("Escape");
+
+        // One is held back, and one gets words of their own.
+        page.getByLabel(Pattern.compile("^Hold .* back$")).first().click();
+        assertThat(foot(page)).containsText("1 held");
+        assertThat(rows(page).first()).containsText("held back by Signe");
+        page.getByLabel(Pattern.compile("^Change words for ")).nth(1).click();
+        textbox(page, "Subject of this message").fill("Only for you");
+        assertThat(page.getByText("It leaves with")).isVisible();
+        assertThat(button(page, "Send now")).hasCount(0);
+        page.keyboard().press("Control+Enter");
+        page.waitForURL(Pattern.compile("/mailings/[0-9a-f-]{36}$"));
+        assertThat(rows(page).filter(new Locator.FilterOptions().setHasText("Only for you")))
+                .containsText("words of their own");
+
+        // What is next is the test, and then the button, which no key presses.
+        assertThat(page.getByText("Not tested as it is now.")).isVisible();
+        test(page);
+        page.keyboard().press("Control+Enter");
+        assertThat(page.locator("[data-send]")).isFocused();
+        assertThat(button(page, "Yes, send it")).hasCount(0);
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("2 people get “Spring, three of them”.")).isVisible();
+        button(page, "Yes, send it").click();
+        assertThat(page.getByText("2 of 2 sent, 1 held.")).isVisible();
+
+        link(page, "Mailings").click();
+        Locator line = page.locator("tbody tr").filter(new Locator.FilterOptions().setHasText("Spring, three of them"));
+        assertThat(line).containsText("sent, 1 held");
+        page.getByLabel("Which mailings").selectOption(new SelectOption().setLabel("those not sent"));
+        assertThat(line).hasCount(0);
+
+        // In the outbox it is one line, which opens.
+        link(page, "Outbox").click();
+        Locator group = page.getByRole(
+                AriaRole.LIST, new Page.GetByRoleOptions().setName("Mailings").setExact(true));
+        assertThat(group).containsText("2 messages of one mailing");
+        button(page, "its messages").click();
+        assertThat(page.getByLabel("Messages of Spring, three of them").locator("li"))
+                .hasCount(3);
+        assertThat(page.getByText("Only for you")).hasCount(0);
+        link(page, "Spring, three of them").click();
+        button(page, Pattern.compile("^Let .* have it$")).click();
+        assertThat(page.getByText("3 of 3 sent.")).isVisible();
+    }
+
+    private static Locator button(Page page, Pattern name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void whatIsMissingIsFilledInWhereItIsMissed() {
+        Page page = openAs("Dov", "/templates");
+        beginPlain(page, "Visit at the gate", "a contact");
+        textbox(page, "Subject").fill("A visit");
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Body"))
+                .click();
+        page.keyboard().type("Dear {person.first_name}, how is the {contact.job_title}?");
+        page.getByText("saved").first().waitFor();
+        page.navigate(address("/people/contacts"));
+        page.locator("[data-at]").first().waitFor();
+        page.getByLabel(Pattern.compile("^Choose ")).nth(1).click();
+        button(page, "Mailing to them").click();
+        page.getByLabel("Leave out whoever was written to lately").selectOption("0");
+        choose(page, "visit at");
+        Locator fill = page.getByLabel(Pattern.compile("^Fill in what is missing for "));
+        if (fill.count() > 0) {
+            fill.first().click();
+            page.getByLabel("Job title").fill("master of the gate");
+            page.keyboard().press("Enter");
+            assertThat(rows(page).first()).containsText("master of the gate");
+            assertThat(foot(page)).containsText("1 will go");
+        }
+    }
+
+    @Test
+    void itIsPlannedPausedAndStopped() {
+        Page page = toThreeGrowers("Signe");
+        choose(page, "season op");
+        page.getByLabel("Over how long").selectOption("240");
+        assertThat(page.getByText(Pattern.compile("^The first leaves"))).isVisible();
+        page.reload();
+        assertThat(page.getByLabel("Over how long")).hasValue("240");
+        test(page);
+        page.locator("[data-send]").click();
+        button(page, "Yes, send it").click();
+        assertThat(page.getByText("1 of 3 sent, 2 to go.")).isVisible();
+        button(page, "Pause").click();
+        assertThat(page.getByText("Signe has paused it.")).isVisible();
+        assertThat(page.getByLabel("Over how long")).isVisible();
+        button(page, "Stop for good…").click();
+        button(page, "Yes, stop it for good").click();
+        assertThat(page.getByText("Signe has stopped it.").first()).isVisible();
+        page.getByLabel("Who is shown").selectOption("LEFT_OUT");
+        assertThat(page.getByLabel("Its people").locator("li")).hasCount(2);
+    }
+
+    @Test
+    void whatCameOfItIsAReportWithListsToGoOnWith() throws IOException {
+        Page page = openAs("Dov", "/mailings");
+        link(page, "Greetings of the season").click();
+        assertThat(page.getByText(Pattern.compile("14 of 24, 58 %"))).isVisible();
+        Download file = page.waitForDownload(() -> button(page, "Export as CSV").click());
+        String table = Files.readString(file.path());
+        org.assertj.core.api.Assertions.assertThat(table.lines()).hasSize(25);
+        org.assertj.core.api.Assertions.assertThat(table).contains("Followed a link");
+        button(page, "those who did not open it").click();
+        notify(page, "“Greetings of the season: those who did not open it” has 10 records.");
+        assertThat(page.getByText("10 contacts")).isVisible();
+        assertThat(page.locator("[data-at] a")).hasCount(10);
+
+        page.navigate(address("/mailings"));
+        link(page, "Greetings of the season").click();
+        button(page, "Copy").click();
+        assertThat(textbox(page, "Name of the mailing")).hasValue("Greetings of the season (copy)");
+        assertThat(page.getByText("not sent · made by Dov")).isVisible();
+        button(page, "Delete…").click();
+        button(page, "Yes, delete it").click();
+        page.waitForURL(Pattern.compile("/mailings$"));
+        assertThat(page.getByText("(copy)")).hasCount(0);
+    }
+
+    @Test
+    void twoOnOneMailingSeeWhatTheOtherDoes() {
+        Page signe = toThreeGrowers("Signe");
+        Page oriel = openAs("Oriel", signe.url().replaceFirst("^https?://[^/]+", ""));
+        textbox(signe, "Name of the mailing").fill("Both of us");
+        assertThat(textbox(oriel, "Name of the mailing")).hasValue("Both of us");
+        oriel.getByLabel("Over how long").selectOption("60");
+        assertThat(signe.getByLabel("Over how long")).hasValue("60");
+        Page dov = openAs("Dov", signe.url().replaceFirst("^https?://[^/]+", ""));
+        assertThat(dov.getByText("Both of us")).isVisible();
+        assertThat(textbox(dov, "Name of the mailing")).hasCount(0);
+        assertThat(button(dov, "Copy")).isVisible();
+    }
+}

@@ -1,0 +1,212 @@
+package famulus.server.mailings;
+
+import famulus.core.results.GoalReached;
+import famulus.core.results.Rate;
+import famulus.server.lists.RecordLists;
+import famulus.server.lists.RecordLists.ShownList;
+import famulus.server.lists.RecordLists.TypedList;
+import famulus.server.platform.Refusal;
+import famulus.server.platform.SafeCsv;
+import famulus.server.reading.ReadingService;
+import famulus.server.reading.ReadingService.Done;
+import famulus.server.reading.ReadingService.ReadingEvent;
+import famulus.server.team.Colleague;
+import java.io.IOException;
+import java.io.Writer;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What a mailing came to, and who did what with it. */
+@Service
+class MailingReport {
+    private final MailingService mailings;
+    private final MailingPersonMapper people;
+    private final ReadingService readings;
+    private final RecordLists lists;
+
+    MailingReport(MailingService mailings, MailingPersonMapper people, ReadingService readings, RecordLists lists) {
+        this.mailings = mailings;
+        this.people = people;
+        this.readings = readings;
+        this.lists = lists;
+    }
+
+    /** A group of the people of a mailing, by what they did. */
+    enum Group {
+        GOT(one -> one.state() == PersonState.SENT),
+        OPENED(one -> one.openedAt() != null),
+        /** Who got it and has not opened it, as far as that is known. */
+        UNOPENED(one -> one.state() == PersonState.SENT && one.openedAt() == null),
+        CLICKED(one -> one.clickedAt() != null),
+        REPLIED(one -> one.repliedAt() != null),
+        SILENT(one -> one.state() == PersonState.SENT && one.repliedAt() == null),
+        UNSUBSCRIBED(MailingPerson::unsubscribed),
+        FAILED(one -> one.state() == PersonState.REFUSED || one.state() == PersonState.NOT_SURE),
+        LEFT_OUT(one -> one.state() == PersonState.LEFT_OUT || one.state() == PersonState.HELD);
+
+        private final Predicate<MailingPerson> holds;
+
+        Group(Predicate<MailingPerson> holds) {
+            this.holds = holds;
+        }
+    }
+
+    /**
+     * A link of a mailing.
+     *
+     * @param people how many followed it
+     * @param times how often it was followed
+     */
+    record Followed(String address, int people, int times) {}
+
+    /**
+     * A report.
+     *
+     * @param opened of those who got it, as {@code clicked} and the others
+     * @param links those that were followed, the most followed first
+     * @param openings when it was opened, machines aside
+     * @param followings when links were followed, likewise
+     * @param byMachines how often something was done by a machine, which counts for nothing above
+     * @param counted whether its messages tell of being opened at all
+     */
+    record Report(
+            Rate opened,
+            Rate clicked,
+            Rate replied,
+            Rate unsubscribed,
+            GoalReached goal,
+            List<Followed> links,
+            List<Instant> openings,
+            List<Instant> followings,
+            int byMachines,
+            boolean counted) {}
+
+    /** The report of a mailing. */
+    Report of(UUID id) {
+        Mailing mailing = mailings.get(id);
+        List<MailingPerson> all = people.all(id);
+        List<UUID> messages = all.stream()
+                .map(MailingPerson::messageId)
+                .filter(Objects::nonNull)
+                .toList();
+        List<Done> done = readings.done(messages);
+        int got = count(all, Group.GOT);
+        MailingPlan.Goal goal = mailing.plan().goal();
+        int replied = count(all, Group.REPLIED);
+        return new Report(
+                Rate.of(Math.min(got, count(all, Group.OPENED)), got),
+                Rate.of(Math.min(got, count(all, Group.CLICKED)), got),
+                Rate.of(Math.min(got, replied), got),
+                Rate.of(Math.min(got, count(all, Group.UNSUBSCRIBED)), got),
+                new GoalReached(goal.replies(), replied, goal.worth(), goal.cost()),
+                links(done),
+                moments(done, ReadingEvent.OPENED),
+                moments(done, ReadingEvent.CLICKED),
+                (int) done.stream().filter(Done::byMachine).count(),
+                readings.counts());
+    }
+
+    private static int count(List<MailingPerson> all, Group group) {
+        return (int) all.stream().filter(group.holds).count();
+    }
+
+    private static Stream<Done> byPeople(List<Done> done, ReadingEvent what) {
+        return done.stream().filter(one -> one.what() == what && !one.byMachine());
+    }
+
+    private static List<Instant> moments(List<Done> done, ReadingEvent what) {
+        return byPeople(done, what).map(Done::at).toList();
+    }
+
+    private static List<Followed> links(List<Done> done) {
+        Map<String, Set<UUID>> readers = new LinkedHashMap<>();
+        Map<String, Integer> times = new LinkedHashMap<>();
+        byPeople(done, ReadingEvent.CLICKED).forEach(one -> {
+            readers.computeIfAbsent(one.address(), any -> new HashSet<>()).add(one.message());
+            times.merge(one.address(), 1, Integer::sum);
+        });
+        List<Followed> links = new ArrayList<>();
+        readers.forEach((address, who) -> links.add(new Followed(address, who.size(), times.get(address))));
+        links.sort(Comparator.comparing(Followed::people).reversed().thenComparing(Followed::address));
+        return links;
+    }
+
+    /**
+     * What each of a group was chosen as.
+     *
+     * @param link only those who followed this one; empty for whatever they did
+     */
+    private List<UUID> keys(UUID id, Group group, String link) {
+        List<MailingPerson> some = people.all(id).stream().filter(group.holds).toList();
+        if (link.isEmpty()) {
+            return some.stream().map(MailingPerson::chosenId).toList();
+        }
+        Set<UUID> followed = new HashSet<>();
+        byPeople(
+                        readings.done(some.stream()
+                                .map(MailingPerson::messageId)
+                                .filter(Objects::nonNull)
+                                .toList()),
+                        ReadingEvent.CLICKED)
+                .filter(one -> link.equals(one.address()))
+                .forEach(one -> followed.add(one.message()));
+        return some.stream()
+                .filter(one -> followed.contains(one.messageId()))
+                .map(MailingPerson::chosenId)
+                .toList();
+    }
+
+    /**
+     * Makes a fixed list of a group of the people of a mailing, to go on with.
+     *
+     * @param link only those who followed this one; empty for whatever they did
+     */
+    @Transactional
+    public ShownList list(UUID id, Group group, String link, String name, Colleague by) {
+        Mailing mailing = mailings.get(id);
+        List<UUID> keys = keys(id, group, link);
+        if (keys.isEmpty()) {
+            throw Refusal.because("nobody", "Nobody is among them.");
+        }
+        ShownList list = lists.add(mailing.plan().who().kind(), TypedList.simple(name, null, null, null), by);
+        lists.put(list.id(), keys, by);
+        return lists.list(list.id(), by);
+    }
+
+    /** Writes a line for each of its people as a table. */
+    void write(UUID id, Writer to) throws IOException {
+        mailings.get(id);
+        SafeCsv csv = new SafeCsv(to);
+        csv.row(List.of(
+                "Name", "Address", "State", "Why", "Left", "Opened", "Followed a link", "Replied", "Unsubscribed"));
+        for (MailingPerson one : people.all(id)) {
+            csv.row(List.of(
+                    one.name(),
+                    one.address(),
+                    one.state().words(),
+                    one.why(),
+                    moment(one.leftAt()),
+                    moment(one.openedAt()),
+                    moment(one.clickedAt()),
+                    moment(one.repliedAt()),
+                    one.unsubscribed() ? "yes" : ""));
+        }
+        csv.flush();
+    }
+
+    private static String moment(Instant at) {
+        return at == null ? "" : at.toString();
+    }
+}

@@ -1,0 +1,111 @@
+package famulus.server.mailings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import famulus.server.reading.ReadingService;
+import famulus.server.reading.ReadingService.ReadingEvent;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+/** What a mailing came to, and lists of those who did something with it. */
+class MailingReportTest extends MailingTest {
+    private static final String MAP = "https://brindlewing.example/map";
+
+    @Autowired
+    private ReadingService readings;
+
+    private UUID id;
+
+    @BeforeEach
+    void threeGotIt() throws Exception {
+        id = mailing(ines, tobias, priya);
+        change(id, plan -> plan.withObject("goal")
+                .put("replies", 2)
+                .put("worth", 100)
+                .put("cost", 30));
+        send(id, 3);
+        reaches(id, "DONE");
+        clock.forward(Duration.ofHours(1));
+        read(ines, ReadingEvent.OPENED, null);
+        read(ines, ReadingEvent.CLICKED, MAP);
+        read(ines, ReadingEvent.CLICKED, MAP);
+        read(tobias, ReadingEvent.OPENED, null);
+    }
+
+    private void read(UUID person, ReadingEvent what, String where) {
+        UUID message = sql.queryForObject(
+                "select id from outgoing_message where person_id = ? and mailing_id is not null", UUID.class, person);
+        clock.forward(Duration.ofSeconds(30));
+        readings.keepRead(message, person, what, clock.instant(), where);
+    }
+
+    private JsonNode list(String group, String link, String name) throws Exception {
+        Map<String, Object> wanted = new HashMap<>();
+        wanted.put("group", group);
+        wanted.put("link", link);
+        wanted.put("name", name);
+        return done("POST", "/api/mailings/" + id + "/report/list", wanted, dov);
+    }
+
+    @Test
+    void everyRateStandsWithItsCountAndItsBounds() throws Exception {
+        done(
+                "POST",
+                "/api/records/contact/" + tobias + "/history",
+                Map.of("kind", "ANSWERED_ELSEWHERE", "minutes", 0, "words", "Yes"),
+                signe);
+        JsonNode report = done("GET", "/api/mailings/" + id + "/report", null, dov);
+        assertThat(report.at("/opened/words").asString()).isEqualTo("2 of 3, 67 % (21 to 94 %)");
+        assertThat(report.at("/clicked/part").asInt()).isEqualTo(1);
+        assertThat(report.at("/replied/part").asInt()).isEqualTo(1);
+        assertThat(report.at("/links/0/address").asString()).isEqualTo(MAP);
+        assertThat(report.at("/links/0/people").asInt()).isEqualTo(1);
+        assertThat(report.at("/links/0/times").asInt()).isEqualTo(2);
+        assertThat(report.at("/openings")).hasSize(2);
+        assertThat(report.get("hoped").asInt()).isEqualTo(2);
+        assertThat(report.get("brought").asInt()).isEqualTo(100);
+        JsonNode counts = page(id).get("counts");
+        assertThat(counts.get("opened").asInt()).isEqualTo(2);
+        assertThat(counts.get("clicked").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void whoDidWhatIsAListToGoOnWith() throws Exception {
+        JsonNode unopened = list("UNOPENED", null, "Not opened");
+        assertThat(unopened.get("members").asInt()).isEqualTo(1);
+        assertThat(unopened.get("live").asBoolean()).isFalse();
+        JsonNode followed = list("CLICKED", MAP, "Followed the map");
+        assertThat(sql.queryForList(
+                        "select record_id from record_list_member where list_id = ?",
+                        UUID.class,
+                        UUID.fromString(followed.get("id").asString())))
+                .containsExactly(ines);
+        assertThat(list("CLICKED", "https://brindlewing.example/other", "Other")
+                        .get("code")
+                        .asString())
+                .isEqualTo("nobody");
+        assertThat(list("FAILED", null, "Failed").get("code").asString()).isEqualTo("nobody");
+        assertThat(list("GOT", null, "Not opened").at("/fields/name").asString())
+                .isNotEmpty();
+        assertThat(list(null, null, "Nobody").at("/fields/group").asString()).isNotEmpty();
+    }
+
+    @Test
+    void itsTableHasALineForEachAndWorksNothingOut() throws Exception {
+        sql.update("update mailing_person set name = '=1+1' where person_id = ?", priya);
+        String table = mvc.perform(request("POST", "/api/mailings/" + id + "/report/table", Map.of(), dov))
+                .andReturn()
+                .getResponse()
+                .getContentAsString(StandardCharsets.UTF_8);
+        assertThat(table.lines()).hasSize(4);
+        assertThat(table).contains("Ines Okafor,ines@larkfield.example,sent,");
+        assertThat(table.lines().noneMatch(line -> line.startsWith("=1"))).isTrue();
+    }
+}
