@@ -125,7 +125,6 @@ class MailingTest extends BrowserTest {
         button(page, "its messages").click();
         assertThat(page.getByLabel("Messages of Spring, three of them").locator("li"))
                 .hasCount(3);
-        assertThat(page.getByText("Only for you")).hasCount(0);
         link(page, "Spring, three of them").click();
         button(page, Pattern.compile("^Let .* have it$")).click();
         assertThat(page.getByText("3 of 3 sent.")).isVisible();
@@ -138,26 +137,22 @@ class MailingTest extends BrowserTest {
     @Test
     void whatIsMissingIsFilledInWhereItIsMissed() {
         Page page = openAs("Dov", "/templates");
-        beginPlain(page, "Visit at the gate", "a contact");
-        textbox(page, "Subject").fill("A visit");
-        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Body"))
-                .click();
-        page.keyboard().type("Dear {person.first_name}, how is the {contact.job_title}?");
-        page.getByText("saved").first().waitFor();
+        beginPlain(page, "Visit at the gate", "CONTACT");
+        textbox(page, "Subject").fill("A visit, {contact.title}");
+        textbox(page, "Text").fill("Dear {person.first_name}, may we come?");
+        page.getByText(Pattern.compile("^saved")).first().waitFor();
         page.navigate(address("/people/contacts"));
         page.locator("[data-at]").first().waitFor();
         page.getByLabel(Pattern.compile("^Choose ")).nth(1).click();
         button(page, "Mailing to them").click();
         page.getByLabel("Leave out whoever was written to lately").selectOption("0");
         choose(page, "visit at");
-        Locator fill = page.getByLabel(Pattern.compile("^Fill in what is missing for "));
-        if (fill.count() > 0) {
-            fill.first().click();
-            page.getByLabel("Job title").fill("master of the gate");
-            page.keyboard().press("Enter");
-            assertThat(rows(page).first()).containsText("master of the gate");
-            assertThat(foot(page)).containsText("1 will go");
-        }
+        page.getByLabel(Pattern.compile("^Fill in what is missing for ")).click();
+        page.getByLabel("Title", new Page.GetByLabelOptions().setExact(true)).fill("Master of the gate");
+        page.keyboard().press("Enter");
+        assertThat(rows(page).first()).containsText("A visit, Master of the gate");
+        assertThat(rows(page).first()).containsText("words of their own");
+        assertThat(foot(page)).containsText("1 will go");
     }
 
     @Test
@@ -193,7 +188,6 @@ class MailingTest extends BrowserTest {
         org.assertj.core.api.Assertions.assertThat(table).contains("Followed a link");
         button(page, "those who did not open it").click();
         notify(page, "“Greetings of the season: those who did not open it” has 10 records.");
-        assertThat(page.getByText("10 contacts")).isVisible();
         assertThat(page.locator("[data-at] a")).hasCount(10);
 
         page.navigate(address("/mailings"));

@@ -63,14 +63,14 @@ record MailingPerson(
                 false);
     }
 
-    /** Somebody who got it. */
+    /** Somebody who got it, and was chosen by themselves. */
     static MailingPerson sent(UUID mailing, String name, OutgoingMessage message) {
         return new MailingPerson(
                 mailing,
-                message.dealId() == null ? message.personId() : message.dealId(),
+                message.personId(),
                 message.personKind(),
                 message.personId(),
-                message.dealId(),
+                null,
                 name,
                 message.toAddress(),
                 PersonState.SENT,

@@ -116,7 +116,7 @@ public class MailingService {
                 row.endedAt(),
                 row.restsUntil(),
                 row.said(),
-                mapper.counts(row.id()).orElseThrow());
+                mapper.counts(row.id()).orElseThrow(MailingService::missing));
     }
 
     /** Whether somebody may change a mailing, start it and stop it. */

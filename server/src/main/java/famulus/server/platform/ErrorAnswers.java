@@ -2,6 +2,7 @@ package famulus.server.platform;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.apache.tomcat.util.http.InvalidParameterException;
@@ -62,6 +63,16 @@ class ErrorAnswers {
     @ExceptionHandler
     void gone(AsyncRequestNotUsableException gone) {
         LOG.debug("A browser closed its connection: {}", gone.getMessage());
+    }
+
+    /** The same, noticed while an answer comes a line at a time. */
+    @ExceptionHandler
+    ResponseEntity<Object> hungUp(UncheckedIOException failure, HttpServletRequest request) {
+        if (failure.getCause() instanceof AsyncRequestNotUsableException gone) {
+            gone(gone);
+            return null;
+        }
+        return failed(failure, request);
     }
 
     /** The same, noticed while an answer is written; what can't be written for another reason is a failure of ours. */
