@@ -10,6 +10,7 @@
   let most = $state('');
   let perHour = $state('');
   let perDay = $state('');
+  let look = $state(false);
   let known = $state(false);
   let wrong = $state.raw<Record<string, string>>({});
   let failed = $state('');
@@ -18,6 +19,7 @@
     most = String(rules.most);
     perHour = String(rules.perHour);
     perDay = String(rules.perDay);
+    look = rules.look;
     known = true;
   }
 
@@ -32,7 +34,7 @@
     wrong = {};
     try {
       await ask('put', '/api/mailings/rules', {
-        body: { most: number(most), perHour: number(perHour), perDay: number(perDay) },
+        body: { most: number(most), perHour: number(perHour), perDay: number(perDay), look },
       });
       notify('Saved. It counts from the next message on.');
     } catch (failure) {
@@ -70,6 +72,10 @@
       bind:value={perDay}
       error={wrong.perDay}
     />
+    <label class="look"
+      ><input type="checkbox" disabled={!may} bind:checked={look} /> A colleague has to approve each mailing before
+      it goes</label
+    >
     {#if may}<Button main type="submit">Save</Button>{:else}<p class="soft">
         Administrators decide this.
       </p>{/if}
@@ -80,6 +86,11 @@
   .soft {
     max-width: 66ch;
     color: var(--ink-soft);
+  }
+
+  .look {
+    display: flex;
+    gap: 8px;
   }
 
   form {

@@ -155,7 +155,7 @@
       <PreviewsPart {sheet} bind:folded={folded.Previews} />
       <WhenPart {sheet} bind:folded={folded.When} />
       <GoalPart {sheet} bind:folded={folded.Goal} />
-      {#if mailing.mayChange}<SendPart {sheet} bind:folded={folded.Send} />{/if}
+      <SendPart {sheet} bind:folded={folded.Send} />
     {/if}
   {/if}
 </Page>

@@ -10,7 +10,10 @@
   let opened = $state('');
   let people = $state.raw<Schemas['ShownMailingPerson'][]>([]);
 
+  let toLookAt = $state.raw<Schemas['MailingToLookAt'][]>([]);
+
   async function read() {
+    toLookAt = await ask('get', '/api/mailings/to-look-at').catch(() => toLookAt);
     lines = await ask('get', '/api/mailings/under-way').catch(() => lines);
     if (opened) await open(opened);
   }
@@ -25,6 +28,16 @@
   void read();
 </script>
 
+{#if toLookAt.length}
+  <ul aria-label="Mailings to look at">
+    {#each toLookAt as one (one.id)}
+      <li>
+        <a href="/mailings/{one.id}"><bdi>{one.name}</bdi></a>
+        <span class="soft">{one.askedBy} asks you to look at this mailing</span>
+      </li>
+    {/each}
+  </ul>
+{/if}
 {#if lines.length}
   <ul aria-label="Mailings">
     {#each lines as line (line.id)}

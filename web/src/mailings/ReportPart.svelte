@@ -8,6 +8,7 @@
   import type { MailingSheet } from './mailingSheet.svelte';
   import { several } from './mailingWords';
   import Part from './Part.svelte';
+  import PassOnSlip from './PassOnSlip.svelte';
 
   /** What a mailing came to: who did what, which links, when, and what was hoped for. */
   let { sheet, folded = $bindable(false) }: { sheet: MailingSheet; folded?: boolean } = $props();
@@ -15,6 +16,7 @@
   type Group = Schemas['ListOfGroup']['group'];
   let report = $state.raw<Schemas['ShownReport'] | null>(null);
   let failed = $state('');
+  let passing = $state<HTMLElement | null>(null);
   const mailing = $derived(sheet.mailing!);
 
   $effect(() => {
@@ -157,9 +159,16 @@
     <p class="ways">
       <Button quiet onclick={() => void table()}>Export as CSV</Button>
       <Button quiet onclick={() => window.print()}>Print</Button>
+      <Button quiet onclick={(event) => (passing = passing ? null : (event.currentTarget as HTMLElement))}
+        >Show it to anybody…</Button
+      >
     </p>
   {/if}
 </Part>
+
+{#if passing}
+  <PassOnSlip id={sheet.id} mayMake={mailing.mayChange} anchor={passing} onclose={() => (passing = null)} />
+{/if}
 
 <style>
   table {

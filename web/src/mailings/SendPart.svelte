@@ -4,6 +4,7 @@
   import { dayAndTime } from '../ui/when';
   import type { MailingSheet } from './mailingSheet.svelte';
   import { called, goes, several } from './mailingWords';
+  import LookRow from './LookRow.svelte';
   import Part from './Part.svelte';
   import TestSlip from './TestSlip.svelte';
 
@@ -54,26 +55,30 @@
         : ''}.
     </p>
   {/if}
-  <p class="ways">
-    <Button disabled={!sheet.rows.length} onclick={(event) => (testing = event.currentTarget as HTMLElement)}
-      >Send a test…</Button
-    >
-    {#if asking}
-      <span role="alert">
-        {people.charAt(0).toUpperCase() + people.slice(1)}
-        {sheet.going === 1 ? 'gets' : 'get'} “{sheet.mailing?.name}”. It can be paused at any time.
-      </span>
-      <Button main disabled={busy} onclick={() => void start()}>{again ? 'Go on' : 'Yes, send it'}</Button>
-      <Button quiet onclick={() => (asking = false)}>Cancel</Button>
-    {:else}
+  <LookRow {sheet} />
+  {#if sheet.mailing?.mayChange}
+    <p class="ways">
       <Button
-        main
-        data-send
-        disabled={stops.length > 0 || sheet.reading || !sheet.going}
-        onclick={() => (asking = true)}>{again ? `Go on with ${people}…` : `Send to ${people}…`}</Button
+        disabled={!sheet.rows.length}
+        onclick={(event) => (testing = event.currentTarget as HTMLElement)}>Send a test…</Button
       >
-    {/if}
-  </p>
+      {#if asking}
+        <span role="alert">
+          {people.charAt(0).toUpperCase() + people.slice(1)}
+          {sheet.going === 1 ? 'gets' : 'get'} “{sheet.mailing?.name}”. It can be paused at any time.
+        </span>
+        <Button main disabled={busy} onclick={() => void start()}>{again ? 'Go on' : 'Yes, send it'}</Button>
+        <Button quiet onclick={() => (asking = false)}>Cancel</Button>
+      {:else}
+        <Button
+          main
+          data-send
+          disabled={stops.length > 0 || sheet.reading || !sheet.going}
+          onclick={() => (asking = true)}>{again ? `Go on with ${people}…` : `Send to ${people}…`}</Button
+        >
+      {/if}
+    </p>
+  {/if}
 </Part>
 {#if testing}<TestSlip {sheet} anchor={testing} onclose={() => (testing = null)} />{/if}
 

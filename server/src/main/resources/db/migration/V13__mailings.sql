@@ -95,11 +95,29 @@ create index mailing_person_message on mailing_person (message_id);
 create index mailing_person_person on mailing_person (person_id, left_at desc);
 create index mailing_person_left on mailing_person (left_at);
 
+-- A colleague who was asked to look at a mailing, and what they said of it: the newest time.
+create table mailing_look (
+  mailing_id  uuid primary key references mailing (id) on delete cascade,
+  asked       uuid not null references colleague (id),
+  asked_by    uuid not null references colleague (id),
+  asked_at    timestamp(3) with time zone not null,
+  -- None until they have answered.
+  answered_at timestamp(3) with time zone,
+  approved    boolean default false not null,
+  -- What they saw, as a digest of all that a test covers.
+  digest      varchar(64),
+  -- What they say of which part: JSON.
+  comments    varchar(20000) default '[]' not null
+);
+create index mailing_look_asked on mailing_look (asked, answered_at);
+
 -- What the company wants of all mailings; one row, made with the first change.
 create table mailing_rules (
   id       integer primary key check (id = 1),
   most     integer not null,
   per_hour integer not null,
-  per_day  integer not null
+  per_day  integer not null,
+  -- Whether a colleague has to approve each before it goes.
+  look     boolean default false not null
 );
 insert into mailing_rules (id, most, per_hour, per_day) values (1, 500, 200, 2000);

@@ -141,7 +141,9 @@ create table web_copy (
   open_until timestamp with time zone,
   -- A page for anybody, packed; null where the message is shown as it was sent.
   size       integer,
-  packed     varbinary(40000000)
+  packed     varbinary(40000000),
+  -- What stands beside its title where the link is passed on; none where nobody has chosen one.
+  picture_id uuid
 );
 create index web_copy_message on web_copy (message_id, made_at);
 

@@ -164,6 +164,7 @@ public abstract class ServerTest {
                 "topic_refused",
                 "topic_name",
                 "topic",
+                "mailing_look",
                 "mailing_person",
                 "mailing_tag",
                 "mailing",
@@ -196,7 +197,7 @@ public abstract class ServerTest {
                     share[3],
                     FolderRights.EVERYONE);
         }
-        sql.update("update mailing_rules set most = 500, per_hour = 200, per_day = 2000");
+        sql.update("update mailing_rules set most = 500, per_hour = 200, per_day = 2000, look = false");
         sql.execute("delete from house_style_named");
         sql.execute("delete from house_style where name <> 'Plain'");
         sql.update("update house_style set usual = true, version = 1, folder_id = ?", FolderRights.EVERYONE);

@@ -19,7 +19,8 @@ public enum MailingStop {
             "Our company has no public address at which the page for it could be reached. An administrator sets it."),
     SENDER("sender", "It can’t go out in this name", "Choose another sender."),
     HOUR("hour", "It can’t leave at this hour", "Choose another hour."),
-    UNTESTED("untested", "Not tested as it is now", "Send a test, look at it, then send.");
+    UNTESTED("untested", "Not tested as it is now", "Send a test, look at it, then send."),
+    UNSEEN("unseen", "No colleague has approved it as it is now", "Ask one to look at it.");
 
     private final String code;
     private final String title;

@@ -16,6 +16,7 @@ import java.util.List;
  * @param sender whether it may go out in the name that was chosen
  * @param hour whether it can leave at the hour that was chosen
  * @param tested whether exactly this was sent as a test
+ * @param seen whether exactly this was approved by a colleague, or none has to
  */
 public record WholeMailing(
         int people,
@@ -27,7 +28,8 @@ public record WholeMailing(
         boolean wayOut,
         boolean sender,
         boolean hour,
-        boolean tested) {
+        boolean tested,
+        boolean seen) {
     List<MailingStop> stops() {
         List<MailingStop> stops = new ArrayList<>();
         add(stops, people == 0, MailingStop.NOBODY);
@@ -39,6 +41,7 @@ public record WholeMailing(
         add(stops, !sender, MailingStop.SENDER);
         add(stops, !hour, MailingStop.HOUR);
         add(stops, template && !tested, MailingStop.UNTESTED);
+        add(stops, template && !seen, MailingStop.UNSEEN);
         return stops;
     }
 

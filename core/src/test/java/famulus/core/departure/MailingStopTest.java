@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 class MailingStopTest {
     private static WholeMailing mailing(
             int people, boolean template, boolean toSeveral, boolean company, boolean tested) {
-        return new WholeMailing(people, 500, template, true, toSeveral, company, company, true, true, tested);
+        return new WholeMailing(people, 500, template, true, toSeveral, company, company, true, true, tested, true);
     }
 
     @Test
@@ -44,8 +44,14 @@ class MailingStopTest {
 
     @Test
     void whoeverMayNotUseItSendsNothing() {
-        assertThat(Departure.stops(new WholeMailing(3, 500, true, false, true, true, true, false, false, true)))
+        assertThat(Departure.stops(new WholeMailing(3, 500, true, false, true, true, true, false, false, true, true)))
                 .containsExactly(MailingStop.NOT_READY, MailingStop.SENDER, MailingStop.HOUR);
+    }
+
+    @Test
+    void whatACompanyWantsSeenWaitsForAColleague() {
+        assertThat(Departure.stops(new WholeMailing(3, 500, true, true, true, true, true, true, true, true, false)))
+                .containsExactly(MailingStop.UNSEEN);
     }
 
     @Test

@@ -61,7 +61,8 @@ class MailingKillTest {
                 .put("publicAddress", "https://post.brindlewing.example/");
         Answer known = amos.put("/api/company", company);
         assertThat(known.fine()).as("%s", known.body()).isTrue();
-        Answer rules = amos.put("/api/mailings/rules", Map.of("most", 500, "perHour", 5000, "perDay", 5000));
+        Answer rules =
+                amos.put("/api/mailings/rules", Map.of("most", 500, "perHour", 5000, "perDay", 5000, "look", false));
         assertThat(rules.fine()).as("%s", rules.body()).isTrue();
         List<String> people = new ArrayList<>();
         for (int i = 0; i < PEOPLE; i++) {

@@ -391,18 +391,22 @@ class MailingController {
     @GetMapping("/rules")
     ShownRules rules(Colleague asking) {
         Rules now = rules.get();
-        return new ShownRules(now.most(), now.perHour(), now.perDay());
+        return new ShownRules(now.most(), now.perHour(), now.perDay(), now.look());
     }
 
-    /** The most people of a mailing, and how many messages may leave within an hour and a day. */
-    record ShownRules(int most, int perHour, int perDay) {}
+    /**
+     * The most people of a mailing, and how many messages may leave within an hour and a day.
+     *
+     * @param look whether a colleague has to approve each before it goes
+     */
+    record ShownRules(int most, int perHour, int perDay, boolean look) {}
 
     @PutMapping("/rules")
     void change(Colleague asking, @RequestBody ShownRules wanted) {
         if (wanted == null) {
             throw Refusal.because("unreadable", "This can't be read.");
         }
-        rules.change(new Rules(wanted.most(), wanted.perHour(), wanted.perDay()), asking);
+        rules.change(new Rules(wanted.most(), wanted.perHour(), wanted.perDay(), wanted.look()), asking);
     }
 
     /** A wording, shown. */

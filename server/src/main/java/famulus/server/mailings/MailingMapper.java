@@ -217,15 +217,18 @@ interface MailingMapper {
     void recount(UUID id);
 
     /** What the company wants of all mailings. */
-    record RulesRow(int most, int perHour, int perDay) {}
+    record RulesRow(int most, int perHour, int perDay, boolean look) {}
 
-    @Select("select most, per_hour, per_day from mailing_rules where id = 1")
+    @Select("select most, per_hour, per_day, look from mailing_rules where id = 1")
     RulesRow rules();
 
     /** The same, locked until the transaction ends. */
-    @Select("select most, per_hour, per_day from mailing_rules where id = 1 for update")
+    @Select("select most, per_hour, per_day, look from mailing_rules where id = 1 for update")
     RulesRow holdRules();
 
-    @Update("update mailing_rules set most = #{most}, per_hour = #{perHour}, per_day = #{perDay} where id = 1")
+    @Update(
+            """
+            update mailing_rules set most = #{most}, per_hour = #{perHour}, per_day = #{perDay}, look = #{look} where id = 1
+            """)
     void changeRules(RulesRow rules);
 }

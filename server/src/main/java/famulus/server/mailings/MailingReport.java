@@ -10,6 +10,9 @@ import famulus.server.platform.SafeCsv;
 import famulus.server.reading.ReadingService;
 import famulus.server.reading.ReadingService.Done;
 import famulus.server.reading.ReadingService.ReadingEvent;
+import famulus.server.reading.WebCopyService;
+import famulus.server.reading.WebCopyService.Shared;
+import famulus.server.reading.WebCopyService.WebCopy;
 import famulus.server.team.Colleague;
 import java.io.IOException;
 import java.io.Writer;
@@ -21,6 +24,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
@@ -35,8 +39,15 @@ class MailingReport {
     private final MailingPersonMapper people;
     private final ReadingService readings;
     private final RecordLists lists;
+    private final WebCopyService copies;
 
-    MailingReport(MailingService mailings, MailingPersonMapper people, ReadingService readings, RecordLists lists) {
+    MailingReport(
+            MailingService mailings,
+            MailingPersonMapper people,
+            ReadingService readings,
+            RecordLists lists,
+            WebCopyService copies) {
+        this.copies = copies;
         this.mailings = mailings;
         this.people = people;
         this.readings = readings;
@@ -183,6 +194,33 @@ class MailingReport {
         ShownList list = lists.add(mailing.plan().who().kind(), TypedList.simple(name, null, null, null), by);
         lists.put(list.id(), keys, by);
         return lists.list(list.id(), by);
+    }
+
+    /** The links that show what a mailing says to anybody, and are open. */
+    List<WebCopy> webCopies(UUID id, Colleague asking) {
+        mailings.get(id);
+        return shown(id).stream()
+                .flatMap(message -> copies.of(message, asking).stream())
+                .filter(WebCopy::forAnybody)
+                .toList();
+    }
+
+    /** Makes a link that shows what a mailing says to anybody, with nothing of any of its people in it. */
+    @Transactional
+    public WebCopy webCopy(UUID id, Shared shared, Colleague by) {
+        mailings.mustBeChangeable(mailings.get(id), by);
+        UUID message = shown(id).stream()
+                .findFirst()
+                .orElseThrow(() -> Refusal.because("not-left", "Nothing of this mailing has left yet."));
+        return copies.forAnybody(message, shared, by);
+    }
+
+    /** The message that stands for all: the first that left in the words of the mailing. */
+    private Optional<UUID> shown(UUID id) {
+        return people.all(id).stream()
+                .filter(one -> one.state() == PersonState.SENT && one.draftId() == null)
+                .min(Comparator.comparing(MailingPerson::leftAt).thenComparing(MailingPerson::chosenId))
+                .map(MailingPerson::messageId);
     }
 
     /** Writes a line for each of its people as a table. */

@@ -6,6 +6,8 @@ import famulus.server.mailings.MailingReport.Followed;
 import famulus.server.mailings.MailingReport.Group;
 import famulus.server.mailings.MailingReport.Report;
 import famulus.server.platform.Refusal;
+import famulus.server.reading.WebCopyService.Shared;
+import famulus.server.reading.WebCopyService.WebCopy;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletResponse;
@@ -97,6 +99,20 @@ class MailingReportController {
             throw Refusal.field("group", "Say who is to be on the list.");
         }
         return reports.list(id, wanted.group(), wanted.link() == null ? "" : wanted.link(), wanted.name(), asking);
+    }
+
+    /** The links that show what a mailing says to anybody. */
+    @GetMapping("/web-copies")
+    List<WebCopy> webCopies(Colleague asking, @PathVariable UUID id) {
+        return reports.webCopies(id, asking);
+    }
+
+    /** How a page is shown where its link is passed on; what is empty is as the page says itself. */
+    record WebCopyToMake(String title, String description, @Schema(nullable = true) UUID picture) {}
+
+    @PostMapping("/web-copies")
+    WebCopy webCopy(Colleague asking, @PathVariable UUID id, @RequestBody WebCopyToMake wanted) {
+        return reports.webCopy(id, new Shared(wanted.title(), wanted.description(), wanted.picture()), asking);
     }
 
     /** A table with a line for each of its people. */

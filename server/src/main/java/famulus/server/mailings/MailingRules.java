@@ -27,12 +27,13 @@ class MailingRules {
      * @param most to so many people a mailing goes at most
      * @param perHour so many messages of mailings leave within an hour at most
      * @param perDay within twenty-four hours
+     * @param look whether a colleague has to approve each before it goes
      */
-    record Rules(int most, int perHour, int perDay) {}
+    record Rules(int most, int perHour, int perDay, boolean look) {}
 
     Rules get() {
         RulesRow row = mapper.rules();
-        return new Rules(row.most(), row.perHour(), row.perDay());
+        return new Rules(row.most(), row.perHour(), row.perDay(), row.look());
     }
 
     /** Changes them; they count from the next message on. */
@@ -46,7 +47,7 @@ class MailingRules {
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
         }
-        mapper.changeRules(new RulesRow(rules.most(), rules.perHour(), rules.perDay()));
+        mapper.changeRules(new RulesRow(rules.most(), rules.perHour(), rules.perDay(), rules.look()));
     }
 
     private static void within(Map<String, String> wrong, String field, int number, int most) {

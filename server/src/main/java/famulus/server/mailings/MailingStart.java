@@ -57,6 +57,7 @@ class MailingStart {
     private final MailingMapper mapper;
     private final MailingPersonMapper persons;
     private final MailingRules rules;
+    private final MailingLooks looks;
     private final MailingEvents events;
     private final MailingSender sender;
     private final DraftsForMany many;
@@ -78,6 +79,7 @@ class MailingStart {
             MailingMapper mapper,
             MailingPersonMapper persons,
             MailingRules rules,
+            MailingLooks looks,
             MailingEvents events,
             MailingSender sender,
             DraftsForMany many,
@@ -97,6 +99,7 @@ class MailingStart {
         this.mapper = mapper;
         this.persons = persons;
         this.rules = rules;
+        this.looks = looks;
         this.events = events;
         this.sender = sender;
         this.many = many;
@@ -157,7 +160,8 @@ class MailingStart {
                 many.choosable(plan.who().kind()),
                 from.isPresent(),
                 !wrong.containsKey("hour"),
-                !digest.isEmpty() && digest.equals(mailing.tested())));
+                !digest.isEmpty() && digest.equals(mailing.tested()),
+                !most.look() || looks.approved(id, digest)));
         return new Ready(mailing, audience, said, digest, stops, wrong);
     }
 

@@ -89,6 +89,18 @@ class ReaderController {
                 .body(file.get());
     }
 
+    /** What stands beside the title of a page for anybody where its link is passed on. */
+    @GetMapping("/picture")
+    ResponseEntity<?> picture(@PathVariable String key) {
+        return copies.picture(key)
+                .<ResponseEntity<?>>map(picture -> ResponseEntity.ok()
+                        .contentType(MediaType.parseMediaType(picture.mediaType()))
+                        .cacheControl(CacheControl.noStore())
+                        .header("X-Robots-Tag", "noindex")
+                        .body(picture.content()))
+                .orElseGet(() -> nothing(key));
+    }
+
     /** Fetched when a message is shown; whoever asks gets the picture. */
     @GetMapping("/seen.gif")
     ResponseEntity<byte[]> seen(@PathVariable String key, HttpServletRequest asked) {

@@ -100,7 +100,8 @@ public class ReadingService implements ReaderPages {
     @Override
     public void share(UUID message, String key, PageForAnybody.Page page, UUID by) {
         copies.insert(
-                new CopyRow(ids.next(), key, message, by, clock.instant(), null, true), WebCopyService.packed(page));
+                new CopyRow(ids.next(), key, message, by, clock.instant(), null, true, null),
+                WebCopyService.packed(page));
     }
 
     /** Whether opens and clicks are counted at all. */

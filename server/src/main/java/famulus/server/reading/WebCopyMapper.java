@@ -18,6 +18,7 @@ interface WebCopyMapper {
      *
      * @param openUntil null for as long as nobody closes it
      * @param forAnybody whether it shows a page with nothing personal in it
+     * @param pictureId what stands beside its title where it is passed on; null for nothing
      */
     record CopyRow(
             UUID id,
@@ -26,19 +27,21 @@ interface WebCopyMapper {
             UUID madeBy,
             Instant madeAt,
             Instant openUntil,
-            boolean forAnybody) {}
+            boolean forAnybody,
+            UUID pictureId) {}
 
     /** A page, packed; {@code size} is how many bytes it is. */
     record PageBytes(int size, byte[] packed) {}
 
-    String COLUMNS = "select id, copy_key, message_id, made_by, made_at, open_until, size is not null as for_anybody"
-            + " from web_copy ";
+    String COLUMNS =
+            "select id, copy_key, message_id, made_by, made_at, open_until, size is not null as for_anybody, picture_id"
+                    + " from web_copy ";
 
     @Insert(
             """
-            insert into web_copy (id, copy_key, message_id, made_by, made_at, open_until, size, packed)
+            insert into web_copy (id, copy_key, message_id, made_by, made_at, open_until, size, packed, picture_id)
             values (#{row.id}, #{row.copyKey}, #{row.messageId}, #{row.madeBy}, #{row.madeAt}, #{row.openUntil},
-                    #{page.size}, #{page.packed})
+                    #{page.size}, #{page.packed}, #{row.pictureId})
             """)
     void insert(@Param("row") CopyRow row, @Param("page") PageBytes page);
 

@@ -1,6 +1,9 @@
 package famulus.server.reading;
 
+import famulus.core.record.PlainLine;
 import famulus.server.contents.Packing;
+import famulus.server.materials.PictureService;
+import famulus.server.materials.PictureService.PictureContent;
 import famulus.server.messages.PageForAnybody;
 import famulus.server.messages.SourceText;
 import famulus.server.outbox.MessageState;
@@ -26,6 +29,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.web.util.HtmlUtils;
 
 /**
  * Links that show a message to whoever has them: as it was sent, for some days, or with nothing of its person in it, until
@@ -35,12 +39,15 @@ import org.springframework.stereotype.Service;
 public class WebCopyService {
     private static final Set<MessageState> LEFT = Set.of(MessageState.SENT, MessageState.NOT_SURE);
     private static final int MOST_DAYS = 90;
+    private static final int LONGEST_TITLE = 120;
+    private static final int LONGEST_DESCRIPTION = 300;
     private static final int MOST_OF_ONE = 50;
 
     private final WebCopyMapper mapper;
     private final OutboxService outbox;
     private final ReadingService readings;
     private final PageForAnybody anybody;
+    private final PictureService pictures;
     private final TeamService team;
     private final PublicAddress address;
     private final Ids ids;
@@ -51,6 +58,7 @@ public class WebCopyService {
             OutboxService outbox,
             ReadingService readings,
             PageForAnybody anybody,
+            PictureService pictures,
             TeamService team,
             PublicAddress address,
             Ids ids,
@@ -59,6 +67,7 @@ public class WebCopyService {
         this.outbox = outbox;
         this.readings = readings;
         this.anybody = anybody;
+        this.pictures = pictures;
         this.team = team;
         this.address = address;
         this.ids = ids;
@@ -73,7 +82,7 @@ public class WebCopyService {
      * @param forAnybody whether it shows nothing personal
      * @param mayClose whether whoever asks may close it
      */
-    record WebCopy(
+    public record WebCopy(
             UUID id,
             String address,
             Instant madeAt,
@@ -83,7 +92,7 @@ public class WebCopyService {
             boolean mayClose) {}
 
     /** The links of a message that are open, the newest first. */
-    List<WebCopy> of(UUID message, Colleague asking) {
+    public List<WebCopy> of(UUID message, Colleague asking) {
         return mapper.open(outbox.get(message, asking).id(), clock.instant()).stream()
                 .flatMap(row -> shown(row, asking).stream())
                 .toList();
@@ -120,12 +129,48 @@ public class WebCopyService {
         }
         OutgoingMessage sent = left(message, asking);
         anybody.reached();
-        return keep(sent, ids.next(), clock.instant().plus(Duration.ofDays(days)), null, asking);
+        return keep(sent, ids.next(), clock.instant().plus(Duration.ofDays(days)), null, null, asking);
+    }
+
+    /**
+     * How a page is shown where its link is passed on.
+     *
+     * @param title empty for its subject
+     * @param description may be empty
+     * @param picture null for none
+     */
+    public record Shared(String title, String description, UUID picture) {
+        /** As the page says itself. */
+        static final Shared AS_IT_IS = new Shared("", "", null);
+
+        public Shared {
+            title = title == null ? "" : title.strip();
+            description = description == null ? "" : description.strip();
+        }
+
+        private boolean asItIs() {
+            return title.isEmpty() && description.isEmpty() && picture == null;
+        }
     }
 
     /** Makes a link that shows what a message says to anybody; refused where it needs a value that only its person has. */
     WebCopy forAnybody(UUID message, Colleague asking) {
+        return forAnybody(message, Shared.AS_IT_IS, asking);
+    }
+
+    /** The same, with what is shown where it is passed on. */
+    public WebCopy forAnybody(UUID message, Shared shared, Colleague asking) {
         OutgoingMessage sent = left(message, asking);
+        PlainLine.refusal(shared.title(), LONGEST_TITLE, false).ifPresent(sentence -> {
+            throw Refusal.field("title", sentence);
+        });
+        PlainLine.refusal(shared.description(), LONGEST_DESCRIPTION, false).ifPresent(sentence -> {
+            throw Refusal.field("description", sentence);
+        });
+        if (shared.picture() != null
+                && pictures.content(shared.picture().toString(), asking).isEmpty()) {
+            throw Refusal.field("picture", "This picture is missing. Choose another one.");
+        }
         UUID secret = ids.next();
         PageForAnybody.Page page = anybody.of(
                 sent.id(),
@@ -133,7 +178,37 @@ public class WebCopyService {
                 new For(CrmKind.of(sent.personKind()), sent.personId(), null),
                 sent.createdAt(),
                 Ids.key(secret));
-        return keep(sent, secret, null, packed(page), asking);
+        PageBytes bytes = shared.asItIs() ? packed(page) : packed(told(html(page), page.subject(), shared, secret));
+        return keep(sent, secret, null, bytes, shared.picture(), asking);
+    }
+
+    /** A page with what is read where its link is passed on (the Open Graph protocol). */
+    private String told(String html, String subject, Shared shared, UUID secret) {
+        String title = shared.title().isEmpty() ? subject : shared.title();
+        StringBuilder head = new StringBuilder();
+        head.append(meta("og:title", title)).append(meta("og:type", "article"));
+        if (!shared.description().isEmpty()) {
+            head.append(meta("og:description", shared.description()));
+        }
+        String own = anybody.reached().webCopy(Ids.key(secret));
+        head.append(meta("og:url", own));
+        if (shared.picture() != null) {
+            head.append(meta("og:image", own + "/picture"));
+        }
+        int end = html.indexOf("</head>");
+        return end < 0 ? html : html.substring(0, end) + head + html.substring(end);
+    }
+
+    private static String meta(String name, String said) {
+        return "<meta property=\"" + name + "\" content=\"" + HtmlUtils.htmlEscape(said) + "\">";
+    }
+
+    /** What stands beside the title of a page where it is passed on; empty where nothing does, or the link is closed. */
+    Optional<PictureContent> picture(String key) {
+        return mapper.byKey(key)
+                .filter(this::open)
+                .flatMap(row -> Optional.ofNullable(row.pictureId()))
+                .flatMap(picture -> pictures.content(picture.toString()));
     }
 
     private OutgoingMessage left(UUID message, Colleague asking) {
@@ -148,15 +223,23 @@ public class WebCopyService {
         return sent;
     }
 
-    private WebCopy keep(OutgoingMessage sent, UUID secret, Instant openUntil, PageBytes page, Colleague asking) {
+    private WebCopy keep(
+            OutgoingMessage sent, UUID secret, Instant openUntil, PageBytes page, UUID picture, Colleague asking) {
         CopyRow row = new CopyRow(
-                ids.next(), Ids.key(secret), sent.id(), asking.id(), clock.instant(), openUntil, page != null);
+                ids.next(), Ids.key(secret), sent.id(), asking.id(), clock.instant(), openUntil, page != null, picture);
         mapper.insert(row, page);
         return shown(row, asking).orElseThrow();
     }
 
     static PageBytes packed(PageForAnybody.Page page) {
-        String html = page.html().isEmpty() ? ReaderPage.words(page.subject(), page.text()) : page.html();
+        return packed(html(page));
+    }
+
+    private static String html(PageForAnybody.Page page) {
+        return page.html().isEmpty() ? ReaderPage.words(page.subject(), page.text()) : page.html();
+    }
+
+    private static PageBytes packed(String html) {
         byte[] bytes = html.getBytes(StandardCharsets.UTF_8);
         return new PageBytes(bytes.length, Packing.packed(bytes));
     }

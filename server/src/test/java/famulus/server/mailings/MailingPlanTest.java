@@ -126,14 +126,18 @@ class MailingPlanTest extends MailingTest {
 
     @Test
     void tooManyAreSaidWithWhatToDo() throws Exception {
-        done("PUT", "/api/mailings/rules", Map.of("most", 2, "perHour", 100, "perDay", 100), amos);
+        done("PUT", "/api/mailings/rules", Map.of("most", 2, "perHour", 100, "perDay", 100, "look", false), amos);
         UUID id = mailing(ines, tobias, priya);
         assertThat(stops(id)).startsWith("too-many");
-        assertThat(done("PUT", "/api/mailings/rules", Map.of("most", 0, "perHour", 0, "perDay", 1), amos)
+        assertThat(done("PUT", "/api/mailings/rules", Map.of("most", 0, "perHour", 0, "perDay", 1, "look", false), amos)
                         .get("fields")
                         .propertyNames())
                 .containsExactlyInAnyOrder("most", "perHour");
-        assertThat(done("PUT", "/api/mailings/rules", Map.of("most", 2, "perHour", 1, "perDay", 1), signe)
+        assertThat(done(
+                                "PUT",
+                                "/api/mailings/rules",
+                                Map.of("most", 2, "perHour", 1, "perDay", 1, "look", false),
+                                signe)
                         .get("code")
                         .asString())
                 .isEqualTo("forbidden");
@@ -317,5 +321,45 @@ class MailingPlanTest extends MailingTest {
         assertThat(sql.queryForObject("select count(*) from outgoing_message", Integer.class))
                 .isZero();
         assertThat(post.taken()).isEmpty();
+    }
+
+    @Test
+    void whereTheCompanyWantsItAColleagueApprovesExactlyThis() throws Exception {
+        done("PUT", "/api/mailings/rules", Map.of("most", 500, "perHour", 100, "perDay", 100, "look", true), amos);
+        done("POST", "/api/templates/" + template + "/ready", Map.of("version", 1), signe);
+        UUID id = mailing(ines);
+        test(id);
+        assertThat(stops(id)).containsExactly("unseen");
+        String path = "/api/mailings/" + id + "/look";
+        assertThat(done("POST", path, Map.of("colleague", signe.id().toString()), signe)
+                        .at("/fields/colleague")
+                        .asString())
+                .isNotEmpty();
+        done("POST", path, Map.of("colleague", dov.id().toString()), signe);
+        assertThat(done("GET", "/api/mailings/to-look-at", null, dov)
+                        .at("/0/name")
+                        .asString())
+                .isEqualTo("Before blossom");
+        Map<String, Object> approval = Map.of("approved", true, "comments", List.of());
+        assertThat(done("POST", path + "/answer", approval, oriel).get("code").asString())
+                .isEqualTo("forbidden");
+        Map<String, Object> back =
+                Map.of("approved", false, "comments", List.of(Map.of("part", "What", "words", "Too early for this.")));
+        assertThat(done("POST", path + "/answer", Map.of("approved", false, "comments", List.of()), dov)
+                        .at("/fields/comments")
+                        .asString())
+                .isNotEmpty();
+        done("POST", path + "/answer", back, dov);
+        assertThat(done("GET", path, null, signe).at("/comments/0/words").asString())
+                .isEqualTo("Too early for this.");
+        assertThat(stops(id)).containsExactly("unseen");
+
+        done("POST", path, Map.of("colleague", dov.id().toString()), signe);
+        done("POST", path + "/answer", approval, dov);
+        assertThat(stops(id)).isEmpty();
+        assertThat(done("GET", path, null, signe).get("approved").asBoolean()).isTrue();
+        change(id, plan -> plan.withObject("what").put("replyTo", "answers@brindlewing.example"));
+        assertThat(stops(id)).containsExactly("untested", "unseen");
+        assertThat(done("GET", "/api/mailings/to-look-at", null, dov)).isEmpty();
     }
 }

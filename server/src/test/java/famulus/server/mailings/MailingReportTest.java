@@ -108,4 +108,41 @@ class MailingReportTest extends MailingTest {
         assertThat(table).contains("Ines Okafor,ines@larkfield.example,sent,");
         assertThat(table.lines().noneMatch(line -> line.startsWith("=1"))).isTrue();
     }
+
+    @Test
+    void aPageForAnybodySaysNothingOfItsPeople() throws Exception {
+        String path = "/api/mailings/" + id + "/report/web-copies";
+        Map<String, Object> wanted = new HashMap<>(Map.of("title", "Blossom <soon>", "description", "For growers"));
+        wanted.put("picture", null);
+        template = template("CONTACT", "Blossom is near", "Dear {person.first_name else \"reader\"}, is it early?");
+        UUID other = mailing(ines);
+        send(other, 1);
+        reaches(other, "DONE");
+        String personal = done("POST", path, wanted, signe).get("code").asString();
+        assertThat(personal).as("a name without a default").isEqualTo("personal");
+
+        path = "/api/mailings/" + other + "/report/web-copies";
+        assertThat(done("POST", path, wanted, dov).get("code").asString()).isEqualTo("forbidden");
+        JsonNode made = done("POST", path, wanted, signe);
+        String address = made.get("address").asString();
+        String page = mvc.perform(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get(
+                        address.substring(address.indexOf("/m/"))))
+                .andReturn()
+                .getResponse()
+                .getContentAsString(StandardCharsets.UTF_8);
+        assertThat(page)
+                .contains("Dear reader", "og:title\" content=\"Blossom &lt;soon&gt;\"", "content=\"For growers\"")
+                .doesNotContain("Ines", "og:image");
+        assertThat(done("GET", path, null, dov)).hasSize(1);
+        wanted.put("picture", UUID.randomUUID().toString());
+        assertThat(done("POST", path, wanted, signe).at("/fields/picture").asString())
+                .isNotEmpty();
+        wanted.put("picture", null);
+        wanted.put("title", "x".repeat(121));
+        assertThat(done("POST", path, wanted, signe).at("/fields/title").asString())
+                .isNotEmpty();
+
+        done("DELETE", "/api/web-copies/" + made.get("id").asString(), null, signe);
+        assertThat(done("GET", path, null, dov)).isEmpty();
+    }
 }

@@ -166,7 +166,7 @@ class MailingRunTest extends MailingTest {
 
     @Test
     void noMoreLeaveThanMayWithinAnHour() throws Exception {
-        done("PUT", "/api/mailings/rules", Map.of("most", 500, "perHour", 2, "perDay", 500), amos);
+        done("PUT", "/api/mailings/rules", Map.of("most", 500, "perHour", 2, "perDay", 500, "look", false), amos);
         UUID id = mailing(ines, tobias, priya);
         send(id, 3);
         arrive(2);

@@ -1,0 +1,146 @@
+<script lang="ts">
+  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { me } from '../app/session.svelte';
+  import Button from '../ui/Button.svelte';
+  import InlineButton from '../ui/InlineButton.svelte';
+  import SmallInput from '../ui/SmallInput.svelte';
+  import SmallSelect from '../ui/SmallSelect.svelte';
+  import type { MailingSheet } from './mailingSheet.svelte';
+
+  /** A colleague’s look at a mailing: asked for, given, or sent back with what is said of its parts. */
+  let { sheet }: { sheet: MailingSheet } = $props();
+
+  const PARTS = ['Who', 'What', 'Previews', 'When', 'Goal'];
+  let look = $state.raw<Schemas['ShownLook'] | null>(null);
+  let colleagues = $state.raw<Schemas['Colleague'][]>([]);
+  let comments = $state<Schemas['ShownComment'][]>([]);
+  let part = $state('What');
+  let words = $state('');
+  let wrong = $state('');
+
+  $effect(() => {
+    void sheet.ready;
+    ask('get', '/api/mailings/{id}/look', { params: { id: sheet.id } })
+      .then((read) => (look = read))
+      .catch((failure) => (wrong = sentence(failure)));
+  });
+  ask('get', '/api/team')
+    .then((all) => (colleagues = all.filter((one) => one.active && one.id !== me().id)))
+    .catch(() => undefined);
+
+  async function act(how: () => Promise<unknown>) {
+    wrong = '';
+    try {
+      await sheet.keep();
+      await how();
+      await sheet.load();
+    } catch (failure) {
+      wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
+    }
+  }
+
+  const toAsk = (colleague: string) =>
+    act(() => ask('post', '/api/mailings/{id}/look', { params: { id: sheet.id }, body: { colleague } }));
+
+  function remark(event: SubmitEvent) {
+    event.preventDefault();
+    if (!words.trim()) return;
+    comments = [...comments, { part, words: words.trim() }];
+    words = '';
+  }
+
+  const answer = (approved: boolean) =>
+    act(async () => {
+      await ask('post', '/api/mailings/{id}/look/answer', {
+        params: { id: sheet.id },
+        body: { approved, comments },
+      });
+      comments = [];
+    });
+</script>
+
+{#if look?.mine && !look.answeredAt}
+  <p><b>You are asked to look at it.</b> Say what is to be changed, or approve it as it is.</p>
+  <form onsubmit={remark}>
+    <SmallSelect
+      aria-label="About which part"
+      value={part}
+      onchange={(event) => (part = event.currentTarget.value)}
+    >
+      {#each PARTS as one (one)}<option value={one}>{one}</option>{/each}
+    </SmallSelect>
+    <SmallInput aria-label="What is to be changed" maxlength={500} bind:value={words} />
+    <Button quiet type="submit" disabled={!words.trim()}>Add</Button>
+  </form>
+  {#if comments.length}
+    <ul>
+      {#each comments as one, i (i)}
+        <li>
+          <b>{one.part}:</b>
+          {one.words}
+          <InlineButton
+            soft
+            aria-label="Remove remark {i + 1}"
+            onclick={() => (comments = comments.filter((_, at) => at !== i))}>×</InlineButton
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  <p class="ways">
+    <Button onclick={() => void answer(true)}>Approve it</Button>
+    <Button quiet disabled={!comments.length} onclick={() => void answer(false)}>Send it back</Button>
+  </p>
+{:else if look}
+  <p>
+    {#if look.approved}
+      {look.asked} has approved it as it is.
+    {:else if look.answeredAt && look.comments.length}
+      {look.asked} has sent it back:
+    {:else if look.answeredAt}
+      It has changed since {look.asked} approved it.
+    {:else if look.asked}
+      {look.asked} is asked to look at it.
+    {/if}
+    {#if sheet.open}
+      <SmallSelect
+        word
+        aria-label="Ask a colleague to look at it"
+        style="max-width: none"
+        value=""
+        onchange={(event) => {
+          const colleague = event.currentTarget.value;
+          event.currentTarget.value = '';
+          if (colleague) void toAsk(colleague);
+        }}
+      >
+        <option value="">{look.asked ? 'ask again …' : 'ask a colleague to look at it …'}</option>
+        {#each colleagues as one (one.id)}<option value={one.id}>{one.firstName} {one.lastName}</option
+          >{/each}
+      </SmallSelect>
+    {/if}
+  </p>
+  {#if look.answeredAt && !look.approved && look.comments.length}
+    <ul aria-label="What is to be changed">
+      {#each look.comments as one, i (i)}<li><b>{one.part}:</b> {one.words}</li>{/each}
+    </ul>
+  {/if}
+{/if}
+{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+
+<style>
+  form,
+  .ways {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+  }
+
+  ul {
+    list-style: none;
+  }
+
+  .wrong {
+    color: var(--stop);
+  }
+</style>
