@@ -320,11 +320,12 @@ class DemoData implements ApplicationRunner {
     private void mail(DemoRecords made, Template greeting, UUID opener, DemoTeam people, DemoReadings readings) {
         Seeded own = new Seeded(SEED + 6);
         UUID greetings = own.id();
+        Instant at = made.ago(75);
         List<Wish> wished = made.growers().stream()
                 .skip(LATER_GROWERS)
                 .filter(grower -> grower.farm().land().language().equals(language(greeting)))
                 .limit(MAILED)
-                .map(grower -> new Wish(own.id(), greeting, grower, null, made.ago(75), greetings))
+                .map(grower -> new Wish(own.id(), greeting, grower, null, at, greetings))
                 .toList();
         List<Wish> went = new ArrayList<>();
         write(wished, went::add);
@@ -333,7 +334,7 @@ class DemoData implements ApplicationRunner {
                 "Greetings of the season",
                 DemoMailings.greetings(greeting.id()),
                 people.signe(),
-                made.ago(75),
+                at,
                 went.stream().map(Wish::id).toList());
         went.forEach(wish -> readings.read(wish.id(), wish.grower().id(), wish.at(), true));
         UUID apples = lists.all(CrmKind.CONTACT, people.signe()).stream()
