@@ -61,6 +61,7 @@ class PackagePagesTest {
             Map.entry("famulus.core.proof", "ProofSubject subject"),
             Map.entry("famulus.core.prose", ""),
             Map.entry("famulus.core.record", "FieldDefinition hectares"),
+            Map.entry("famulus.core.results", ""),
             Map.entry("famulus.core.salutation", "Salutations salutations, Greeted tobias"),
             Map.entry("famulus.core.search", "String text"),
             Map.entry("famulus.core.sharing", "Folder folder, Member member"),
