@@ -179,7 +179,7 @@
       {#if tagging}
         <SmallInput
           aria-label="Tags, parted by commas"
-          placeholder="spring, orchards"
+          placeholder="spring, offers"
           value={what.tags.join(', ')}
           onchange={(event) => {
             tagging = false;
