@@ -13,7 +13,7 @@ create table mailing (
   changed_at  timestamp(3) with time zone not null,
   -- As lists are narrowed by them.
   topic_id    uuid references topic (id) on delete set null,
-  template_id uuid references template (id),
+  template_id uuid references template (id) on delete set null,
   sender_id   uuid references colleague (id),
   -- What was sent as a test, as a digest of all that it covers.
   tested      varchar(64),

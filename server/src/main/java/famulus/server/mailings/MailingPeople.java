@@ -54,6 +54,11 @@ class MailingPeople {
                 who.putBack()));
     }
 
+    /** Whether what was chosen is in our records still. */
+    boolean there(MailingPlan plan, UUID key) {
+        return !records.all(plan.who().kind(), List.of(key)).isEmpty();
+    }
+
     /**
      * Whether one of them still gets it, a moment before it leaves: what they have chosen since, or what has been written down
      * about their address. Whether they are on a list was settled when the mailing was started.

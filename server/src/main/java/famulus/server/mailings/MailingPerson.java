@@ -132,6 +132,11 @@ record MailingPerson(
                 PersonState.PLANNED, null, "", true, draftId, now, anew ? null : messageId, anew ? turn + 1 : turn);
     }
 
+    /** The same, for whom another message is made than the one that was. */
+    MailingPerson anew() {
+        return standing(state, heldBy, why, asItIs, draftId, dueAt, null, turn + 1);
+    }
+
     private MailingPerson standing(
             PersonState other, UUID by, String reason, boolean as, UUID draft, Instant due, UUID message, int times) {
         return new MailingPerson(

@@ -267,6 +267,9 @@ class MailingSender {
 
     /** What was settled when the mailing was started may have changed: whoever left it since, or replied, gets nothing. */
     private void mustStillGetIt(Mailing mailing, MailingPerson person) {
+        if (!audiences.there(mailing.plan(), person.chosenId())) {
+            throw new HeldBack(person, "They are not in our records any more.", null);
+        }
         Audience audience = audiences.still(mailing.plan(), person.chosenId());
         if (audience.in().isEmpty()) {
             String why = audience.out().stream()

@@ -393,7 +393,7 @@ class MailingStart {
             return person;
         }
         outbox.dropOfMailing(person.messageId());
-        return person.again(clock.instant(), true);
+        return person.anew();
     }
 
     private static MailingPerson row(

@@ -366,4 +366,39 @@ class MailingRunTest extends MailingTest {
         assertThat(done("GET", "/api/templates/" + own, null, signe).get("code").asString())
                 .isEqualTo("missing");
     }
+
+    @Test
+    void whoeverIsRemovedWhileItRunsIsSaidToBe() throws Exception {
+        UUID id = mailing(ines, tobias);
+        change(id, plan -> plan.withObject("when").put("overMinutes", 60));
+        send(id, 2);
+        arrive(1);
+        sql.update("delete from email_address where person_id = ?", tobias);
+        sql.update("delete from contact where id = ?", tobias);
+        clock.forward(Duration.ofHours(1));
+        sender.look();
+        reaches(id, "DONE");
+        assertThat(people(id)).contains("Tobias Larkin: HELD, They are not in our records any more.");
+        assertThat(arrived()).containsExactly(INES);
+    }
+
+    @Test
+    void whoWasHeldBackStaysSoWhenItGoesOn() throws Exception {
+        UUID id = mailing(ines, tobias);
+        test(id);
+        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+        post.answer(Step.MAIL, "421 closing down");
+        start(id, 2);
+        await().atMost(Duration.ofSeconds(20))
+                .until(() -> page(id).at("/counts/planned").asInt() == 2
+                        && !page(id).get("restsUntil").isNull());
+        done("POST", "/api/mailings/" + id + "/pause", null, signe);
+        forOne("PUT", id, tobias, "/held", Map.of("held", true, "why", "on holiday"));
+        post.behave();
+        assertThat(start(id, 1).has("code")).isFalse();
+        sender.look();
+        reaches(id, "DONE");
+        assertThat(arrived()).containsExactly(INES);
+        assertThat(people(id)).contains("Tobias Larkin: HELD, on holiday");
+    }
 }
