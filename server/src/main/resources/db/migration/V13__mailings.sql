@@ -42,8 +42,7 @@ create table mailing (
   opened      integer default 0 not null,
   clicked     integer default 0 not null,
   replied     integer default 0 not null,
-  unsubscribed integer default 0 not null,
-  succeeded   integer default 0 not null
+  unsubscribed integer default 0 not null
 );
 create index mailing_changed on mailing (changed_at desc, id desc);
 create index mailing_state on mailing (state, changed_at desc, id desc);

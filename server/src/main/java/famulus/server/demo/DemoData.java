@@ -320,7 +320,7 @@ class DemoData implements ApplicationRunner {
     private void mail(DemoRecords made, Template greeting, UUID opener, DemoTeam people, DemoReadings readings) {
         Seeded own = new Seeded(SEED + 6);
         UUID greetings = own.id();
-        Instant at = made.ago(75);
+        Instant at = made.ago(100);
         List<Wish> wished = made.growers().stream()
                 .skip(LATER_GROWERS)
                 .filter(grower -> grower.farm().land().language().equals(language(greeting)))

@@ -206,10 +206,6 @@ interface MailingMapper {
     @Update("update mailing set rests = 0, rests_until = null, said = '' where id = #{id} and rests > 0")
     void awake(UUID id);
 
-    /** Has those that rest go on at once. */
-    @Update("update mailing set rests_until = null where rests_until is not null")
-    int wake();
-
     /** Moves one of its people from one count to another; either is null for none. */
     void count(@Param("id") UUID id, @Param("from") String from, @Param("to") String to);
 

@@ -24,8 +24,8 @@ final class WholeNotes {
         List<String> sentences = new ArrayList<>();
         fallbacks.forEach((label, times) -> {
             if (times * OFTEN > people) {
-                sentences.add("“" + label + "” is missing for " + times + " of " + people
-                        + ": most of them read its fallback.");
+                sentences.add(
+                        "“" + label + "” is missing for " + times + " of " + people + ". They read its fallback.");
             }
         });
         return sentences;

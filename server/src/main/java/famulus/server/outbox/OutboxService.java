@@ -156,13 +156,6 @@ public class OutboxService {
         }
     }
 
-    /** Whether one of a mailing has been made, and waits to be tried. */
-    public boolean waits(UUID message) {
-        return mapper.byId(message)
-                .filter(one -> one.state() == MessageState.WAITING)
-                .isPresent();
-    }
-
     /** Has one of a mailing wait again that was held, to go as it is; nothing where it is not held. */
     public void releaseOfMailing(UUID message) {
         mapper.asItIs(message, clock.instant());

@@ -163,7 +163,7 @@ class MailingPlanTest extends MailingTest {
         assertThat(rows.get(2).at("/row/at").asString())
                 .isEqualTo(clock.instant().toString());
         assertThat(rows.get(3).at("/whole/0").asString())
-                .isEqualTo("“Job title” is missing for 2 of 3: most of them read its fallback.");
+                .isEqualTo("“Job title” is missing for 2 of 3. They read its fallback.");
         JsonNode whole = forOne("GET", id, tobias, "", null);
         assertThat(whole.at("/person/name").asString()).isEqualTo("Tobias Larkin");
         forOne("PUT", id, priya, "/held", Map.of("held", false, "why", ""));

@@ -401,4 +401,21 @@ class MailingRunTest extends MailingTest {
         assertThat(arrived()).containsExactly(INES);
         assertThat(people(id)).contains("Tobias Larkin: HELD, on holiday");
     }
+
+    @Test
+    void whatWouldLookOtherThanItWasTestedIsHeld() throws Exception {
+        UUID id = mailing(ines, tobias);
+        change(id, plan -> plan.withObject("when").put("overMinutes", 60));
+        send(id, 2);
+        arrive(1);
+        // As it is once a style or a passage says something else than when it was started.
+        sql.update("update mailing set started = ? where id = ?", "0".repeat(64), id);
+        clock.forward(Duration.ofHours(1));
+        sender.look();
+        reaches(id, "DONE");
+        assertThat(people(id))
+                .contains(
+                        "Tobias Larkin: HELD, Its style, or a passage in it, has changed since the mailing was started.");
+        assertThat(arrived()).containsExactly(INES);
+    }
 }
