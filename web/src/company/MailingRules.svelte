@@ -7,19 +7,21 @@
 
   /** To how many a mailing goes at most, and how many of its messages leave within an hour and a day. */
   const may = me().role === 'ADMINISTRATOR';
-  let most = $state('');
-  let perHour = $state('');
-  let perDay = $state('');
+  const called = {
+    most: 'A mailing goes to so many people at most',
+    perHour: 'So many messages leave within an hour',
+    perDay: 'So many messages leave within a day',
+  };
+  const rules = ['most', 'perHour', 'perDay'] as const;
+  let typed = $state({ most: '', perHour: '', perDay: '' });
   let look = $state(false);
   let known = $state(false);
   let wrong = $state.raw<Record<string, string>>({});
   let failed = $state('');
 
-  function show(rules: Schemas['ShownRules']) {
-    most = String(rules.most);
-    perHour = String(rules.perHour);
-    perDay = String(rules.perDay);
-    look = rules.look;
+  function show(kept: Schemas['SendingRules']) {
+    for (const rule of rules) typed[rule] = String(kept[rule]);
+    look = kept.look;
     known = true;
   }
 
@@ -27,14 +29,19 @@
     .then(show)
     .catch((failure) => (failed = sentence(failure)));
 
-  const number = (typed: string) => (/^\d{1,9}$/.test(typed.trim()) ? Number(typed) : 0);
+  const number = (said: string) => (/^\d{1,9}$/.test(said.trim()) ? Number(said) : 0);
 
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     wrong = {};
     try {
       await ask('put', '/api/mailings/rules', {
-        body: { most: number(most), perHour: number(perHour), perDay: number(perDay), look },
+        body: {
+          most: number(typed.most),
+          perHour: number(typed.perHour),
+          perDay: number(typed.perDay),
+          look,
+        },
       });
       notify('Saved. It counts from the next message on.');
     } catch (failure) {
@@ -51,27 +58,15 @@
 {#if failed}<p role="alert">{failed}</p>{/if}
 {#if known}
   <form onsubmit={keep}>
-    <Field
-      label="A mailing goes to so many people at most"
-      inputmode="numeric"
-      disabled={!may}
-      bind:value={most}
-      error={wrong.most}
-    />
-    <Field
-      label="So many messages leave within an hour"
-      inputmode="numeric"
-      disabled={!may}
-      bind:value={perHour}
-      error={wrong.perHour}
-    />
-    <Field
-      label="So many messages leave within a day"
-      inputmode="numeric"
-      disabled={!may}
-      bind:value={perDay}
-      error={wrong.perDay}
-    />
+    {#each rules as rule (rule)}
+      <Field
+        label={called[rule]}
+        inputmode="numeric"
+        disabled={!may}
+        bind:value={typed[rule]}
+        error={wrong[rule]}
+      />
+    {/each}
     <label class="look"
       ><input type="checkbox" disabled={!may} bind:checked={look} /> A colleague has to approve each mailing before
       it goes</label

@@ -14,41 +14,32 @@
       : 'Nothing said',
   );
 
-  const number =
-    (change: (value: number) => void) => (event: Event & { currentTarget: HTMLInputElement }) => {
-      const value = Math.round(Number(event.currentTarget.value));
-      change(Number.isFinite(value) ? value : 0);
-    };
+  const inputs = [
+    ['replies', 'Replies hoped for', 70, ' replies, each worth about'],
+    ['worth', 'Worth of a reply', 90, ', planned cost'],
+    ['cost', 'Planned cost', 90, ''],
+  ] as const;
+
+  /** A whole number as typed; nothing where it is none. */
+  function number(typed: string): number {
+    const value = Math.round(Number(typed));
+    return Number.isFinite(value) ? value : 0;
+  }
 </script>
 
 <Part name="Goal" {summary} bind:folded>
   {#if sheet.mailing?.mayChange && sheet.open}
     <p>
-      <SmallInput
-        type="number"
-        min="0"
-        aria-label="Replies hoped for"
-        style="width: 70px"
-        value={String(goal.replies)}
-        onchange={number((replies) => sheet.goal({ replies }))}
-      />
-      replies, each worth about
-      <SmallInput
-        type="number"
-        min="0"
-        aria-label="Worth of a reply"
-        style="width: 90px"
-        value={String(goal.worth)}
-        onchange={number((worth) => sheet.goal({ worth }))}
-      />, planned cost
-      <SmallInput
-        type="number"
-        min="0"
-        aria-label="Planned cost"
-        style="width: 90px"
-        value={String(goal.cost)}
-        onchange={number((cost) => sheet.goal({ cost }))}
-      />
+      {#each inputs as [field, label, width, after] (field)}
+        <SmallInput
+          type="number"
+          min="0"
+          aria-label={label}
+          style="width: {width}px"
+          value={String(goal[field])}
+          onchange={(event) => sheet.goal({ [field]: number(event.currentTarget.value) })}
+        />{after}
+      {/each}
       <span>in our currency</span>
     </p>
   {:else}

@@ -13,7 +13,7 @@
   const PARTS = ['Who', 'What', 'Previews', 'When', 'Goal'];
   let look = $state.raw<Schemas['ShownLook'] | null>(null);
   let colleagues = $state.raw<Schemas['Colleague'][]>([]);
-  let comments = $state<Schemas['ShownComment'][]>([]);
+  let comments = $state<Schemas['Comment'][]>([]);
   let part = $state('What');
   let words = $state('');
   let wrong = $state('');

@@ -9,7 +9,7 @@
   import SmallInput from '../ui/SmallInput.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
   import { day } from '../ui/when';
-  import { standing } from './mailingWords';
+  import { inTrouble, standing } from './mailingWords';
 
   /** All mailings, the newest change first, narrowed by what they are and how they went. */
   type Line = Schemas['MailingLine'];
@@ -185,9 +185,7 @@
               ></td
             >
             <td class:look={line.state === 'PAUSED' || line.counts.notSure > 0}
-              >{standing(line)}{line.counts.held ? `, ${line.counts.held} held` : ''}{line.counts.notSure
-                ? `, ${line.counts.notSure} not sure`
-                : ''}{line.counts.refused ? `, ${line.counts.refused} rejected` : ''}</td
+              >{standing(line)}{inTrouble(line.counts)}</td
             >
             <td class="figure">{line.counts.sent || ''}</td>
             <td class="figure">{share(line.counts.opened, line)}</td>

@@ -3,7 +3,7 @@
   import { gathered, onChange } from '../app/changes';
   import InlineButton from '../ui/InlineButton.svelte';
   import { dayAndTime } from '../ui/when';
-  import { expected, stands, standing } from './mailingWords';
+  import { expected, inTrouble, stands, standing } from './mailingWords';
 
   /** Mailings on their way, or with somebody to look after: a line each, however many messages it has. It opens to its people. */
   let lines = $state.raw<Schemas['MailingLine'][]>([]);
@@ -45,11 +45,7 @@
         <div class="line">
           <a href="/mailings/{line.id}"><bdi>{line.name}</bdi></a>
           <span class="soft">{expected(line.counts).toLocaleString('en')} messages of one mailing</span>
-          <span class:look={line.counts.held + line.counts.notSure + line.counts.refused > 0}
-            >{standing(line)}{line.counts.held ? `, ${line.counts.held} held` : ''}{line.counts.notSure
-              ? `, ${line.counts.notSure} not sure`
-              : ''}{line.counts.refused ? `, ${line.counts.refused} rejected` : ''}</span
-          >
+          <span class:look={!!inTrouble(line.counts)}>{standing(line)}{inTrouble(line.counts)}</span>
           <span class="ways">
             <InlineButton
               aria-expanded={opened === line.id}

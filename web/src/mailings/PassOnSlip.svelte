@@ -1,9 +1,8 @@
 <script lang="ts">
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import WebLinks from '../outbox/WebLinks.svelte';
   import Button from '../ui/Button.svelte';
   import Field from '../ui/Field.svelte';
-  import InlineButton from '../ui/InlineButton.svelte';
-  import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
 
@@ -45,38 +44,10 @@
       wrong = Object.keys(fields).length ? fields : { all: sentence(failure) };
     }
   }
-
-  async function close(copy: Schemas['WebCopy']) {
-    try {
-      await ask('delete', '/api/web-copies/{id}', { params: { id: copy.id } });
-      copies = copies.filter((one) => one.id !== copy.id);
-    } catch (failure) {
-      wrong = { all: sentence(failure) };
-    }
-  }
-
-  async function copyAddress(copy: Schemas['WebCopy']) {
-    try {
-      await navigator.clipboard.writeText(copy.address);
-      notify('The link is copied.');
-    } catch {
-      wrong = { all: 'This browser doesn’t let us copy. Select the link and copy it yourself.' };
-    }
-  }
 </script>
 
 <Slip title="Show it to anybody" {anchor} placement="top-start" wide {onclose}>
-  {#if copies.length}
-    <ul aria-label="Pages that anybody may see">
-      {#each copies as copy (copy.id)}
-        <li>
-          <a href={copy.address} target="_blank" rel="noreferrer">{copy.address}</a>
-          <InlineButton onclick={() => void copyAddress(copy)}>copy the link</InlineButton>
-          {#if copy.mayClose}<InlineButton onclick={() => void close(copy)}>close it</InlineButton>{/if}
-        </li>
-      {/each}
-    </ul>
-  {/if}
+  <WebLinks bind:copies label="Pages that anybody may see" onwrong={(said) => (wrong = { all: said })} />
   <p class="soft">
     A page with nothing personal in it: where a value would stand, the default of its field does. Whoever has
     the link can read it, until you close it.
@@ -110,18 +81,6 @@
 </Slip>
 
 <style>
-  ul {
-    margin: 0 0 8px;
-    padding: 0;
-    list-style: none;
-  }
-
-  li {
-    padding: 4px 0;
-    border-bottom: 1px solid var(--rule);
-    overflow-wrap: anywhere;
-  }
-
   form {
     display: grid;
     gap: 8px;

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
+  import { ask, fieldsOf, sentence } from '../api/client';
   import { me } from '../app/session.svelte';
+  import TestReaders from '../desk/TestReaders.svelte';
   import Button from '../ui/Button.svelte';
   import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
@@ -12,9 +13,7 @@
     $props();
 
   const MOST = 5;
-  let colleagues = $state.raw<Schemas['Colleague'][]>([]);
   let to = $state<string[]>([me().id]);
-  let inboxes = $state(0);
   let list = $state(false);
   let wrong = $state('');
   let sending = $state(false);
@@ -30,13 +29,6 @@
     })
     .slice(0, MOST);
   let keys = $state<string[]>(proposed.slice(0, 3).map((row) => row.key));
-
-  Promise.all([ask('get', '/api/team'), ask('get', '/api/check-inboxes')])
-    .then(([all, { addresses }]) => {
-      colleagues = all.filter((one) => one.active && one.id !== me().id);
-      inboxes = addresses.length;
-    })
-    .catch((failure) => (wrong = sentence(failure)));
 
   async function send(event: SubmitEvent) {
     event.preventDefault();
@@ -84,22 +76,7 @@
       {/each}
     </ul>
     <p>to:</p>
-    <ul>
-      <li><label><input type="checkbox" bind:group={to} value={me().id} /> me</label></li>
-      {#each colleagues as one (one.id)}
-        <li>
-          <label
-            ><input type="checkbox" bind:group={to} value={one.id} /> {one.firstName} {one.lastName}</label
-          >
-        </li>
-      {/each}
-      <li>
-        <label
-          ><input type="checkbox" bind:checked={list} disabled={!inboxes} /> the check inboxes
-          <small>{inboxes || 'none yet'}</small></label
-        >
-      </li>
-    </ul>
+    <TestReaders bind:to bind:list onwrong={(said) => (wrong = said)} />
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
     <Button main type="submit" disabled={sending || !keys.length}
       >{sending ? 'Sending …' : 'Send the test'}</Button

@@ -7,7 +7,7 @@
   import SmallSelect from '../ui/SmallSelect.svelte';
   import { dayAndTime, time } from '../ui/when';
   import type { MailingSheet } from './mailingSheet.svelte';
-  import { expected, several, stands } from './mailingWords';
+  import { expected, inTrouble, several, stands } from './mailingWords';
   import Part from './Part.svelte';
 
   /** A mailing that was started: how far it is, and how each of its people stands. */
@@ -24,6 +24,7 @@
   const counts = $derived(mailing.counts);
   const whole = $derived(expected(counts));
   const left = $derived(counts.planned + counts.leaving + counts.waiting);
+  const under = $derived(mailing.state === 'RUNNING' || mailing.state === 'PAUSED');
   const order = ['NOT_SURE', 'REFUSED', 'HELD', 'WAITING', 'LEAVING', 'PLANNED', 'SENT', 'LEFT_OUT'];
   const people = $derived(
     sheet.people
@@ -73,18 +74,11 @@
     act(() =>
       ask('post', '/api/mailings/{id}/people/{key}/again', { params: { id: sheet.id, key: one.key } }),
     );
-  const letGo = (one: Person) =>
+  const hold = (one: Person, held: boolean) =>
     act(() =>
       ask('put', '/api/mailings/{id}/people/{key}/held', {
         params: { id: sheet.id, key: one.key },
-        body: { held: false, why: '' },
-      }),
-    );
-  const holdBack = (one: Person) =>
-    act(() =>
-      ask('put', '/api/mailings/{id}/people/{key}/held', {
-        params: { id: sheet.id, key: one.key },
-        body: { held: true, why: '' },
+        body: { held, why: '' },
       }),
     );
   const summary = $derived(`${counts.sent} of ${whole} sent`);
@@ -97,9 +91,7 @@
   <p role="status" aria-live="polite">
     <b>{counts.sent.toLocaleString('en')}</b> of {whole.toLocaleString('en')} sent{left
       ? `, ${left} to go`
-      : ''}{counts.held ? `, ${counts.held} held` : ''}{counts.refused
-      ? `, ${counts.refused} rejected`
-      : ''}{counts.notSure ? `, ${counts.notSure} not sure` : ''}.
+      : ''}{inTrouble(counts)}.
     {#if mailing.restsUntil && mailing.state === 'RUNNING'}
       <span class="look"
         >The mail server takes nothing just now (“{mailing.said}”). It is asked again at {time(
@@ -118,7 +110,7 @@
       >
     {/if}
   </p>
-  {#if mailing.mayChange && (mailing.state === 'RUNNING' || mailing.state === 'PAUSED')}
+  {#if mailing.mayChange && (under || (mailing.state === 'DONE' && counts.held))}
     <p class="ways">
       {#if mailing.state === 'RUNNING'}
         <Button onclick={act(() => ask('post', '/api/mailings/{id}/pause', { params: { id: sheet.id } }))}
@@ -131,11 +123,13 @@
           onclick={() => {
             asked = '';
             void sheet.act(() => ask('post', '/api/mailings/{id}/stop', { params: { id: sheet.id } }));
-          }}>Yes, stop it for good</Button
+          }}>{under ? 'Yes, stop it for good' : 'Yes, leave them out'}</Button
         >
         <Button quiet onclick={() => (asked = '')}>Cancel</Button>
       {:else}
-        <Button quiet onclick={() => (asked = 'stop')}>Stop for good…</Button>
+        <Button quiet onclick={() => (asked = 'stop')}
+          >{under ? 'Stop for good…' : 'Leave out who was held…'}</Button
+        >
       {/if}
     </p>
   {/if}
@@ -179,11 +173,12 @@
                   >send again</InlineButton
                 >
               {:else if one.state === 'HELD'}
-                <InlineButton aria-label="Let {one.name} have it" onclick={one.held ? letGo(one) : again(one)}
-                  >send it</InlineButton
+                <InlineButton
+                  aria-label="Let {one.name} have it"
+                  onclick={one.held ? hold(one, false) : again(one)}>send it</InlineButton
                 >
               {:else if one.state === 'PLANNED'}
-                <InlineButton soft aria-label="Hold {one.name} back" onclick={holdBack(one)}
+                <InlineButton soft aria-label="Hold {one.name} back" onclick={hold(one, true)}
                   >hold back</InlineButton
                 >
               {:else if one.state === 'NOT_SURE' && one.message}

@@ -11,7 +11,7 @@
   import type { MailingSheet } from './mailingSheet.svelte';
   import Part from './Part.svelte';
 
-  /** What a mailing says, in whose name, and what goes along with it. */
+  /** What a mailing says, who it is from, and what is attached. */
   let { sheet, folded = $bindable(false) }: { sheet: MailingSheet; folded?: boolean } = $props();
 
   const what = $derived(sheet.plan!.what);

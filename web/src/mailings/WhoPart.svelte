@@ -1,10 +1,11 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
+  import LeftOutList from '../messages/LeftOutList.svelte';
+  import RestDays from '../messages/RestDays.svelte';
   import RecordFinder from '../records/RecordFinder.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
   import AskedFor from './AskedFor.svelte';
-  import LeftOut from './LeftOut.svelte';
   import type { MailingSheet } from './mailingSheet.svelte';
   import { called, several } from './mailingWords';
   import Part from './Part.svelte';
@@ -25,15 +26,14 @@
       .catch((failure) => (wrong = sentence(failure)));
   });
 
-  /** Days that can be chosen, with what is chosen already. */
-  const rests = $derived(
-    [...new Set([3, 7, 14, 30, 90, who.restDays])].filter((days) => days > 1).sort((a, b) => a - b),
-  );
   const list = (id: string) => lists.find((one) => one.id === id)?.name ?? 'a list you don’t see';
+  const getting = $derived<Record<string, string>>(
+    Object.fromEntries((sheet.ready?.in ?? []).map((one) => [one.key, one.name])),
+  );
   /** The names of those who were named, as far as they get it or are left out. */
   const known = $derived({
     ...names,
-    ...Object.fromEntries((sheet.ready?.in ?? []).map((one) => [one.key, one.name])),
+    ...getting,
     ...Object.fromEntries((sheet.ready?.out ?? []).map((one) => [one.who.key, one.who.name])),
   });
   const total = $derived((sheet.ready?.in.length ?? 0) + (sheet.ready?.out.length ?? 0));
@@ -137,19 +137,7 @@
     </p>
     <p class="who">
       Leaving out
-      <SmallSelect
-        word
-        aria-label="Leave out whoever was written to lately"
-        style="max-width: none"
-        value={String(who.restDays)}
-        onchange={(event) => sheet.who({ restDays: Number(event.currentTarget.value) })}
-      >
-        <option value="0">nobody who was written to lately</option>
-        <option value="1">whoever was written to today</option>
-        {#each rests as days (days)}
-          <option value={String(days)}>whoever was written to in the last {days} days</option>
-        {/each}
-      </SmallSelect>
+      <RestDays days={who.restDays} onchange={(restDays) => sheet.who({ restDays })} />
       {#each who.minus as id (id)}
         <span class="word"
           >and those on “{list(id)}”<InlineButton
@@ -204,7 +192,14 @@
         {/if}
       {/if}
     </p>
-    {#if out && sheet.ready.out.length}<LeftOut {sheet} />{/if}
+    {#if out && sheet.ready.out.length}
+      <LeftOutList
+        out={sheet.ready.out}
+        open={sheet.open}
+        back={who.putBack.map((one) => ({ ...one, name: getting[one.key] ?? '' }))}
+        onchange={(putBack) => sheet.who({ putBack })}
+      />
+    {/if}
   {/if}
   {#if wrong || sheet.wrong.where || sheet.wrong.people || sheet.wrong.lists}
     <p class="wrong" role="alert">{wrong || sheet.wrong.where || sheet.wrong.people || sheet.wrong.lists}</p>

@@ -30,6 +30,10 @@ export function standing({ state, counts }: Mailing): string {
 export const expected = (counts: Schemas['MailingCounts']) =>
   counts.planned + counts.leaving + counts.waiting + counts.sent + counts.notSure + counts.refused;
 
+/** How many of its messages need somebody’s eye, as words that follow where it stands; nothing if none does. */
+export const inTrouble = ({ held, notSure, refused }: Schemas['MailingCounts']) =>
+  `${held ? `, ${held} held` : ''}${notSure ? `, ${notSure} not sure` : ''}${refused ? `, ${refused} rejected` : ''}`;
+
 /** How somebody’s message stands, in a few words. */
 export const stands: Record<Schemas['ShownMailingPerson']['state'], string> = {
   PLANNED: 'planned',

@@ -3,12 +3,12 @@
   import { ask, fieldsOf, lines, sentence, type Schemas } from '../api/client';
   import { go } from '../app/router';
   import Button from '../ui/Button.svelte';
-  import InlineButton from '../ui/InlineButton.svelte';
   import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
-  import SmallInput from '../ui/SmallInput.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
   import { aboutOf, lookFor, whom } from './many';
+  import LeftOutList from './LeftOutList.svelte';
+  import RestDays from './RestDays.svelte';
   import TemplateChooser from '../library/TemplateChooser.svelte';
 
   /** Writes to those who are chosen in a list: who gets it, who does not and why, and from which template each draft is begun. */
@@ -30,16 +30,10 @@
   let topic = $state('');
   let topics = $state.raw<Schemas['Topic'][]>([]);
   let putBack = $state.raw<Schemas['Meant']['putBack']>([]);
-  /** Who is being put back, and why. */
-  let backing = $state('');
-  let reason = $state('');
   let audience = $state.raw<Schemas['ShownAudience'] | null>(null);
   let wrong = $state('');
   let far = $state('');
   let asked = 0;
-  /** Whose button was pressed. */
-  let from = '';
-  let list = $state<HTMLElement>();
   let stopping: AbortController | null = null;
 
   const meant = $derived<Schemas['Meant']>({
@@ -49,7 +43,9 @@
     topic: topic || null,
     putBack,
   });
-  const back = (key: string) => putBack.find((one) => one.key === key);
+  const reasons = $derived<Record<string, string>>(
+    Object.fromEntries(putBack.map((one) => [one.key, one.reason])),
+  );
   const number = (of: number) => of.toLocaleString('en');
   const tooMany = $derived(audience !== null && audience.in.length > audience.most);
   const first = $derived(audience?.in[0] ?? null);
@@ -61,11 +57,6 @@
         if (mine !== asked) return;
         audience = answer;
         wrong = '';
-        // Whoever was put back, or left out, is gone on from: the line has another button now.
-        const key = from;
-        from = '';
-        if (key)
-          void tick().then(() => list?.querySelector<HTMLElement>(`[data-key="${key}"] button`)?.focus());
       })
       .catch((failure) => {
         if (mine === asked) wrong = Object.values(fieldsOf(failure))[0] ?? sentence(failure);
@@ -77,25 +68,6 @@
   ask('get', '/api/topics')
     .then((all) => (topics = all))
     .catch(() => undefined);
-
-  function askWhy(key: string) {
-    backing = key;
-    reason = '';
-    void tick().then(() => list?.querySelector<HTMLElement>(`[data-key="${key}"] input`)?.focus());
-  }
-
-  function putBackIn(event: SubmitEvent) {
-    event.preventDefault();
-    if (!reason.trim()) return;
-    from = backing;
-    putBack = [...putBack, { key: backing, reason }];
-    backing = '';
-  }
-
-  function out(key: string) {
-    from = key;
-    putBack = putBack.filter((one) => one.key !== key);
-  }
 
   async function begin(template: string | null) {
     if (!template) return;
@@ -147,19 +119,7 @@
       </SmallSelect>.
     {/if}
     Leave out
-    <SmallSelect
-      word
-      style="max-width: none"
-      aria-label="Leave out whoever was written to lately"
-      value={String(restDays)}
-      onchange={(event) => (restDays = Number(event.currentTarget.value))}
-    >
-      <option value="0">nobody who was written to lately</option>
-      <option value="1">whoever was written to today</option>
-      {#each [3, 7, 14, 30, 90] as days (days)}
-        <option value={String(days)}>whoever was written to in the last {days} days</option>
-      {/each}
-    </SmallSelect>
+    <RestDays days={restDays} onchange={(days) => (restDays = days)} />
     and
     <SmallSelect
       word
@@ -179,43 +139,13 @@
         ? `, ${number(audience.out.length)} ${audience.out.length === 1 ? 'is' : 'are'} left out:`
         : '.'}
     </p>
-    {#if audience.out.length || putBack.length}
-      <ul class="out" aria-label="Left out" bind:this={list}>
-        {#each audience.out as { who, reasons, mayBePutBack } (who.key)}
-          <li data-key={who.key}>
-            <span><b><bdi>{who.name}</bdi></b> {reasons.join(' ')}</span>
-            {#if mayBePutBack && backing === who.key}
-              <form onsubmit={putBackIn}>
-                <SmallInput
-                  aria-label="Why {who.name} gets it all the same"
-                  placeholder="why?"
-                  maxlength={200}
-                  bind:value={reason}
-                  onkeydown={(event) => {
-                    if (event.key !== 'Escape') return;
-                    event.stopPropagation();
-                    backing = '';
-                  }}
-                />
-                <Button quiet type="submit" disabled={!reason.trim()}>Put back</Button>
-              </form>
-            {:else if mayBePutBack}
-              <InlineButton aria-label="Put {who.name} back" onclick={() => askWhy(who.key)}
-                >put back</InlineButton
-              >
-            {/if}
-          </li>
-        {/each}
-        {#each audience.in.filter((one) => back(one.key)) as one (one.key)}
-          <li data-key={one.key}>
-            <span><b><bdi>{one.name}</bdi></b> gets it all the same: <q>{back(one.key)?.reason}</q></span>
-            <InlineButton aria-label="Leave {one.name} out" onclick={() => out(one.key)}
-              >leave out</InlineButton
-            >
-          </li>
-        {/each}
-      </ul>
-    {/if}
+    <LeftOutList
+      out={audience.out}
+      back={audience.in
+        .filter((one) => reasons[one.key])
+        .map((one) => ({ key: one.key, name: one.name, reason: reasons[one.key]! }))}
+      onchange={(next) => (putBack = next)}
+    />
     {#if choice.kind !== 'deal'}
       <p class="soft">
         {audience.choosable
@@ -266,36 +196,6 @@
 
   p {
     margin: 0 0 8px;
-  }
-
-  .out {
-    max-height: 132px;
-    margin: 0 0 10px;
-    padding: 0;
-    overflow: auto;
-    border: solid var(--rule-soft);
-    border-width: 1px 0;
-    list-style: none;
-  }
-
-  li {
-    display: flex;
-    gap: 10px;
-    align-items: baseline;
-    justify-content: space-between;
-    min-height: 27px;
-    padding: 2px 0;
-    border-bottom: 1px solid var(--rule-soft);
-  }
-
-  li:last-child {
-    border-bottom: 0;
-  }
-
-  form {
-    display: flex;
-    gap: 6px;
-    align-items: center;
   }
 
   .wrong {

@@ -1,11 +1,9 @@
 <script lang="ts">
   import { ask, sentence, type Schemas } from '../api/client';
   import Button from '../ui/Button.svelte';
-  import InlineButton from '../ui/InlineButton.svelte';
   import Slip from '../ui/Slip.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
-  import { notify } from '../ui/notices.svelte';
-  import { day } from '../ui/when';
+  import WebLinks from './WebLinks.svelte';
 
   /** The links that show a message on the web: made, copied and closed. */
   let { id, anchor, onclose }: { id: string; anchor: HTMLElement; onclose: () => void } = $props();
@@ -36,43 +34,10 @@
       busy = false;
     }
   }
-
-  async function close(copy: Schemas['WebCopy']) {
-    try {
-      await ask('delete', '/api/web-copies/{id}', { params: { id: copy.id } });
-      copies = copies.filter((one) => one.id !== copy.id);
-    } catch (failure) {
-      wrong = sentence(failure);
-    }
-  }
-
-  async function copyAddress(copy: Schemas['WebCopy']) {
-    try {
-      await navigator.clipboard.writeText(copy.address);
-      notify('The link is copied.');
-    } catch {
-      wrong = 'This browser doesn’t let us copy. Select the link and copy it yourself.';
-    }
-  }
 </script>
 
 <Slip title="Show on the web" {anchor} wide {onclose}>
-  {#if copies.length}
-    <ul aria-label="Links to this message">
-      {#each copies as copy (copy.id)}
-        <li>
-          <a href={copy.address} target="_blank" rel="noreferrer">{copy.address}</a>
-          <p class="soft">
-            {copy.forAnybody ? 'For anybody' : 'As it was sent'}, open until {copy.openUntil
-              ? day(copy.openUntil)
-              : 'it is closed'}, by {copy.madeBy}
-            <InlineButton onclick={() => void copyAddress(copy)}>Copy the link</InlineButton>
-            {#if copy.mayClose}<InlineButton onclick={() => void close(copy)}>Close it</InlineButton>{/if}
-          </p>
-        </li>
-      {/each}
-    </ul>
-  {/if}
+  <WebLinks bind:copies label="Links to this message" onwrong={(said) => (wrong = said)} />
   <section>
     <h3>As it was sent</h3>
     <p class="soft">Whoever has the link reads it with all its values, and nothing of that is counted.</p>
@@ -102,18 +67,6 @@
 </Slip>
 
 <style>
-  ul {
-    margin: 0 0 10px;
-    padding: 0;
-    list-style: none;
-  }
-
-  li {
-    padding: 5px 0;
-    border-bottom: 1px solid var(--rule);
-    overflow-wrap: anywhere;
-  }
-
   h3 {
     font: 500 14px/1.3 var(--serif);
   }

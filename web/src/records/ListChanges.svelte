@@ -23,7 +23,7 @@
     changes = null;
   }
 
-  /** Those who are not there any more have no names. */
+  /** Records that were deleted have no names. */
   function named(number: number, names: string[]): string {
     if (!names.length) return `${number}`;
     const more = number - names.length;

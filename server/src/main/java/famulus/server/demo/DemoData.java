@@ -1,21 +1,15 @@
 package famulus.server.demo;
 
-import famulus.core.departure.Departure;
-import famulus.core.departure.Leaving;
-import famulus.core.field.About;
 import famulus.core.field.FieldType;
 import famulus.core.search.Occasion;
 import famulus.server.choices.Topics;
 import famulus.server.choices.Topics.TypedTopic;
+import famulus.server.demo.DemoMessages.Wish;
 import famulus.server.demo.DemoRecords.Grower;
 import famulus.server.demo.DemoRecords.Placement;
-import famulus.server.desk.ProofService;
-import famulus.server.desk.ProofService.Proof;
-import famulus.server.desk.RenderingService;
 import famulus.server.folders.FolderRights;
 import famulus.server.folders.FolderService;
 import famulus.server.library.Draft;
-import famulus.server.library.DraftReader;
 import famulus.server.library.SignatureService;
 import famulus.server.library.StarterService;
 import famulus.server.library.Template;
@@ -28,10 +22,6 @@ import famulus.server.mailings.MailingService;
 import famulus.server.materials.FeedService;
 import famulus.server.materials.HouseStyleService;
 import famulus.server.materials.PictureService;
-import famulus.server.messages.FrozenMessage.TemplateVersion;
-import famulus.server.messages.MessageFreezer;
-import famulus.server.messages.WordsAgain;
-import famulus.server.outbox.OutboxService;
 import famulus.server.platform.FamulusProperties;
 import famulus.server.reading.ReadingService;
 import famulus.server.records.CatalogueService;
@@ -40,7 +30,6 @@ import famulus.server.records.DealService;
 import famulus.server.records.HistoryService;
 import famulus.server.records.HouseFactService;
 import famulus.server.records.HouseFactService.TypedFact;
-import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PipelineService;
 import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
@@ -54,14 +43,10 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -108,18 +93,13 @@ class DemoData implements ApplicationRunner {
     private final DealService deals;
     private final HistoryService history;
     private final TemplateService templates;
-    private final DraftReader reader;
     private final SignatureService signatures;
     private final FeedService feeds;
     private final VariantService variants;
-    private final ProofService proofs;
     private final HouseStyleService styles;
     private final PictureService pictures;
     private final StarterService starters;
-    private final RenderingService renderings;
-    private final MessageFreezer freezer;
-    private final WordsAgain again;
-    private final OutboxService outbox;
+    private final DemoMessages messages;
     private final ReadingService deliveries;
     private final TransactionTemplate transactions;
     private final FolderService folders;
@@ -140,18 +120,13 @@ class DemoData implements ApplicationRunner {
             DealService deals,
             HistoryService history,
             TemplateService templates,
-            DraftReader reader,
             SignatureService signatures,
             FeedService feeds,
             VariantService variants,
-            ProofService proofs,
             HouseStyleService styles,
             PictureService pictures,
             StarterService starters,
-            RenderingService renderings,
-            MessageFreezer freezer,
-            WordsAgain again,
-            OutboxService outbox,
+            DemoMessages messages,
             ReadingService deliveries,
             TransactionTemplate transactions,
             FolderService folders,
@@ -176,18 +151,13 @@ class DemoData implements ApplicationRunner {
         this.deals = deals;
         this.history = history;
         this.templates = templates;
-        this.reader = reader;
         this.signatures = signatures;
         this.feeds = feeds;
         this.variants = variants;
-        this.proofs = proofs;
         this.styles = styles;
         this.pictures = pictures;
         this.starters = starters;
-        this.renderings = renderings;
-        this.freezer = freezer;
-        this.again = again;
-        this.outbox = outbox;
+        this.messages = messages;
         this.deliveries = deliveries;
         this.transactions = transactions;
         this.folders = folders;
@@ -296,9 +266,9 @@ class DemoData implements ApplicationRunner {
         wishes.add(new Wish(chance.id(), usable.get(3), first, placements.get(0).id(), made.ago(12)));
         wishes.add(new Wish(chance.id(), usable.get(3), first, placements.get(1).id(), made.ago(4)));
         for (int i = 0; i < MESSAGES; i++) {
-            wish(chance, made, placements, usable).ifPresent(wishes::add);
+            DemoMessages.wish(chance, made, placements, usable).ifPresent(wishes::add);
         }
-        write(wishes, message -> {});
+        messages.write(wishes, message -> {});
         Seeded readers = new Seeded(SEED + 3);
         DemoReadings readings = new DemoReadings(deliveries, readers, now);
         List<Template> designed = Stream.of("Welcome", "Long time no word", "Season’s greeting")
@@ -307,9 +277,9 @@ class DemoData implements ApplicationRunner {
         List<Wish> designedWishes = new ArrayList<>();
         designedWishes.add(new Wish(readers.id(), designed.getFirst(), first, null, made.ago(9)));
         for (int i = 0; i < DESIGNED_MESSAGES; i++) {
-            wish(readers, made, placements, designed).ifPresent(designedWishes::add);
+            DemoMessages.wish(readers, made, placements, designed).ifPresent(designedWishes::add);
         }
-        write(
+        messages.write(
                 designedWishes,
                 wish -> readings.read(
                         wish.id(), wish.grower().id(), wish.at(), wish.grower().equals(first)));
@@ -323,12 +293,12 @@ class DemoData implements ApplicationRunner {
         Instant at = made.ago(100);
         List<Wish> wished = made.growers().stream()
                 .skip(LATER_GROWERS)
-                .filter(grower -> grower.farm().land().language().equals(language(greeting)))
+                .filter(grower -> grower.farm().land().language().equals(DemoMessages.language(greeting)))
                 .limit(MAILED)
                 .map(grower -> new Wish(own.id(), greeting, grower, null, at, greetings))
                 .toList();
         List<Wish> went = new ArrayList<>();
-        write(wished, went::add);
+        messages.write(wished, went::add);
         mailings.keepSent(
                 greetings,
                 "Greetings of the season",
@@ -372,75 +342,5 @@ class DemoData implements ApplicationRunner {
                 .atZone(DemoTeam.HOUSE.zone())
                 .toLocalDate()
                 .toString();
-    }
-
-    /** One message that may have been written. */
-    private record Wish(UUID id, Template template, Grower grower, UUID deal, Instant at, UUID mailing) {
-        private Wish(UUID id, Template template, Grower grower, UUID deal, Instant at) {
-            this(id, template, grower, deal, at, null);
-        }
-
-        /** What messages that are merged together have in common. */
-        private List<UUID> batch() {
-            return List.of(template.id(), grower.farm().owner().id());
-        }
-    }
-
-    /** One of the last nine months, if the template speaks the grower's language. */
-    private Optional<Wish> wish(Seeded chance, DemoRecords made, List<Placement> placements, List<Template> templates) {
-        Template template = chance.one(templates);
-        Placement placement = chance.one(placements);
-        Grower grower = template.about() == About.DEAL ? placement.main() : chance.one(made.growers());
-        if (template.about() == About.LEAD || !grower.farm().land().language().equals(language(template))) {
-            return Optional.empty();
-        }
-        UUID deal = template.about() == About.DEAL ? placement.id() : null;
-        return Optional.of(new Wish(chance.id(), template, grower, deal, made.ago(chance.between(1, 270))));
-    }
-
-    /** Keeps as sent what could have left: where nothing stops it and an address is known. */
-    private void write(List<Wish> wishes, Consumer<Wish> written) {
-        Map<List<UUID>, List<Wish>> batches =
-                wishes.stream().collect(Collectors.groupingBy(Wish::batch, LinkedHashMap::new, Collectors.toList()));
-        for (List<Wish> batch : batches.values()) {
-            Template template = batch.getFirst().template();
-            Colleague sender = batch.getFirst().grower().farm().owner();
-            List<For> to = batch.stream()
-                    .map(wish -> new For(CrmKind.CONTACT, wish.grower().id(), wish.deal()))
-                    .toList();
-            List<Proof> merged = proofs.proofs(reader.source(template), template.about(), to, sender);
-            for (int i = 0; i < batch.size(); i++) {
-                if (keep(batch.get(i), merged.get(i), sender)) {
-                    written.accept(batch.get(i));
-                }
-            }
-        }
-    }
-
-    private boolean keep(Wish wish, Proof proof, Colleague sender) {
-        boolean could = Departure.stops(Leaving.SEND, proof.notes()).isEmpty()
-                && !proof.person().addresses().isEmpty();
-        if (could) {
-            outbox.keepSentOfMailing(
-                    wish.mailing(),
-                    freezer.asMerged(
-                            wish.id(),
-                            new TemplateVersion(wish.template().id(), 1),
-                            sender,
-                            proof.person(),
-                            proof.person().addresses().getFirst(),
-                            proof.merged().subject().text(),
-                            proof.merged().body(),
-                            renderings.around(proof),
-                            renderings.mail(proof, proof.merged().subject().text()),
-                            wish.at()));
-            For to = new For(CrmKind.CONTACT, wish.grower().id(), wish.deal());
-            again.keepMerged(wish.id(), wish.template(), to, proof);
-        }
-        return could;
-    }
-
-    private static String language(Template template) {
-        return template.name().startsWith("Nach") ? "de" : "en";
     }
 }

@@ -1,5 +1,6 @@
 package famulus.server.mailings;
 
+import famulus.server.mailings.MailingMapper.MailingRow;
 import famulus.server.outbox.MessageGroups;
 import famulus.server.outbox.MessageState;
 import famulus.server.reading.MessageRead;
@@ -109,6 +110,14 @@ class BecameOfMailings implements MessageGroups {
                 .filter(mailing -> mailing.state() == MailingState.PAUSED
                         || mailing.restsUntil() != null && mailing.restsUntil().isAfter(clock.instant()))
                 .map(mailing -> clock.instant().plus(LATER));
+    }
+
+    @Override
+    public Optional<String> over(UUID message) {
+        return people.ofMessage(message)
+                .flatMap(person -> mailings.byId(person.mailingId()))
+                .filter(mailing -> mailing.state() == MailingState.STOPPED)
+                .map(MailingRow::said);
     }
 
     @EventListener

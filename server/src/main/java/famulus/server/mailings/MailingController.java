@@ -1,20 +1,18 @@
 package famulus.server.mailings;
 
 import famulus.core.audience.Audience;
-import famulus.core.audience.Candidate;
-import famulus.core.audience.Reason;
 import famulus.core.departure.MailingStop;
 import famulus.server.lists.ChosenRecords.Choice;
 import famulus.server.mailings.MailingLines.Lines;
 import famulus.server.mailings.MailingLines.Narrowed;
 import famulus.server.mailings.MailingMapper.LineRow;
+import famulus.server.mailings.MailingReadiness.Ready;
 import famulus.server.mailings.MailingReading.PreviewRow;
 import famulus.server.mailings.MailingReading.RowNote;
-import famulus.server.mailings.MailingRules.Rules;
-import famulus.server.mailings.MailingStart.Ready;
 import famulus.server.mailings.MailingWords.Wording;
+import famulus.server.messages.ShownCandidate;
+import famulus.server.messages.ShownLeftOut;
 import famulus.server.platform.ProgressLines;
-import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
@@ -23,12 +21,11 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -46,7 +43,9 @@ import tools.jackson.databind.json.JsonMapper;
 class MailingController {
     private final MailingService mailings;
     private final MailingLines lines;
-    private final MailingStart start;
+    private final MailingReadiness readiness;
+    private final MailingTimes times;
+    private final MailingWords words;
     private final MailingReading reading;
     private final MailingPersonMapper people;
     private final MailingRules rules;
@@ -56,7 +55,9 @@ class MailingController {
     MailingController(
             MailingService mailings,
             MailingLines lines,
-            MailingStart start,
+            MailingReadiness readiness,
+            MailingTimes times,
+            MailingWords words,
             MailingReading reading,
             MailingPersonMapper people,
             MailingRules rules,
@@ -64,7 +65,9 @@ class MailingController {
             JsonMapper json) {
         this.mailings = mailings;
         this.lines = lines;
-        this.start = start;
+        this.readiness = readiness;
+        this.times = times;
+        this.words = words;
         this.reading = reading;
         this.people = people;
         this.rules = rules;
@@ -240,32 +243,6 @@ class MailingController {
     }
 
     /**
-     * Somebody a mailing could go to.
-     *
-     * @param key by which they are put back, or held back
-     * @param person null for a deal without a main contact
-     * @param deal null where it is about none
-     */
-    record MailingCandidate(
-            UUID key,
-            @Schema(nullable = true) UUID person,
-            @Schema(nullable = true) UUID deal,
-            String name,
-            String address) {
-        static MailingCandidate of(Candidate one) {
-            return new MailingCandidate(
-                    one.key(),
-                    one.person().orElse(null),
-                    one.about().orElse(null),
-                    one.name(),
-                    one.address().orElse(""));
-        }
-    }
-
-    /** Somebody who does not get it, and why. */
-    record MailingLeftOut(MailingCandidate who, List<String> reasons, boolean mayBePutBack) {}
-
-    /**
      * A mailing as a whole, as whoever asks could start it.
      *
      * @param stops what keeps all of it from leaving
@@ -274,38 +251,37 @@ class MailingController {
      * @param wordings what it says, in which languages
      */
     record MailingReady(
-            List<MailingCandidate> in,
-            List<MailingLeftOut> out,
+            List<ShownCandidate> in,
+            List<ShownLeftOut> out,
             List<ShownStop> stops,
             Map<String, String> wrong,
             boolean tested,
             List<ShownWording> wordings) {}
 
+    private List<ShownWording> wordings(Ready ready) {
+        List<ShownWording> shown = new ArrayList<>();
+        ready.words().ifPresent(said -> {
+            shown.add(shown("", said.usual()));
+            said.others().forEach((language, one) -> shown.add(shown(language, one)));
+        });
+        return shown;
+    }
+
+    private ShownWording shown(String language, Wording one) {
+        return new ShownWording(language, one.template(), one.words().name(), words.blanks(one));
+    }
+
     /** Who gets a mailing, and what keeps it from leaving. */
     @GetMapping("/{id}/ready")
     MailingReady ready(Colleague asking, @PathVariable UUID id) {
-        Ready ready = start.ready(id, asking);
+        Ready ready = readiness.of(id, asking);
         return new MailingReady(
-                ready.audience().in().stream().map(MailingCandidate::of).toList(),
-                ready.audience().out().stream().map(MailingController::leftOut).toList(),
+                ready.audience().in().stream().map(ShownCandidate::of).toList(),
+                ready.audience().out().stream().map(ShownLeftOut::of).toList(),
                 ready.stops().stream().map(ShownStop::of).toList(),
                 ready.wrong(),
                 ready.tested(),
-                start.wordings(ready));
-    }
-
-    private static MailingLeftOut leftOut(Audience.LeftOut one) {
-        return new MailingLeftOut(
-                MailingCandidate.of(one.candidate()),
-                one.reasons().stream().map(Reason::sentence).toList(),
-                one.mayBePutBack());
-    }
-
-    /** A note of the proofreader; {@code stops} whether the message can’t leave like that. */
-    record ShownRowNote(String code, String title, String remedy, boolean stops) {
-        static ShownRowNote of(RowNote note) {
-            return new ShownRowNote(note.code(), note.title(), note.remedy(), note.stops());
-        }
+                wordings(ready));
     }
 
     /**
@@ -335,7 +311,7 @@ class MailingController {
             List<String> fallbacks,
             String language,
             boolean own,
-            List<ShownRowNote> notes,
+            List<RowNote> notes,
             String held,
             String heldWhy,
             @Schema(nullable = true) Instant at) {}
@@ -349,17 +325,16 @@ class MailingController {
             responseCode = "200",
             content = @Content(mediaType = ProgressLines.TYPE, schema = @Schema(implementation = PreviewLine.class)))
     void previews(Colleague asking, @PathVariable UUID id, HttpServletResponse response) {
-        Ready ready = start.ready(id, asking);
+        Ready ready = readiness.of(id, asking);
         ProgressLines written = new ProgressLines(response, json);
         WholeNotes whole = new WholeNotes();
         if (ready.words().isPresent()) {
-            Map<UUID, MailingPerson> known =
-                    people.all(id).stream().collect(Collectors.toMap(MailingPerson::chosenId, Function.identity()));
-            Audience audience = MailingStart.left(ready.audience(), known);
-            Map<UUID, Instant> times = start.times(ready.mailing().plan(), audience.in());
-            reading.each(ready.mailing(), audience, ready.words().get(), known, times, asking, row -> {
+            Map<UUID, MailingPerson> known = people.known(id);
+            Audience audience = MailingPeople.left(ready.audience(), known);
+            Map<UUID, Instant> due = times.of(ready.mailing().plan(), audience.in());
+            reading.each(ready.mailing(), audience, ready.said(), known, due, asking, row -> {
                 whole.read(row);
-                written.line(new PreviewLine(shown(row, known.get(row.key()), times.get(row.key())), null));
+                written.line(new PreviewLine(shown(row, known.get(row.key()), due.get(row.key())), null));
             });
         }
         written.line(new PreviewLine(null, whole.sentences()));
@@ -381,7 +356,7 @@ class MailingController {
                 row.fallbacks(),
                 row.language(),
                 row.own(),
-                row.notes().stream().map(ShownRowNote::of).toList(),
+                row.notes(),
                 held.map(one -> first(one.heldBy())).orElse(""),
                 held.map(MailingPerson::why).orElse(""),
                 at);
@@ -389,28 +364,12 @@ class MailingController {
 
     /** What the company wants of all mailings. */
     @GetMapping("/rules")
-    ShownRules rules(Colleague asking) {
-        Rules now = rules.get();
-        return new ShownRules(now.most(), now.perHour(), now.perDay(), now.look());
+    SendingRules rules(Colleague asking) {
+        return rules.get();
     }
-
-    /**
-     * The most people of a mailing, and how many messages may leave within an hour and a day.
-     *
-     * @param look whether a colleague has to approve each before it goes
-     */
-    record ShownRules(int most, int perHour, int perDay, boolean look) {}
 
     @PutMapping("/rules")
-    void change(Colleague asking, @RequestBody ShownRules wanted) {
-        if (wanted == null) {
-            throw Refusal.because("unreadable", "This can't be read.");
-        }
-        rules.change(new Rules(wanted.most(), wanted.perHour(), wanted.perDay(), wanted.look()), asking);
-    }
-
-    /** A wording, shown. */
-    static ShownWording shown(String language, Wording one, List<String> blanks) {
-        return new ShownWording(language, one.template(), one.words().name(), blanks);
+    void change(Colleague asking, @RequestBody SendingRules wanted) {
+        rules.change(wanted, asking);
     }
 }

@@ -3,9 +3,7 @@ package famulus.server.mailings;
 import famulus.core.audience.Audience;
 import famulus.core.audience.Candidate;
 import famulus.core.record.PlainLine;
-import famulus.server.mailings.MailingMessages.Prepared;
-import famulus.server.mailings.MailingStart.Ready;
-import famulus.server.mailings.MailingWords.Wordings;
+import famulus.server.mailings.MailingReadiness.Ready;
 import famulus.server.messages.AudienceService;
 import famulus.server.messages.KeptDraftService;
 import famulus.server.messages.MessageDraftService;
@@ -13,14 +11,13 @@ import famulus.server.messages.MessageToSend;
 import famulus.server.outbox.OutboxService;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
-import famulus.server.records.PeopleContext.For;
+import famulus.server.platform.RepeatedRequests;
 import famulus.server.team.Colleague;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,10 +28,12 @@ class MailingHands {
     private static final int LONGEST_REASON = 200;
 
     private final MailingService mailings;
-    private final MailingStart start;
+    private final MailingReadiness readiness;
     private final MailingMapper mapper;
     private final MailingPersonMapper people;
     private final MailingMessages messages;
+    private final MailingEnding ending;
+    private final RepeatedRequests repeated;
     private final MailingEvents events;
     private final MailingSender sender;
     private final MessageDraftService drafts;
@@ -45,10 +44,12 @@ class MailingHands {
 
     MailingHands(
             MailingService mailings,
-            MailingStart start,
+            MailingReadiness readiness,
             MailingMapper mapper,
             MailingPersonMapper people,
             MailingMessages messages,
+            MailingEnding ending,
+            RepeatedRequests repeated,
             MailingEvents events,
             MailingSender sender,
             MessageDraftService drafts,
@@ -57,10 +58,12 @@ class MailingHands {
             Ids ids,
             Clock clock) {
         this.mailings = mailings;
-        this.start = start;
+        this.readiness = readiness;
         this.mapper = mapper;
         this.people = people;
         this.messages = messages;
+        this.ending = ending;
+        this.repeated = repeated;
         this.events = events;
         this.sender = sender;
         this.drafts = drafts;
@@ -77,21 +80,20 @@ class MailingHands {
         become(id, List.of(MailingState.RUNNING), MailingState.PAUSED, by.firstName() + " has paused it.");
     }
 
-    /** Ends a mailing; whoever has not got it by then does not. */
-    @Transactional
+    /**
+     * Ends a mailing; whoever has not got it by then does not. One that has ended but for those who are held ends for them as well.
+     */
     public void stop(UUID id, Colleague by) {
-        mustBeChangeable(id, by);
-        String said = by.firstName() + " has stopped it.";
-        become(id, List.of(MailingState.RUNNING, MailingState.PAUSED), MailingState.STOPPED, said);
-        for (MailingPerson person : people.all(id)) {
-            if (person.state() == PersonState.PLANNED || person.state() == PersonState.HELD) {
-                people.become(id, person.chosenId(), PersonState.LEFT_OUT, said);
-            } else if (person.state() == PersonState.WAITING) {
-                outbox.dropOfMailing(person.messageId());
-                people.become(id, person.chosenId(), PersonState.LEFT_OUT, said);
+        repeated.inOne(() -> {
+            List<MailingPerson> all = people.holdAll(id);
+            Mailing mailing = mailings.mustBeChangeable(mailings.hold(id), by);
+            String said = by.firstName() + " has stopped it.";
+            if (mailing.state() != MailingState.DONE || mailing.counts().held() == 0) {
+                become(id, List.of(MailingState.RUNNING, MailingState.PAUSED), MailingState.STOPPED, said);
             }
-        }
-        mapper.recount(id);
+            ending.leaveOut(id, all, said);
+            return true;
+        });
     }
 
     private void become(UUID id, List<MailingState> from, MailingState state, String said) {
@@ -105,16 +107,20 @@ class MailingHands {
         return mailings.mustBeChangeable(mailings.get(id), by);
     }
 
-    /** One of the people of a mailing, with what is known of them so far. */
-    private MailingPerson person(Mailing mailing, UUID key, Colleague by) {
-        return people.hold(mailing.id(), key).orElseGet(() -> {
-            Candidate one = start.ready(mailing.id(), by).audience().in().stream()
-                    .filter(candidate -> candidate.key().equals(key))
-                    .findFirst()
-                    .orElseThrow(() -> Refusal.missing("This person"));
-            For to = AudienceService.to(one, mailing.plan().who().kind());
-            return MailingPerson.planned(mailing.id(), one, to);
-        });
+    /** One of the people of a mailing, with what is known of them so far; locked where that is something. */
+    private MailingPerson person(Ready ready, UUID key) {
+        return people.hold(ready.mailing().id(), key).orElseGet(() -> chosen(ready, key));
+    }
+
+    /** Somebody of whom nothing is known yet but that it would go to them. */
+    private static MailingPerson chosen(Ready ready, UUID key) {
+        Candidate one = ready.audience().in().stream()
+                .filter(candidate -> candidate.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> Refusal.missing("This person"));
+        Mailing mailing = ready.mailing();
+        return MailingPerson.planned(
+                mailing.id(), one, AudienceService.to(one, mailing.plan().who().kind()));
     }
 
     /**
@@ -129,7 +135,7 @@ class MailingHands {
         PlainLine.refusal(reason, LONGEST_REASON, false).ifPresent(sentence -> {
             throw Refusal.field("why", sentence);
         });
-        MailingPerson person = person(mailing, key, by);
+        MailingPerson person = people.hold(id, key).orElseGet(() -> chosen(readiness.of(id, by), key));
         if (person.state() != PersonState.PLANNED && person.state() != PersonState.HELD) {
             throw Refusal.because("gone", "The message to " + person.name() + " has left already.");
         }
@@ -164,45 +170,42 @@ class MailingHands {
      */
     @Transactional
     public UUID ownWords(UUID id, UUID key, Colleague by) {
-        Mailing mailing = mustBeOpen(mustBeChangeable(id, by));
-        MailingPerson person = mustNotBeGone(person(mailing, key, by));
+        Ready ready = mustBeOpen(id, by);
+        MailingPerson person = mustNotBeGone(person(ready, key));
         if (person.draftId() != null && kept.ofMailing(person.draftId(), id).isPresent()) {
             return person.draftId();
         }
-        Prepared prepared = prepared(mailing, person, by);
-        UUID draft = ids.next();
-        MessageToSend message = drafts.inTheirWords(prepared.message().inDraft(draft), by);
-        kept.beginOfMailing(draft, message, by);
-        people.keep(person.saying(draft));
-        mapper.recount(id);
-        events.changed(id);
-        return draft;
+        return saying(
+                person, draft -> drafts.inTheirWords(message(ready, person, by).inDraft(draft), by), by);
     }
 
     /** Fills in what somebody lacks, for what they get of this mailing alone. */
     @Transactional
     public void fill(UUID id, UUID key, String path, String value, Colleague by) {
-        Mailing mailing = mustBeOpen(mustBeChangeable(id, by));
-        MailingPerson person = mustNotBeGone(person(mailing, key, by));
+        Ready ready = mustBeOpen(id, by);
+        MailingPerson person = mustNotBeGone(person(ready, key));
         if (path == null || value == null || value.isBlank()) {
             throw Refusal.field("value", "Type a value.");
         }
-        MessageToSend message = prepared(mailing, person, by).message();
-        if (message.words() == null) {
-            throw Refusal.because("no-template", "Choose what the mailing says first.");
-        }
+        MessageToSend message = message(ready, person, by);
         kept.removeOfMailing(person.draftId(), id);
+        saying(person, draft -> drafts.filled(message.inDraft(draft), Map.of(path, value.strip()), by), by);
+    }
+
+    /** Keeps a draft of what somebody gets. */
+    private UUID saying(MailingPerson person, Function<UUID, MessageToSend> message, Colleague by) {
         UUID draft = ids.next();
-        kept.beginOfMailing(draft, drafts.filled(message.inDraft(draft), Map.of(path, value.strip()), by), by);
+        kept.beginOfMailing(draft, message.apply(draft), by);
         people.keep(person.saying(draft));
-        mapper.recount(id);
-        events.changed(id);
+        mapper.recount(person.mailingId());
+        events.changed(person.mailingId());
+        return draft;
     }
 
     /** Has somebody get what everybody gets. */
     @Transactional
     public void noOwnWords(UUID id, UUID key, Colleague by) {
-        Mailing mailing = mustBeOpen(mustBeChangeable(id, by));
+        Mailing mailing = mailings.mustBeOpen(mailings.get(id), by);
         people.hold(mailing.id(), key).filter(one -> one.draftId() != null).ifPresent(person -> {
             mustNotBeGone(person);
             kept.removeOfMailing(person.draftId(), id);
@@ -216,11 +219,9 @@ class MailingHands {
         });
     }
 
-    private static Mailing mustBeOpen(Mailing mailing) {
-        if (!mailing.open()) {
-            throw Refusal.because("under-way", "This mailing is under way. Pause it to change it.");
-        }
-        return mailing;
+    private Ready mustBeOpen(UUID id, Colleague by) {
+        mailings.mustBeOpen(mailings.get(id), by);
+        return readiness.of(id, by);
     }
 
     private static MailingPerson mustNotBeGone(MailingPerson person) {
@@ -231,23 +232,15 @@ class MailingHands {
     }
 
     /** What somebody gets, as a message of its own. */
-    private Prepared prepared(Mailing mailing, MailingPerson person, Colleague by) {
-        Ready ready = start.ready(mailing.id(), by);
-        Wordings said = ready.words()
-                .orElseThrow(() -> Refusal.because(
-                        "no-template",
-                        Optional.ofNullable(ready.wrong().get("template"))
-                                .orElse("Choose what the mailing says first.")));
-        return messages.prepared(mailing, person, said, by);
+    private MessageToSend message(Ready ready, MailingPerson person, Colleague by) {
+        return messages.prepared(ready.mailing(), person, ready.said(), by).message();
     }
 
     /** What somebody gets, to be read. */
     MessageToSend message(UUID id, UUID key, Colleague asking) {
-        Mailing mailing = mailings.get(id);
-        Map<UUID, MailingPerson> known =
-                people.all(id).stream().collect(Collectors.toMap(MailingPerson::chosenId, one -> one));
-        MailingPerson person = Optional.ofNullable(known.get(key)).orElseGet(() -> person(mailing, key, asking));
-        return prepared(mailing, person, asking).message();
+        Ready ready = readiness.of(id, asking);
+        MailingPerson known = people.known(id).get(key);
+        return message(ready, known == null ? chosen(ready, key) : known, asking);
     }
 
     /**
@@ -258,13 +251,9 @@ class MailingHands {
      */
     @Transactional
     public int test(UUID id, List<UUID> keys, List<UUID> to, boolean list, Colleague by) {
-        Mailing mailing = mustBeChangeable(id, by);
-        Ready ready = start.ready(id, by);
-        Wordings said = ready.words()
-                .orElseThrow(() -> Refusal.because(
-                        "no-template",
-                        Optional.ofNullable(ready.wrong().get("template"))
-                                .orElse("Choose what the mailing says first.")));
+        mustBeChangeable(id, by);
+        Ready ready = readiness.of(id, by);
+        ready.said();
         Audience audience = ready.audience();
         List<UUID> merged = keys == null || keys.isEmpty()
                 ? audience.in().stream().limit(1).map(Candidate::key).toList()
@@ -276,8 +265,7 @@ class MailingHands {
             throw Refusal.field("keys", "Merge a test for " + MOST_TESTED + " people at most.");
         }
         List<MessageToSend> some = merged.stream()
-                .map(key -> messages.prepared(mailing, person(mailing, key, by), said, by)
-                        .message())
+                .map(key -> message(ready, person(ready, key), by))
                 .toList();
         int sent = outbox.sendTestsOfMailing(some, to, list, by);
         mapper.tested(id, ready.digest(), clock.instant(), by.id());

@@ -18,17 +18,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class MailingLookController {
     private final MailingLooks looks;
-    private final MailingStart start;
+    private final MailingReadiness readiness;
     private final TeamService team;
 
-    MailingLookController(MailingLooks looks, MailingStart start, TeamService team) {
+    MailingLookController(MailingLooks looks, MailingReadiness readiness, TeamService team) {
         this.looks = looks;
-        this.start = start;
+        this.readiness = readiness;
         this.team = team;
     }
-
-    /** What is said of a part of the page. */
-    record ShownComment(String part, String words) {}
 
     /**
      * The newest look; all empty where nobody was asked.
@@ -44,11 +41,11 @@ class MailingLookController {
             boolean mine,
             @Schema(nullable = true) Instant answeredAt,
             boolean approved,
-            List<ShownComment> comments) {}
+            List<Comment> comments) {}
 
     @GetMapping("/api/mailings/{id}/look")
     ShownLook look(Colleague asking, @PathVariable UUID id) {
-        String digest = start.ready(id, asking).digest();
+        String digest = readiness.of(id, asking).digest();
         return looks.of(id)
                 .map(look -> shown(look, digest, asking))
                 .orElse(new ShownLook("", false, null, false, List.of()));
@@ -60,9 +57,7 @@ class MailingLookController {
                 look.asked().equals(asking.id()),
                 look.answeredAt(),
                 look.approved() && digest.equals(look.digest()),
-                looks.comments(look).stream()
-                        .map(one -> new ShownComment(one.part(), one.words()))
-                        .toList());
+                looks.comments(look));
     }
 
     private String first(UUID colleague) {
@@ -78,16 +73,12 @@ class MailingLookController {
     }
 
     /** What somebody says who has looked; sent back, there is something to be changed. */
-    record LookAnswer(boolean approved, List<ShownComment> comments) {}
+    record LookAnswer(boolean approved, List<Comment> comments) {}
 
     @PostMapping("/api/mailings/{id}/look/answer")
     void answer(Colleague asking, @PathVariable UUID id, @RequestBody LookAnswer answer) {
-        List<Comment> comments = answer.comments() == null
-                ? List.of()
-                : answer.comments().stream()
-                        .map(one -> new Comment(one.part(), one.words()))
-                        .toList();
-        looks.answer(id, answer.approved(), start.ready(id, asking).digest(), comments, asking);
+        String digest = readiness.of(id, asking).digest();
+        looks.answer(id, answer.approved(), digest, answer.comments(), asking);
     }
 
     /** A mailing that whoever asks is to look at. */

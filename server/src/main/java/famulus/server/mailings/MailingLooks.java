@@ -8,6 +8,7 @@ import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -93,7 +94,9 @@ class MailingLooks {
         if (mapper.of(id).filter(look -> look.asked().equals(by.id())).isEmpty()) {
             throw Refusal.forbidden("Nobody has asked you to look at this mailing.");
         }
-        List<Comment> said = comments == null ? List.of() : comments;
+        List<Comment> said = comments == null
+                ? List.of()
+                : comments.stream().filter(Objects::nonNull).toList();
         if (!approved && said.isEmpty()) {
             throw Refusal.field("comments", "Say what is to be changed.");
         }

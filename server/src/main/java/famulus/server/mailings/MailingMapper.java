@@ -28,7 +28,6 @@ interface MailingMapper {
             Instant changedAt,
             String tested,
             Instant testedAt,
-            String words,
             String started,
             UUID startedBy,
             Instant startedAt,
@@ -39,7 +38,7 @@ interface MailingMapper {
     String COLUMNS =
             """
             select m.id, m.name, m.state, m.plan, m.version, m.made_by, m.created_at, m.changed_by, m.changed_at, m.tested,
-                   m.tested_at, m.words, m.started, m.started_by, m.started_at, m.ended_at, m.rests_until, m.said
+                   m.tested_at, m.started, m.started_by, m.started_at, m.ended_at, m.rests_until, m.said
             from mailing m
             """;
 
@@ -49,6 +48,10 @@ interface MailingMapper {
     /** As {@link #byId}, locked until the transaction ends. */
     @Select(COLUMNS + "where m.id = #{id} for update")
     Optional<MailingRow> hold(UUID id);
+
+    /** What it says since it was started; empty while it has not been. */
+    @Select("select words from mailing where id = #{id} and words is not null")
+    Optional<String> words(UUID id);
 
     @Select(
             """
@@ -103,21 +106,29 @@ interface MailingMapper {
     /** Those that are on their way, or have somebody who was held back or whom nobody is sure of; a few, the newest first. */
     List<LineRow> underWay(@Param("most") int most);
 
+    /**
+     * What stands on a page, to be kept.
+     *
+     * @param version what it was before; of no matter for a new one
+     */
+    record PageRow(
+            UUID id,
+            int version,
+            String name,
+            String plan,
+            UUID topic,
+            UUID template,
+            UUID sender,
+            UUID by,
+            Instant at) {}
+
     @Insert(
             """
             insert into mailing (id, name, state, plan, version, made_by, created_at, changed_by, changed_at, topic_id,
                                  template_id, sender_id)
             values (#{id}, #{name}, 'WRITING', #{plan}, 1, #{by}, #{at}, #{by}, #{at}, #{topic}, #{template}, #{sender})
             """)
-    void insert(
-            @Param("id") UUID id,
-            @Param("name") String name,
-            @Param("plan") String plan,
-            @Param("topic") UUID topic,
-            @Param("template") UUID template,
-            @Param("sender") UUID sender,
-            @Param("by") UUID by,
-            @Param("at") Instant at);
+    void insert(PageRow page);
 
     /** Keeps a change; 0 when somebody has kept another one since, or it can't be changed any more. */
     @Update(
@@ -127,16 +138,7 @@ interface MailingMapper {
                 topic_id = #{topic}, template_id = #{template}, sender_id = #{sender}
             where id = #{id} and version = #{version} and state in ('WRITING', 'PAUSED')
             """)
-    int change(
-            @Param("id") UUID id,
-            @Param("version") int version,
-            @Param("name") String name,
-            @Param("plan") String plan,
-            @Param("topic") UUID topic,
-            @Param("template") UUID template,
-            @Param("sender") UUID sender,
-            @Param("by") UUID by,
-            @Param("at") Instant at);
+    int change(PageRow page);
 
     @Delete("delete from mailing_tag where mailing_id = #{id}")
     void untag(UUID id);
@@ -209,22 +211,28 @@ interface MailingMapper {
     /** Moves one of its people from one count to another; either is null for none. */
     void count(@Param("id") UUID id, @Param("from") String from, @Param("to") String to);
 
-    /** Counts its people afresh. */
-    void recount(UUID id);
+    /**
+     * Counts its people afresh. It is locked first, in a statement of its own: one that counts while it waits for the lock would
+     * count what was there before.
+     */
+    default void recount(UUID id) {
+        hold(id);
+        countPeople(id);
+    }
 
-    /** What the company wants of all mailings. */
-    record RulesRow(int most, int perHour, int perDay, boolean look) {}
+    /** The same; whoever asks has locked it. */
+    void countPeople(UUID id);
 
     @Select("select most, per_hour, per_day, look from mailing_rules where id = 1")
-    RulesRow rules();
+    SendingRules rules();
 
     /** The same, locked until the transaction ends. */
     @Select("select most, per_hour, per_day, look from mailing_rules where id = 1 for update")
-    RulesRow holdRules();
+    SendingRules holdRules();
 
     @Update(
             """
             update mailing_rules set most = #{most}, per_hour = #{perHour}, per_day = #{perDay}, look = #{look} where id = 1
             """)
-    void changeRules(RulesRow rules);
+    void changeRules(SendingRules rules);
 }

@@ -2,6 +2,7 @@ package famulus.server.mailings;
 
 import famulus.core.audience.Audience;
 import famulus.core.audience.Candidate;
+import famulus.core.audience.Reason;
 import famulus.server.lists.ChosenRecords;
 import famulus.server.lists.ChosenRecords.Choice;
 import famulus.server.lists.ChosenRecords.Narrowed;
@@ -12,14 +13,13 @@ import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Finds out who gets a mailing, and who does not and why: the lists, conditions and names of its page, asked of the core. */
@@ -95,7 +95,7 @@ class MailingPeople {
         }
         return there == 0
                 ? Set.of()
-                : new HashSet<>(chosen.ids(new Choice(kind, true, List.of(), narrowed), MOST_LOOKED_AT, asking));
+                : Set.copyOf(chosen.ids(new Choice(kind, true, List.of(), narrowed), MOST_LOOKED_AT, asking));
     }
 
     private static Refusal tooMany(int there) {
@@ -118,10 +118,21 @@ class MailingPeople {
 
     /** What each was chosen as, in the order of names. */
     static List<UUID> keys(Audience audience) {
-        List<UUID> keys = new ArrayList<>();
-        for (Candidate one : audience.in()) {
-            keys.add(one.key());
-        }
-        return keys;
+        return audience.in().stream().map(Candidate::key).toList();
+    }
+
+    /** Those whom it has not gone to. */
+    static Audience left(Audience audience, Map<UUID, MailingPerson> known) {
+        return new Audience(
+                audience.in().stream()
+                        .filter(one -> !known.containsKey(one.key())
+                                || !known.get(one.key()).state().gone())
+                        .toList(),
+                audience.out());
+    }
+
+    /** Why somebody does not get it, in sentences. */
+    static String why(Audience.LeftOut out) {
+        return out.reasons().stream().map(Reason::sentence).collect(Collectors.joining(" "));
     }
 }

@@ -2,8 +2,11 @@ package famulus.server.mailings;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -24,6 +27,24 @@ interface MailingPersonMapper {
 
     @Select(COLUMNS + "where p.mailing_id = #{mailing} order by p.name, p.chosen_id")
     List<MailingPerson> all(UUID mailing);
+
+    /** The same, locked until the transaction ends. Whoever changes a mailing and its people locks these first. */
+    @Select(COLUMNS + "where p.mailing_id = #{mailing} order by p.chosen_id for update")
+    List<MailingPerson> holdAll(UUID mailing);
+
+    /** Everybody of a mailing, by what they were chosen as. */
+    default Map<UUID, MailingPerson> known(UUID mailing) {
+        return byChoice(all(mailing));
+    }
+
+    /** The same, locked. */
+    default Map<UUID, MailingPerson> holdKnown(UUID mailing) {
+        return byChoice(holdAll(mailing));
+    }
+
+    private static Map<UUID, MailingPerson> byChoice(List<MailingPerson> people) {
+        return people.stream().collect(Collectors.toMap(MailingPerson::chosenId, Function.identity()));
+    }
 
     @Select(COLUMNS + "where p.mailing_id = #{mailing} and p.chosen_id = #{chosen} for update")
     Optional<MailingPerson> hold(@Param("mailing") UUID mailing, @Param("chosen") UUID chosen);
@@ -105,6 +126,17 @@ interface MailingPersonMapper {
             @Param("chosen") UUID chosen,
             @Param("state") PersonState state,
             @Param("why") String why);
+
+    /** Whose message was in the hands of a process that has ended, of mailings that were stopped since; locked. */
+    @Select(
+            COLUMNS
+                    + """
+                    where p.state = 'LEAVING'
+                      and exists (select 1 from mailing m where m.id = p.mailing_id and m.state = 'STOPPED')
+                    order by p.mailing_id, p.chosen_id
+                    for update
+                    """)
+    List<MailingPerson> stranded();
 
     /** Has what a process that has ended had in hand be taken up at once. */
     @Update("update mailing_person set taken_at = null where state = 'LEAVING'")

@@ -17,6 +17,7 @@ import java.util.UUID;
 /** What stands on the page of a mailing. */
 public record MailingPlan(Who who, What what, When when, Goal goal) {
     private static final int MOST_NAMED = 2_000;
+    private static final int A_WEEK = 7;
     private static final int MOST_LISTS = 20;
     private static final int LONGEST_CONDITION = 10_000;
     private static final int MOST_TAGS = 10;
@@ -50,6 +51,21 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
             putBack = some(putBack);
             where = text(where);
             minusWhere = text(minusWhere);
+        }
+
+        /** Nobody, but that whoever was written to within a week is left out. */
+        static Who nobody(CrmKind kind) {
+            return new Who(kind, null, "", null, null, "", A_WEEK, null);
+        }
+
+        /** Everybody on a list that a condition holds for; null for no list, empty for no condition. */
+        static Who of(CrmKind kind, UUID list, String where) {
+            return new Who(kind, list == null ? null : List.of(list), where, null, null, "", A_WEEK, null);
+        }
+
+        /** Some by name. */
+        static Who named(CrmKind kind, List<UUID> people) {
+            return new Who(kind, null, "", people, null, "", A_WEEK, null);
         }
 
         /** Whether it says anybody at all. */
@@ -89,6 +105,13 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
             @Schema(nullable = true) UUID topic,
             List<String> tags,
             Map<String, String> answers) {
+        /** The same for another mailing: what its template says, and in nobody else’s name than whoever makes it chooses. */
+        What copied(UUID madeBy) {
+            UUID of = original == null ? template : original;
+            UUID as = madeBy.equals(sender) ? null : sender;
+            return new What(of, null, from, as, replyTo, ownerCopy, files, topic, tags, answers);
+        }
+
         /** The same, made of another template. */
         What saying(UUID other, UUID of) {
             return new What(other, of, from, sender, replyTo, ownerCopy, files, topic, tags, answers);
@@ -133,10 +156,15 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
     /** Nobody, nothing, at once. */
     static MailingPlan empty(CrmKind kind) {
         return new MailingPlan(
-                new Who(kind, null, "", null, null, "", 7, null),
+                Who.nobody(kind),
                 new What(null, null, From.COLLEAGUE, null, null, false, null, null, null, null),
                 null,
                 null);
+    }
+
+    /** The same for another mailing, at once. */
+    MailingPlan copied(UUID madeBy) {
+        return new MailingPlan(who, what.copied(madeBy), new When(null, when.overMinutes(), when.theirHours()), goal);
     }
 
     /** The same for others. */

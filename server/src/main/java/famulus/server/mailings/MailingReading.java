@@ -206,9 +206,6 @@ class MailingReading {
                     before.get(i),
                     Optional.ofNullable(asked.times().get(some.get(i).key()))));
         }
-        Optional<String> mayNot = some.isEmpty()
-                ? Optional.empty()
-                : mayNot(candidates.keySet().iterator().next(), sender, asked);
         proofs.each(message(asked), readers, sender, read -> {
             Candidate one = candidates.get(read.to());
             Wording wording = asked.said().in(read.proof().person().locale().getLanguage());
@@ -219,7 +216,7 @@ class MailingReading {
                     sender,
                     wording.words().files(),
                     false);
-            each.accept(row(asked, one, sender, draft, false, mayNot));
+            each.accept(row(asked, one, sender, draft, false, mayNot(read.to(), sender, asked)));
         });
     }
 

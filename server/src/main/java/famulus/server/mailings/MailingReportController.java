@@ -44,13 +44,6 @@ class MailingReportController {
         }
     }
 
-    /** A link that was followed. */
-    record ShownFollowed(String address, int people, int times) {
-        static ShownFollowed of(Followed one) {
-            return new ShownFollowed(one.address(), one.people(), one.times());
-        }
-    }
-
     /**
      * A report.
      *
@@ -66,7 +59,7 @@ class MailingReportController {
             int hoped,
             long brought,
             long cost,
-            List<ShownFollowed> links,
+            List<Followed> links,
             List<Instant> openings,
             List<Instant> followings,
             int byMachines,
@@ -83,7 +76,7 @@ class MailingReportController {
                 report.goal().hoped(),
                 report.goal().brought(),
                 report.goal().cost(),
-                report.links().stream().map(ShownFollowed::of).toList(),
+                report.links(),
                 report.openings(),
                 report.followings(),
                 report.byMachines(),

@@ -1,6 +1,5 @@
 package famulus.server.mailings;
 
-import famulus.server.mailings.MailingMapper.RulesRow;
 import famulus.server.platform.Refusal;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
@@ -21,24 +20,13 @@ class MailingRules {
         this.mapper = mapper;
     }
 
-    /**
-     * The rules.
-     *
-     * @param most to so many people a mailing goes at most
-     * @param perHour so many messages of mailings leave within an hour at most
-     * @param perDay within twenty-four hours
-     * @param look whether a colleague has to approve each before it goes
-     */
-    record Rules(int most, int perHour, int perDay, boolean look) {}
-
-    Rules get() {
-        RulesRow row = mapper.rules();
-        return new Rules(row.most(), row.perHour(), row.perDay(), row.look());
+    SendingRules get() {
+        return mapper.rules();
     }
 
     /** Changes them; they count from the next message on. */
     @Transactional
-    public void change(Rules rules, Colleague by) {
+    public void change(SendingRules rules, Colleague by) {
         by.mustBe("Only an administrator changes how mailings are sent.", Role.ADMINISTRATOR);
         Map<String, String> wrong = new LinkedHashMap<>();
         within(wrong, "most", rules.most(), MOST_PEOPLE);
@@ -47,7 +35,7 @@ class MailingRules {
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);
         }
-        mapper.changeRules(new RulesRow(rules.most(), rules.perHour(), rules.perDay(), rules.look()));
+        mapper.changeRules(rules);
     }
 
     private static void within(Map<String, String> wrong, String field, int number, int most) {

@@ -1,10 +1,7 @@
 package famulus.server.mailings;
 
 import famulus.core.audience.Audience;
-import famulus.core.audience.Reason;
 import famulus.server.library.TemplateService;
-import famulus.server.mailings.MailingMapper.MailingRow;
-import famulus.server.mailings.MailingMapper.RulesRow;
 import famulus.server.mailings.MailingMessages.Prepared;
 import famulus.server.mailings.MailingWords.Wordings;
 import famulus.server.messages.MessageToSend;
@@ -24,15 +21,15 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Makes and sends the messages of mailings that run, each at its time. Who is next is taken out of the table by a statement that reads
@@ -57,13 +54,13 @@ class MailingSender {
     private final MailingMessages messages;
     private final MailingPeople audiences;
     private final MailingWords words;
+    private final MailingEnding ending;
     private final MailingEvents events;
     private final TemplateService templates;
     private final OutboxService outbox;
     private final PersonSummaries summaries;
     private final TeamService team;
     private final TransactionTemplate transactions;
-    private final JsonMapper json;
     private final Clock clock;
     private final boolean soleOwner;
     private final Semaphore looks = new Semaphore(0);
@@ -78,13 +75,13 @@ class MailingSender {
             MailingMessages messages,
             MailingPeople audiences,
             MailingWords words,
+            MailingEnding ending,
             MailingEvents events,
             TemplateService templates,
             OutboxService outbox,
             PersonSummaries summaries,
             TeamService team,
             TransactionTemplate transactions,
-            JsonMapper json,
             Clock clock,
             FamulusProperties properties) {
         // A database in a file is open in one process at a time; one in memory may serve several applications.
@@ -95,13 +92,13 @@ class MailingSender {
         this.messages = messages;
         this.audiences = audiences;
         this.words = words;
+        this.ending = ending;
         this.events = events;
         this.templates = templates;
         this.outbox = outbox;
         this.summaries = summaries;
         this.team = team;
         this.transactions = transactions;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -117,6 +114,7 @@ class MailingSender {
 
     /** Whatever is in a hand now was in the hands of a process that has ended. */
     void takeUp() {
+        ending.takeUp();
         people.release();
     }
 
@@ -215,36 +213,40 @@ class MailingSender {
         } catch (HeldBack held) {
             throw held;
         } catch (RuntimeException failed) {
-            if (failed instanceof DataAccessException) {
+            // What is wrong with the row stays wrong; with the database it may be better in a moment.
+            boolean passes = failed instanceof DataAccessException
+                    && (failed instanceof DuplicateKeyException
+                            || !(failed instanceof DataIntegrityViolationException));
+            if (passes) {
                 throw failed;
             }
             LOG.error("A message of a mailing could not be made", failed);
-            throw new HeldBack(person, "Something went wrong on our side: " + failed, failed);
+            throw new HeldBack(
+                    person, "Something went wrong on our side. What it was is in the log of the application.", failed);
         }
     }
 
     /** Whether as many have left as may. Near a limit those who ask wait for each other, so that nobody passes it. */
     private boolean full(Instant now) {
-        RulesRow rules = mailings.rules();
+        SendingRules rules = mailings.rules();
         int near = 4 * AT_ONCE;
         int hour = people.leftSince(now.minus(Duration.ofHours(1)));
         int day = people.leftSince(now.minus(Duration.ofHours(24)));
         if (hour + near < rules.perHour() && day + near < rules.perDay()) {
             return false;
         }
-        RulesRow held = mailings.holdRules();
+        SendingRules held = mailings.holdRules();
         return people.leftSince(now.minus(Duration.ofHours(1))) >= held.perHour()
                 || people.leftSince(now.minus(Duration.ofHours(24))) >= held.perDay();
     }
 
     private void make(MailingPerson person) {
-        MailingRow row = mailings.byId(person.mailingId()).orElseThrow();
         Mailing mailing = service.get(person.mailingId());
         Colleague starter = team.find(mailing.startedBy())
                 .filter(Colleague::active)
                 .orElseThrow(() -> new HeldBack(person, "Whoever started this mailing has left the team.", null));
         mustStillGetIt(mailing, person);
-        Wordings said = json.readValue(row.words(), Wordings.class);
+        Wordings said = service.started(mailing.id());
         if (!words.digest(said, mailing.plan().what()).equals(mailing.started())) {
             throw new HeldBack(
                     person, "Its style, or a passage in it, has changed since the mailing was started.", null);
@@ -272,11 +274,7 @@ class MailingSender {
         }
         Audience audience = audiences.still(mailing.plan(), person.chosenId());
         if (audience.in().isEmpty()) {
-            String why = audience.out().stream()
-                    .flatMap(out -> out.reasons().stream())
-                    .map(Reason::sentence)
-                    .collect(Collectors.joining(" "));
-            throw new HeldBack(person, why, null);
+            throw new HeldBack(person, MailingPeople.why(audience.out().getFirst()), null);
         }
         boolean other = !audience.in().getFirst().person().orElseThrow().equals(person.personId());
         if (other) {

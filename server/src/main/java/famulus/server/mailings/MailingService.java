@@ -2,13 +2,13 @@ package famulus.server.mailings;
 
 import famulus.core.record.PlainLine;
 import famulus.core.record.SearchText;
-import famulus.server.library.TemplateKind;
-import famulus.server.library.TemplateService;
-import famulus.server.library.VariantService;
 import famulus.server.lists.ChosenRecords;
 import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.Narrowed;
 import famulus.server.mailings.MailingMapper.MailingRow;
+import famulus.server.mailings.MailingMapper.PageRow;
 import famulus.server.mailings.MailingPlan.Who;
+import famulus.server.mailings.MailingWords.Wordings;
 import famulus.server.messages.AudienceService;
 import famulus.server.messages.KeptDraftService;
 import famulus.server.outbox.OutboxService;
@@ -22,7 +22,6 @@ import famulus.server.team.Role;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -43,8 +42,7 @@ public class MailingService {
     private final KeptDraftService drafts;
     private final ChosenRecords chosen;
     private final OutboxService outbox;
-    private final VariantService variants;
-    private final TemplateService templates;
+    private final MailingOwnWords words;
     private final RecordService records;
     private final MailingEvents events;
     private final JsonMapper json;
@@ -57,8 +55,7 @@ public class MailingService {
             KeptDraftService drafts,
             ChosenRecords chosen,
             OutboxService outbox,
-            VariantService variants,
-            TemplateService templates,
+            MailingOwnWords words,
             RecordService records,
             MailingEvents events,
             JsonMapper json,
@@ -69,8 +66,7 @@ public class MailingService {
         this.drafts = drafts;
         this.chosen = chosen;
         this.outbox = outbox;
-        this.variants = variants;
-        this.templates = templates;
+        this.words = words;
         this.records = records;
         this.events = events;
         this.json = json;
@@ -151,37 +147,19 @@ public class MailingService {
 
     /** Those who were chosen in a list: the list and the condition themselves where these say it, else each by name. */
     private Who who(Choice choice, Colleague by) {
-        Who nobody = MailingPlan.empty(choice.kind()).who();
+        Narrowed narrowed = choice.narrowed();
+        boolean list = narrowed.list() != null;
+        boolean where = !narrowed.where().isBlank();
+        // A mailing takes lists and conditions together; in a list a condition narrows it.
         boolean said = choice.all()
                 && choice.ids().isEmpty()
-                && choice.narrowed().search().isBlank()
-                && choice.narrowed().minus() == null
-                && choice.narrowed().deals() == null
-                && (choice.narrowed().list() == null
-                        || choice.narrowed().where().isBlank())
-                && !(choice.narrowed().list() == null
-                        && choice.narrowed().where().isBlank());
+                && list != where
+                && narrowed.search().isBlank()
+                && narrowed.minus() == null
+                && narrowed.deals() == null;
         return said
-                ? new Who(
-                        choice.kind(),
-                        choice.narrowed().list() == null
-                                ? null
-                                : List.of(choice.narrowed().list()),
-                        choice.narrowed().where(),
-                        null,
-                        null,
-                        "",
-                        nobody.restDays(),
-                        null)
-                : new Who(
-                        choice.kind(),
-                        null,
-                        "",
-                        chosen.ids(choice, MailingPeople.MOST_LOOKED_AT, by),
-                        null,
-                        "",
-                        nobody.restDays(),
-                        null);
+                ? Who.of(choice.kind(), narrowed.list(), narrowed.where())
+                : Who.named(choice.kind(), chosen.ids(choice, MailingPeople.MOST_LOOKED_AT, by));
     }
 
     /** Makes a mailing like another one, to nobody in particular that was named for that alone. */
@@ -189,58 +167,37 @@ public class MailingService {
     public UUID copy(UUID id, Colleague by) {
         Mailing original = get(id);
         String name = original.name() + " (copy)";
-        MailingPlan plan = original.plan();
-        MailingPlan.What what = plan.what();
-        MailingPlan own = plan.saying(new MailingPlan.What(
-                what.original() == null ? what.template() : what.original(),
-                null,
-                what.from(),
-                what.sender() == null || what.sender().equals(original.madeBy()) ? null : what.sender(),
-                what.replyTo(),
-                what.ownerCopy(),
-                what.files(),
-                what.topic(),
-                what.tags(),
-                what.answers()));
         return insert(
                 name.substring(0, Math.min(name.length(), LONGEST_NAME)),
-                new MailingPlan(
-                        own.who(),
-                        own.what(),
-                        new MailingPlan.When(
-                                null, plan.when().overMinutes(), plan.when().theirHours()),
-                        own.goal()),
+                original.plan().copied(original.madeBy()),
                 by);
     }
 
     private UUID insert(String name, MailingPlan plan, Colleague by) {
         UUID id = ids.next();
-        mapper.insert(
-                id,
-                named(name),
-                json.writeValueAsString(plan),
-                plan.what().topic(),
-                plan.what().template(),
-                plan.what().sender(),
-                by.id(),
-                clock.instant());
-        tag(id, plan);
+        keep(id, named(name), plan, by);
         events.changed(id);
         return id;
     }
 
-    /** Puts a mailing in place under its own identifier; for the demo's data. */
+    /** Puts a mailing in place under its own identifier. */
     public void keep(UUID id, String name, MailingPlan plan, Colleague by) {
-        mapper.insert(
+        mapper.insert(page(id, 0, name, plan.mustBeSound(), by));
+        tag(id, plan);
+    }
+
+    private PageRow page(UUID id, int version, String name, MailingPlan plan, Colleague by) {
+        MailingPlan.What what = plan.what();
+        return new PageRow(
                 id,
+                version,
                 name,
-                json.writeValueAsString(plan.mustBeSound()),
-                plan.what().topic(),
-                plan.what().template(),
-                plan.what().sender(),
+                json.writeValueAsString(plan),
+                what.topic(),
+                what.template(),
+                what.sender(),
                 by.id(),
                 clock.instant());
-        tag(id, plan);
     }
 
     /**
@@ -287,31 +244,18 @@ public class MailingService {
      */
     @Transactional
     public int change(UUID id, int version, String name, MailingPlan plan, Colleague by) {
-        Mailing before = mustBeChangeable(hold(id), by);
-        if (!before.open()) {
-            throw Refusal.because("under-way", "This mailing is under way. Pause it to change it.");
-        }
+        Mailing before = mustBeOpen(hold(id), by);
         if (plan == null) {
             throw Refusal.because("unreadable", "This mailing can't be read.");
         }
         MailingPlan sound = plan.mustBeSound();
-        settleWords(before.plan().what(), sound.what(), by);
         AudienceService.mustBeWrittenTo(sound.who().kind());
         if (before.state() != MailingState.WRITING
                 && sound.who().kind() != before.plan().who().kind()) {
             throw Refusal.field("kind", "Some of it has left. What it is about stays.");
         }
-        int kept = mapper.change(
-                id,
-                version,
-                named(name),
-                json.writeValueAsString(sound),
-                sound.what().topic(),
-                sound.what().template(),
-                sound.what().sender(),
-                by.id(),
-                clock.instant());
-        if (kept == 0) {
+        words.settle(before.plan().what(), sound.what(), by);
+        if (mapper.change(page(id, version, named(name), sound, by)) == 0) {
             throw Refusal.changedMeanwhile("Somebody else has changed this mailing in the meantime.");
         }
         tag(id, sound);
@@ -319,19 +263,13 @@ public class MailingService {
         return version + 1;
     }
 
-    /** Its own words are made and put away here alone, and go once it says something else. */
-    private void settleWords(MailingPlan.What before, MailingPlan.What now, Colleague by) {
-        boolean same = Objects.equals(before.template(), now.template());
-        boolean ofAnother = now.original() != null && !(same && now.original().equals(before.original()))
-                || !same
-                        && now.template() != null
-                        && templates.get(now.template(), by).kind() != TemplateKind.TEMPLATE;
-        if (ofAnother) {
-            throw Refusal.field("template", "These are the words of another mailing. Choose a template.");
+    /** Lets only those through who may change it, while it can be changed. */
+    Mailing mustBeOpen(Mailing mailing, Colleague who) {
+        mustBeChangeable(mailing, who);
+        if (!mailing.open()) {
+            throw Refusal.because("under-way", "This mailing is under way. Pause it to change it.");
         }
-        if (before.original() != null && !same) {
-            variants.noLongerOfMailing(before.template());
-        }
+        return mailing;
     }
 
     /**
@@ -341,63 +279,51 @@ public class MailingService {
      */
     @Transactional
     public UUID ownWords(UUID id, Colleague by) {
-        Mailing mailing = mustBeChangeable(hold(id), by);
-        MailingPlan.What what = mailing.plan().what();
-        if (!mailing.open()) {
-            throw Refusal.because("under-way", "This mailing is under way. Pause it to change it.");
-        }
-        if (what.template() == null) {
-            throw Refusal.because("no-template", "Choose what the mailing says first.");
-        }
-        if (what.original() != null) {
-            return what.template();
-        }
-        UUID own = variants.forMailing(what.template(), by).id();
-        keepPlan(mailing, mailing.plan().saying(what.saying(own, what.template())), by);
-        return own;
+        Mailing mailing = mustBeOpen(hold(id), by);
+        MailingPlan.What own = words.begin(mailing.plan().what(), by);
+        say(mailing, own, by);
+        return own.template();
     }
 
     /** Has a mailing say what its template says again. */
     @Transactional
     public void asTheTemplateSays(UUID id, Colleague by) {
-        Mailing mailing = mustBeChangeable(hold(id), by);
-        MailingPlan.What what = mailing.plan().what();
-        if (mailing.open() && what.original() != null) {
-            keepPlan(mailing, mailing.plan().saying(what.saying(what.original(), null)), by);
-            variants.noLongerOfMailing(what.template());
+        Mailing mailing = mustBeOpen(hold(id), by);
+        say(mailing, words.end(mailing.plan().what()), by);
+    }
+
+    private void say(Mailing mailing, MailingPlan.What what, Colleague by) {
+        if (!what.equals(mailing.plan().what())) {
+            mapper.change(page(
+                    mailing.id(),
+                    mailing.version(),
+                    mailing.name(),
+                    mailing.plan().saying(what),
+                    by));
+            events.changed(mailing.id());
         }
     }
 
-    private void keepPlan(Mailing mailing, MailingPlan plan, Colleague by) {
-        mapper.change(
-                mailing.id(),
-                mailing.version(),
-                mailing.name(),
-                json.writeValueAsString(plan),
-                plan.what().topic(),
-                plan.what().template(),
-                plan.what().sender(),
-                by.id(),
-                clock.instant());
-        events.changed(mailing.id());
+    /** What a mailing says since it was started. */
+    Wordings started(UUID id) {
+        return json.readValue(mapper.words(id).orElseThrow(MailingService::missing), Wordings.class);
     }
 
     /** Throws a mailing away of which nothing was sent. */
     @Transactional
     public void delete(UUID id, Colleague by) {
+        List<MailingPerson> all = people.holdAll(id);
         Mailing mailing = mustBeChangeable(hold(id), by);
         if (mailing.state() != MailingState.WRITING) {
             throw Refusal.because("started", "Some of this mailing may have left. It stays in the list.");
         }
-        for (MailingPerson person : people.all(id)) {
+        for (MailingPerson person : all) {
             if (person.draftId() != null) {
                 drafts.removeOfMailing(person.draftId(), id);
             }
         }
         mapper.delete(id);
-        if (mailing.plan().what().original() != null) {
-            variants.noLongerOfMailing(mailing.plan().what().template());
-        }
+        words.end(mailing.plan().what());
         events.changed(id);
     }
 }

@@ -1,8 +1,6 @@
 package famulus.server.messages;
 
 import famulus.core.audience.Audience;
-import famulus.core.audience.Candidate;
-import famulus.core.audience.Reason;
 import famulus.server.messages.AudienceService.Meant;
 import famulus.server.platform.ProgressLines;
 import famulus.server.team.Colleague;
@@ -33,33 +31,6 @@ class ManyController {
     }
 
     /**
-     * Somebody who was chosen.
-     *
-     * @param key by which they are put back
-     * @param person null for a deal without a main contact
-     * @param deal null where the message is about none
-     * @param address empty for none
-     */
-    record ShownCandidate(
-            UUID key,
-            @Schema(nullable = true) UUID person,
-            @Schema(nullable = true) UUID deal,
-            String name,
-            String address) {
-        static ShownCandidate of(Candidate one) {
-            return new ShownCandidate(
-                    one.key(),
-                    one.person().orElse(null),
-                    one.about().orElse(null),
-                    one.name(),
-                    one.address().orElse(""));
-        }
-    }
-
-    /** Somebody who gets no message, and why. */
-    record ShownLeftOut(ShownCandidate who, List<String> reasons, boolean mayBePutBack) {}
-
-    /**
      * Who gets a message.
      *
      * @param most so many drafts are begun at once at most
@@ -72,12 +43,7 @@ class ManyController {
         Audience audience = audiences.audience(meant, asking);
         return new ShownAudience(
                 audience.in().stream().map(ShownCandidate::of).toList(),
-                audience.out().stream()
-                        .map(one -> new ShownLeftOut(
-                                ShownCandidate.of(one.candidate()),
-                                one.reasons().stream().map(Reason::sentence).toList(),
-                                one.mayBePutBack()))
-                        .toList(),
+                audience.out().stream().map(ShownLeftOut::of).toList(),
                 DraftsForMany.MOST,
                 drafts.choosable(meant.choice().kind()));
     }

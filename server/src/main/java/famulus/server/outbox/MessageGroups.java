@@ -16,6 +16,9 @@ public interface MessageGroups {
     /** The mail server took nothing when a message of a mailing was handed to it; called in the same transaction. */
     void away(UUID message, String words);
 
-    /** When a message is looked at again whose mailing rests or was stopped; empty where it may leave now. */
+    /** When a message is looked at again whose mailing rests or was paused; empty where it may leave now. */
     Optional<Instant> rests(UUID message);
+
+    /** Why a message that has not left is not to be tried again, as its mailing was stopped; asked in the same transaction. */
+    Optional<String> over(UUID message);
 }

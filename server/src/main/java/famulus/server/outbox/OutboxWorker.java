@@ -397,6 +397,13 @@ class OutboxWorker {
         } else {
             groups.became(tried.id(), state, answer.words());
         }
+        Optional<String> over = state == MessageState.WAITING ? groups.over(tried.id()) : Optional.empty();
+        if (over.isPresent()) {
+            mapper.cancel(tried.id(), MessageState.WAITING);
+            ends.takenBack(tried.id());
+            groups.became(tried.id(), MessageState.CANCELLED, over.get());
+            return Optional.empty();
+        }
         return next;
     }
 

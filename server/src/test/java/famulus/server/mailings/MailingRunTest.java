@@ -90,10 +90,7 @@ class MailingRunTest extends MailingTest {
 
     @Test
     void whoeverLeavesMailingsMeanwhileGetsNothing() throws Exception {
-        UUID id = mailing(ines, tobias, priya);
-        change(id, plan -> plan.withObject("when").put("overMinutes", 120));
-        send(id, 3);
-        arrive(1);
+        UUID id = underWay(120, ines, tobias, priya);
         choices.keepNothing(tobias);
         clock.forward(Duration.ofMinutes(1));
         JsonNode noted = done("POST", "/api/records/contact/" + priya + "/history", reply(), signe);
@@ -182,10 +179,7 @@ class MailingRunTest extends MailingTest {
 
     @Test
     void pausedItWaitsAndGoesOnWithOtherWords() throws Exception {
-        UUID id = mailing(ines, tobias, priya);
-        change(id, plan -> plan.withObject("when").put("overMinutes", 120));
-        send(id, 3);
-        arrive(1);
+        UUID id = underWay(120, ines, tobias, priya);
         assertThat(change(id, plan -> plan.withObject("when").put("overMinutes", 0))
                         .get("code")
                         .asString())
@@ -209,10 +203,7 @@ class MailingRunTest extends MailingTest {
 
     @Test
     void stoppedItGoesToNobodyElse() throws Exception {
-        UUID id = mailing(ines, tobias, priya);
-        change(id, plan -> plan.withObject("when").put("overMinutes", 120));
-        send(id, 3);
-        arrive(1);
+        UUID id = underWay(120, ines, tobias, priya);
         done("POST", "/api/mailings/" + id + "/stop", null, signe);
         clock.forward(Duration.ofHours(3));
         assertThat(sender.sendNext()).isFalse();
@@ -287,10 +278,7 @@ class MailingRunTest extends MailingTest {
 
     @Test
     void itGoesOnWithoutItsTemplateAndStopsForWhoeverHasLeft() throws Exception {
-        UUID id = mailing(ines, tobias, priya);
-        change(id, plan -> plan.withObject("when").put("overMinutes", 120));
-        send(id, 3);
-        arrive(1);
+        UUID id = underWay(120, ines, tobias, priya);
         done("DELETE", "/api/templates/" + template, null, signe);
         clock.forward(Duration.ofMinutes(41));
         sender.look();
@@ -308,10 +296,7 @@ class MailingRunTest extends MailingTest {
 
     @Test
     void whatAProcessHadInHandWhenItEndedIsTakenUpByTheNextOne() throws Exception {
-        UUID id = mailing(ines, tobias);
-        change(id, plan -> plan.withObject("when").put("overMinutes", 60));
-        send(id, 2);
-        arrive(1);
+        UUID id = underWay(60, ines, tobias);
         // As it is when a process ends after a message was made, and before it was in the mail server’s hands.
         post.answer(Step.MAIL, "421 closing down");
         clock.forward(Duration.ofHours(1));
@@ -369,10 +354,7 @@ class MailingRunTest extends MailingTest {
 
     @Test
     void whoeverIsRemovedWhileItRunsIsSaidToBe() throws Exception {
-        UUID id = mailing(ines, tobias);
-        change(id, plan -> plan.withObject("when").put("overMinutes", 60));
-        send(id, 2);
-        arrive(1);
+        UUID id = underWay(60, ines, tobias);
         sql.update("delete from email_address where person_id = ?", tobias);
         sql.update("delete from contact where id = ?", tobias);
         clock.forward(Duration.ofHours(1));
@@ -404,10 +386,7 @@ class MailingRunTest extends MailingTest {
 
     @Test
     void whatWouldLookOtherThanItWasTestedIsHeld() throws Exception {
-        UUID id = mailing(ines, tobias);
-        change(id, plan -> plan.withObject("when").put("overMinutes", 60));
-        send(id, 2);
-        arrive(1);
+        UUID id = underWay(60, ines, tobias);
         // As it is once a style or a passage says something else than when it was started.
         sql.update("update mailing set started = ? where id = ?", "0".repeat(64), id);
         clock.forward(Duration.ofHours(1));
@@ -417,5 +396,112 @@ class MailingRunTest extends MailingTest {
                 .contains(
                         "Tobias Larkin: HELD, Its style, or a passage in it, has changed since the mailing was started.");
         assertThat(arrived()).containsExactly(INES);
+    }
+
+    @Test
+    void countsAreRightHoweverManyHoldBackAndLetGoMeanwhile() throws Exception {
+        List<UUID> many = new ArrayList<>();
+        for (int i = 0; i < 30; i++) {
+            many.add(contact("Reader", "No" + i, "reader" + i + "@larkfield.example"));
+        }
+        UUID id = mailing(many.toArray(UUID[]::new));
+        send(id, 30);
+        try (ExecutorService hands = Executors.newFixedThreadPool(6)) {
+            for (int i = 0; i < 60; i++) {
+                UUID one = many.get(29 - i % 30);
+                boolean held = i < 30;
+                hands.submit(() -> forOne("PUT", id, one, "/held", Map.of("held", held, "why", "")));
+                hands.submit(sender::sendNext);
+            }
+        }
+        for (UUID one : many) {
+            forOne("PUT", id, one, "/held", Map.of("held", false, "why", ""));
+        }
+        sender.look();
+        reaches(id, "DONE");
+        assertThat(arrived()).hasSize(30).doesNotHaveDuplicates();
+        JsonNode counts = page(id).get("counts");
+        assertThat(counts.get("sent").asInt()).isEqualTo(30);
+        for (String none : List.of("planned", "leaving", "waiting", "held", "notSure")) {
+            assertThat(counts.get(none).asInt()).as(none).isZero();
+        }
+    }
+
+    @Test
+    void whatCanNotBeKeptOfOneKeepsNobodyElse() throws Exception {
+        UUID id = underWay(60, ines, tobias, priya);
+        sql.execute(
+                "alter table outgoing_message add constraint nobody_at_ivory check (to_address not like '%@ivory.example')");
+        try {
+            clock.forward(Duration.ofHours(1));
+            sender.look();
+            reaches(id, "DONE");
+        } finally {
+            sql.execute("alter table outgoing_message drop constraint nobody_at_ivory");
+        }
+        assertThat(arrived()).containsExactly(INES, TOBIAS);
+        assertThat(people(id)).anyMatch(one -> one.startsWith("Priya Ivory: HELD, Something went wrong on our side."));
+    }
+
+    @Test
+    void stoppedWhileTheMailServerPutsOneOffThatOneIsNotTriedAgain() throws Exception {
+        UUID id = mailing(ines, tobias);
+        change(id, plan -> plan.withObject("when").put("overMinutes", 60));
+        test(id);
+        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+        post.refuse("ines@larkfield.example", "450 not just now");
+        post.takeTime(Step.RECIPIENT);
+        start(id, 2);
+        post.awaitSlowStep();
+        done("POST", "/api/mailings/" + id + "/stop", null, signe);
+        post.goOn();
+        await().atMost(Duration.ofSeconds(20))
+                .until(() -> page(id).at("/counts/leftOut").asInt() == 2);
+        assertThat(people(id))
+                .containsExactly(
+                        "Ines Okafor: LEFT_OUT, Signe has stopped it.",
+                        "Tobias Larkin: LEFT_OUT, Signe has stopped it.");
+        assertThat(sql.queryForObject("select state from outgoing_message where mailing_id = ?", String.class, id))
+                .isEqualTo("CANCELLED");
+    }
+
+    @Test
+    void whatAProcessHadInHandOfAStoppedMailingStays() throws Exception {
+        UUID id = underWay(60, ines, tobias);
+        done("POST", "/api/mailings/" + id + "/stop", null, signe);
+        sql.update("update mailing_person set state = 'LEAVING' where person_id = ?", tobias);
+        sender.takeUp();
+        assertThat(people(id)).contains("Tobias Larkin: LEFT_OUT, Signe has stopped it.");
+        assertThat(page(id).at("/counts/leftOut").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void thoseWhoAreHeldAtItsEndCanBeLeftOut() throws Exception {
+        UUID id = underWay(60, ines, tobias);
+        choices.keepNothing(tobias);
+        clock.forward(Duration.ofHours(1));
+        sender.look();
+        reaches(id, "DONE");
+        assertThat(done("GET", "/api/mailings/under-way", null, signe)).hasSize(1);
+        done("POST", "/api/mailings/" + id + "/stop", null, signe);
+        assertThat(people(id)).contains("Tobias Larkin: LEFT_OUT, Signe has stopped it.");
+        assertThat(done("GET", "/api/mailings/under-way", null, signe)).isEmpty();
+        assertThat(page(id).get("state").asString()).isEqualTo("DONE");
+        assertThat(done("POST", "/api/mailings/" + id + "/stop", null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("not-under-way");
+    }
+
+    @Test
+    void whatKeepsItIsSaidInTheWordsOfThat() throws Exception {
+        UUID id = mailing(ines);
+        Map<String, String> past = Map.of("date", "2020-01-07", "time", "09:00", "zone", "Europe/London");
+        change(id, plan -> plan.withObject("when").putPOJO("hour", past));
+        sql.update("update house set town = ''");
+        assertThat(start(id, 1).get("detail").asString())
+                .startsWith("Our company has no postal address. Mailings have to");
+        sql.update("update house set town = 'Hollinbrook'");
+        assertThat(start(id, 1).get("detail").asString()).startsWith("It can’t leave at this hour. ");
     }
 }

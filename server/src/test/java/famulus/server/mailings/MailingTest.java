@@ -7,6 +7,7 @@ import famulus.server.ServerTest;
 import famulus.server.outbox.FakeMailServer;
 import famulus.server.outbox.SendingTest;
 import famulus.server.team.Colleague;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -101,7 +102,7 @@ abstract class MailingTest extends ServerTest {
         String lines = mvc.perform(request("POST", "/api/mailings/" + id + "/previews", null, signe))
                 .andReturn()
                 .getResponse()
-                .getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+                .getContentAsString(StandardCharsets.UTF_8);
         return lines.lines().map(json::readTree).toList();
     }
 
@@ -130,6 +131,15 @@ abstract class MailingTest extends ServerTest {
         assertThat(test(id).get("sent").asInt()).isEqualTo(1);
         JsonNode started = start(id, people);
         assertThat(started.has("code")).as("%s", started).isFalse();
+    }
+
+    /** A mailing of Signe’s that was started and is spread over some minutes; the first message has arrived. */
+    protected UUID underWay(int overMinutes, UUID... contacts) throws Exception {
+        UUID id = mailing(contacts);
+        change(id, plan -> plan.withObject("when").put("overMinutes", overMinutes));
+        send(id, contacts.length);
+        arrive(1);
+        return id;
     }
 
     /** Waits until so many have arrived. */
