@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { searchParams } from 'sv-router';
   import { tick, untrack } from 'svelte';
   import { ask, sentence, type Schemas } from '../api/client';
   import { onChange } from '../app/changes';
@@ -194,6 +195,8 @@
         {desk.draft.purpose ? `${desk.draft.purpose} · ` : ''}{kind === 'TEMPLATE'
           ? modeLabels[desk.draft.mode ?? 'PLAIN']
           : `a ${word}`}, for {aboutLabels[desk.draft.about]} · {stages[desk.stage]}
+        {#if kind === 'MAILING' && searchParams.get('mailing')}·
+          <a href="/mailings/{searchParams.get('mailing')}">back to the mailing</a>{/if}
         {#if inTemplates}· {count(using)
             ? `marking it ready changes ${named(using)}`
             : 'used nowhere yet'}{/if}

@@ -15,8 +15,8 @@
   );
 
   const inputs = [
-    ['replies', 'Replies hoped for', 70, ' replies, each worth about'],
-    ['worth', 'Worth of a reply', 90, ', planned cost'],
+    ['replies', 'Replies hoped for', 70, ' replies, each worth about '],
+    ['worth', 'Worth of a reply', 90, ', planned cost '],
     ['cost', 'Planned cost', 90, ''],
   ] as const;
 

@@ -17,6 +17,7 @@
   let more = $state(false);
   let failed = $state('');
   let topics = $state.raw<Schemas['Topic'][]>([]);
+  let colleagues = $state.raw<Schemas['Colleague'][]>([]);
   let asked = 0;
 
   const word = (name: string) => String(searchParams.get(name) ?? '');
@@ -24,6 +25,7 @@
     search: word('search'),
     state: word('state') as Line['state'] | '',
     topic: word('topic'),
+    sender: word('sender'),
     tag: word('tag'),
     days: Number(word('days') || 0),
     figure: word('figure'),
@@ -39,8 +41,10 @@
   async function read(after: string | null = null) {
     const mine = ++asked;
     try {
-      const { state, ...rest } = narrowed;
-      const window = await ask('get', '/api/mailings', { query: { ...rest, state: state || null, after } });
+      const { state, sender, ...rest } = narrowed;
+      const window = await ask('get', '/api/mailings', {
+        query: { ...rest, state: state || null, sender: sender || null, after },
+      });
       if (mine !== asked) return;
       lines = after ? [...(lines ?? []), ...window.lines] : window.lines;
       more = window.more;
@@ -56,8 +60,11 @@
   });
   const changed = gathered(() => read());
   $effect(() => onChange((change) => (change.what === 'mailing' || change.what === 'hello') && changed()));
-  ask('get', '/api/topics')
-    .then((all) => (topics = all))
+  Promise.all([ask('get', '/api/topics'), ask('get', '/api/team')])
+    .then(([all, team]) => {
+      topics = all;
+      colleagues = team;
+    })
     .catch(() => undefined);
 
   async function begin() {
@@ -113,6 +120,16 @@
     >
       <option value="">anything</option>
       {#each topics as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+    </SmallSelect>
+    from
+    <SmallSelect
+      word
+      aria-label="Who they are from"
+      value={narrowed.sender}
+      onchange={(event) => narrow('sender', event.currentTarget.value)}
+    >
+      <option value="">anybody</option>
+      {#each colleagues as one (one.id)}<option value={one.id}>{one.firstName} {one.lastName}</option>{/each}
     </SmallSelect>,
     <SmallSelect
       word

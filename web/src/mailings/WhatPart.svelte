@@ -41,11 +41,14 @@
     try {
       await sheet.keep();
       const { template } = await ask('post', '/api/mailings/{id}/own-words', { params: { id: sheet.id } });
-      go(`/templates/${template}`);
+      go(`/templates/${template}`, { search: `?mailing=${sheet.id}` });
     } catch (failure) {
       wrong = sentence(failure);
     }
   }
+
+  /** Its words of its own on the desk, from where one comes back here. */
+  const onDesk = (template: string) => `/templates/${template}?mailing=${sheet.id}`;
 
   const language = (code: string) => new Intl.DisplayNames('en', { type: 'language' }).of(code) ?? code;
   const from = $derived(what.from === 'OWNER' ? 'OWNER' : (what.sender ?? ''));
@@ -76,7 +79,7 @@
         >
         {#if what.original}
           <span class="word">in words of its own</span>
-          <a href="/templates/{wordings[0].template}">change them on the desk</a>
+          <a href={onDesk(wordings[0].template)}>change them on the desk</a>
           <InlineButton
             onclick={() =>
               void sheet.act(() =>

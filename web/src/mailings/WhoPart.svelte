@@ -185,14 +185,14 @@
         can get it{sheet.ready.out.length
           ? `; ${sheet.ready.out.length} ${sheet.ready.out.length === 1 ? 'is' : 'are'} left out.`
           : '.'}
-        {#if sheet.ready.out.length}
+        {#if sheet.ready.out.length || who.putBack.length}
           <InlineButton aria-expanded={out} onclick={() => (out = !out)}
             >{out ? 'hide them' : 'see who, and why'}</InlineButton
           >
         {/if}
       {/if}
     </p>
-    {#if out && sheet.ready.out.length}
+    {#if out}
       <LeftOutList
         out={sheet.ready.out}
         open={sheet.open}

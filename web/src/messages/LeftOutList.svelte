@@ -116,7 +116,7 @@
     align-items: baseline;
     justify-content: space-between;
     min-height: 27px;
-    padding: 3px 0;
+    padding: 3px 3px 3px 0;
     border-bottom: 1px solid var(--rule-soft);
   }
 

@@ -79,6 +79,13 @@ class MailingTest extends BrowserTest {
         assertThat(foot(page)).containsText("3 people");
         assertThat(foot(page)).containsText("3 will go");
 
+        // Words of its own are changed on the desk, from where one comes back.
+        button(page, "change words for this mailing").click();
+        link(page, "back to the mailing").click();
+        assertThat(page.getByText("in words of its own")).isVisible();
+        button(page, "as the template says").click();
+        assertThat(link(page, "open it on the desk")).isVisible();
+
         // Each whole, one after the other.
         button(page, "step through all 3").click();
         assertThat(page.getByText("1 of 3")).isVisible();
@@ -114,6 +121,11 @@ class MailingTest extends BrowserTest {
         link(page, "Mailings").click();
         Locator line = page.locator("tbody tr").filter(new Locator.FilterOptions().setHasText("Spring, three of them"));
         assertThat(line).containsText("sent, 1 held");
+        Locator from = page.getByLabel("Who they are from");
+        from.selectOption(new SelectOption().setLabel("Oriel Tamsin"));
+        assertThat(line).hasCount(0);
+        from.selectOption("");
+        assertThat(line).hasCount(1);
         page.getByLabel("Which mailings").selectOption(new SelectOption().setLabel("those not sent"));
         assertThat(line).hasCount(0);
 

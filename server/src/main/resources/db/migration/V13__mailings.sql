@@ -89,7 +89,7 @@ create table mailing_person (
   unsubscribed boolean default false not null,
   primary key (mailing_id, chosen_id)
 );
-create index mailing_person_due on mailing_person (state, due_at);
+create index mailing_person_due on mailing_person (state, due_at, chosen_id);
 create index mailing_person_message on mailing_person (message_id);
 create index mailing_person_person on mailing_person (person_id, left_at desc);
 create index mailing_person_left on mailing_person (left_at);

@@ -1,11 +1,12 @@
 package famulus.core.proof;
 
+import famulus.core.prose.FoundWords;
+import famulus.core.prose.Prose.Stretch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Tells whether an address can lead anywhere in a mail program. */
@@ -68,9 +69,8 @@ final class Destinations {
     /** The addresses in a text that lead nowhere, in order. */
     static List<Nowhere> inText(String text) {
         List<Nowhere> nowhere = new ArrayList<>();
-        Matcher addresses = IN_TEXT.matcher(text);
-        while (addresses.find()) {
-            String found = addresses.group();
+        for (Stretch place : FoundWords.in(text).all(IN_TEXT)) {
+            String found = place.of(text);
             int end = found.length();
             while (end > 0
                     && CLOSING.indexOf(found.charAt(end - 1)) >= 0
@@ -81,7 +81,7 @@ final class Destinations {
             boolean whole =
                     address.regionMatches(true, 0, "http", 0, 4) || address.regionMatches(true, 0, "mailto:", 0, 7);
             String judged = whole ? address : address.indexOf('@') > 0 ? "mailto:" + address : "https://" + address;
-            int from = addresses.start();
+            int from = place.start();
             int to = from + end;
             wrong(judged).ifPresent(why -> nowhere.add(new Nowhere(from, to, address, why)));
         }

@@ -5,16 +5,18 @@ import famulus.core.message.MessageSource;
 import famulus.core.message.OwnText;
 import famulus.core.syntax.Span;
 import java.util.List;
-import java.util.Optional;
 
 /** {@code drift}: a message that has changed since its plain text was written by hand. */
 final class DriftCheck implements Check {
     @Override
     public List<Note> read(ProofSubject subject) {
         MessageSource source = subject.source();
-        Optional<String> now = source.layout().map(layout -> OwnText.saying(layout.design()));
+        // What it says now is made out only where somebody keeps a text by hand.
         boolean drifted = source.own()
-                .filter(own -> now.isPresent() && !own.of().equals(now.get()))
+                .filter(own -> source.layout()
+                        .map(layout -> OwnText.saying(layout.design()))
+                        .filter(now -> !own.of().equals(now))
+                        .isPresent())
                 .isPresent();
         if (!drifted) {
             return List.of();

@@ -1,11 +1,12 @@
 package famulus.core.proof;
 
+import famulus.core.prose.FoundWords;
+import famulus.core.prose.Prose.Stretch;
 import famulus.core.syntax.OtherCodes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.ResourceBundle;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -42,12 +43,11 @@ final class Fillers {
     /** All filler in a text, words first. */
     static List<Filler> in(String text) {
         List<Filler> found = new ArrayList<>();
-        Matcher matcher = WORDS.matcher(text);
-        while (matcher.find()) {
+        for (Stretch words : FoundWords.in(text).all(WORDS)) {
             found.add(new Filler(
-                    matcher.start(),
-                    matcher.end(),
-                    matcher.group(),
+                    words.start(),
+                    words.end(),
+                    words.of(text),
                     "is placeholder text",
                     "Write the real text, or remove it."));
         }

@@ -8,6 +8,7 @@ import famulus.core.message.MessageSource.Layout;
 import famulus.core.message.body.BodyText.Slot;
 import famulus.core.message.body.SlotPieces;
 import famulus.core.message.render.MergedHtml;
+import famulus.core.prose.FoundWords;
 import famulus.core.prose.Prose;
 import famulus.core.prose.Prose.Stretch;
 import famulus.core.prose.WrittenDate;
@@ -19,7 +20,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -37,6 +37,7 @@ final class ProseText {
     private final WrittenLanguage language;
     private final Places places;
     private final Kind kind;
+    private final FoundWords found;
     private List<WrittenDate> dates;
 
     /** Where the words of a text were written. */
@@ -52,6 +53,7 @@ final class ProseText {
         this.part = part;
         this.block = block;
         this.prose = Prose.of(text);
+        this.found = FoundWords.in(prose.text());
         this.language = language;
         this.places = places;
         this.kind = kind;
@@ -243,17 +245,12 @@ final class ProseText {
 
     /** Where a pattern holds. */
     List<Stretch> all(Pattern pattern) {
-        List<Stretch> found = new ArrayList<>();
-        Matcher matcher = pattern.matcher(prose.text());
-        while (matcher.find()) {
-            found.add(new Stretch(matcher.start(), matcher.end()));
-        }
-        return found;
+        return found.all(pattern);
     }
 
     /** Whether a sentence has words kept under a key. */
     boolean has(Stretch sentence, String key) {
-        return language.pattern(key).matcher(words(sentence)).find();
+        return FoundWords.has(words(sentence), language.pattern(key));
     }
 
     /** Where a stretch was written. */

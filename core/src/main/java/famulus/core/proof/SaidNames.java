@@ -1,5 +1,6 @@
 package famulus.core.proof;
 
+import famulus.core.prose.FoundWords;
 import famulus.core.prose.Prose.Stretch;
 import famulus.core.prose.WrittenLanguage;
 import famulus.core.record.NameKey;
@@ -68,8 +69,9 @@ public final class SaidNames {
     private void greeted(ProseText text) {
         Pattern greeting = text.language().exact("greets");
         for (Stretch sentence : text.prose().sentences()) {
-            Matcher begins = greeting.matcher(text.words(sentence));
-            if (!begins.lookingAt()) {
+            String words = text.words(sentence);
+            Matcher begins = greeting.matcher(words);
+            if (!FoundWords.has(words, greeting) || !begins.lookingAt()) {
                 continue;
             }
             List<Stretch> names = new ArrayList<>();

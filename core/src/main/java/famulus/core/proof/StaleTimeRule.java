@@ -1,5 +1,6 @@
 package famulus.core.proof;
 
+import famulus.core.prose.FoundWords;
 import famulus.core.prose.Prose.Stretch;
 import famulus.core.prose.WrittenDate;
 import famulus.core.prose.WrittenDates;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * {@code stale-time}: a day, month or year that has passed where the sentence looks ahead; what is said of this week, today or
@@ -46,12 +48,14 @@ final class StaleTimeRule implements ProseRule {
     private static final class Sentence {
         private final ProseText text;
         private final Stretch stretch;
+        private final String words;
         private final List<WrittenDate> dates;
         private final LocalDate day;
 
         Sentence(ProseText text, Stretch stretch, List<WrittenDate> dates, LocalDate day) {
             this.text = text;
             this.stretch = stretch;
+            this.words = text.words(stretch);
             this.dates = dates;
             this.day = day;
         }
@@ -121,7 +125,7 @@ final class StaleTimeRule implements ProseRule {
         }
 
         private void years(List<Note> notes) {
-            if (text.words(stretch).indexOf("20") < 0) {
+            if (words.indexOf("20") < 0) {
                 return;
             }
             Matcher year = matcher("year_said");
@@ -210,7 +214,10 @@ final class StaleTimeRule implements ProseRule {
         private Matcher matcher(String key) {
             // Months and years are told by their capitals and figures, all else by its words alone.
             boolean exact = key.endsWith("_said");
-            return (exact ? text.language().exact(key) : text.language().pattern(key)).matcher(text.words(stretch));
+            Pattern pattern =
+                    exact ? text.language().exact(key) : text.language().pattern(key);
+            // Most sentences have none of these, and are known to have none.
+            return pattern.matcher(FoundWords.has(words, pattern) ? words : "");
         }
 
         private Note passed(Stretch about) {

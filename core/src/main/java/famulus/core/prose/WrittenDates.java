@@ -107,9 +107,14 @@ public final class WrittenDates {
         List<WrittenDate> found = new ArrayList<>();
         BitSet taken = new BitSet(text.length());
         List<Stretch> lines = withFigures(text);
-        for (Pattern form : forms) {
+        FoundWords known = FoundWords.in(text);
+        for (Pattern form : lines.isEmpty() ? List.<Pattern>of() : forms) {
+            List<Stretch> places = known.all(form);
             Matcher date = form.matcher(text).useTransparentBounds(true).useAnchoringBounds(false);
             for (Stretch line : lines) {
+                if (places.stream().noneMatch(one -> line.has(one.start()))) {
+                    continue;
+                }
                 date.region(line.start(), line.end());
                 while (date.find()) {
                     int next = taken.nextSetBit(date.start());

@@ -7,7 +7,9 @@ import famulus.core.message.MessageSource;
 import famulus.core.proof.Correspondence;
 import famulus.server.desk.PreparedMessages.PreparedMessage;
 import famulus.server.desk.ProofService.Given;
+import famulus.server.desk.ProofService.Merge;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.desk.ProofService.ProofBeside;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.NeededData;
 import famulus.server.records.PeopleContext;
@@ -17,6 +19,7 @@ import famulus.server.team.Colleague;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -89,21 +92,83 @@ public class ManyProofs {
             ready.put(one, reading);
             paths.addAll(reading.paths());
         }
-        List<Person> found = people.people(
-                readers.stream().map(Reader::to).toList(),
-                sender,
-                catalogue,
-                message.about() == About.DEAL,
-                NeededData.of(paths).withAddresses());
-        int next = 0;
+        List<For> to = readers.stream().map(Reader::to).toList();
+        Map<For, Person> found = found(
+                to,
+                people.people(
+                        to,
+                        sender,
+                        catalogue,
+                        message.about() == About.DEAL,
+                        NeededData.of(paths).withAddresses()));
         for (Reader reader : readers) {
-            if (next < found.size() && found.get(next).id().equals(reader.to().id())) {
-                Person person = found.get(next++);
+            Person person = found.get(reader.to());
+            if (person != null) {
                 PreparedMessage reading = ready.get(message.of(person));
                 each.accept(new Read(
                         reader.to(), reading.after(reader.before(), reader.at()).of(person)));
             }
         }
+    }
+
+    /**
+     * Reads a message for each, in their order, and merges another for the same people; whoever is missing is left out.
+     *
+     * @param other what it is compared with; nothing is given for it but the moment
+     * @param given what is given for it, whoever gets it
+     * @param sender who it goes out as
+     */
+    public Map<For, ProofBeside> beside(
+            MessageSource source,
+            MessageSource other,
+            About about,
+            List<Reader> readers,
+            Colleague sender,
+            Given given) {
+        FieldCatalogue catalogue = catalogues.catalogue();
+        PreparedMessage reading = prepared.of(proofs.signed(source, sender), about, catalogue, given);
+        PreparedMessage beside = prepared.of(proofs.signed(other, sender), about, catalogue, given.moment());
+        Set<Path> paths = new HashSet<>(reading.paths());
+        paths.addAll(beside.paths());
+        List<For> to = readers.stream().map(Reader::to).toList();
+        Map<For, Person> found = found(
+                to,
+                people.people(
+                        to,
+                        sender,
+                        catalogue,
+                        about == About.DEAL,
+                        NeededData.of(paths).withAddresses()));
+        Map<For, ProofBeside> all = new HashMap<>();
+        for (Reader reader : readers) {
+            Person person = found.get(reader.to());
+            if (person != null) {
+                Merge said = beside.merge(person);
+                Proof proof = reading.after(reader.before(), reader.at()).of(person, beside.said(said.merged()));
+                all.put(reader.to(), new ProofBeside(proof, said));
+            }
+        }
+        return all;
+    }
+
+    /** The language each is written to in, by ISO 639; whoever is missing is left out. */
+    public Map<For, String> languages(List<For> to, Colleague sender) {
+        Map<For, String> languages = new HashMap<>();
+        found(to, people.people(to, sender, catalogues.catalogue(), true, NeededData.of(List.of())))
+                .forEach((one, person) -> languages.put(one, person.locale().getLanguage()));
+        return languages;
+    }
+
+    /** Who was found of those who were asked for: in their order, without those who are missing. */
+    private static Map<For, Person> found(List<For> to, List<Person> people) {
+        Map<For, Person> found = new LinkedHashMap<>();
+        int next = 0;
+        for (For one : to) {
+            if (next < people.size() && people.get(next).id().equals(one.id())) {
+                found.put(one, people.get(next++));
+            }
+        }
+        return found;
     }
 
     private static Set<Wording> wordings(Message message) {

@@ -35,6 +35,7 @@ import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -82,7 +83,10 @@ class PreparedMessages {
         private final FieldCatalogue catalogue;
         private final Given given;
         private final MessageProgram program;
-        private final CheckLevels levels = checks.levels();
+        private final CheckLevels levels;
+        /** Where our company is. */
+        private final ZoneId ours;
+
         private Map<MessagePart, List<Problem>> problems;
 
         private PreparedMessage(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
@@ -91,6 +95,8 @@ class PreparedMessages {
             this.catalogue = catalogue;
             this.given = given;
             this.program = source.parse();
+            this.levels = checks.levels();
+            this.ours = team.house().zone();
         }
 
         private PreparedMessage(PreparedMessage other, Given given) {
@@ -100,6 +106,8 @@ class PreparedMessages {
             this.given = given;
             this.program = other.program;
             this.problems = other.problems();
+            this.levels = other.levels;
+            this.ours = other.ours;
         }
 
         /** The same to somebody who had these messages before, leaving at a moment; nothing is parsed anew. */
@@ -197,6 +205,11 @@ class PreparedMessages {
                     ours ? facts.outOfDate(LocalDate.now(clock)) : Map.of());
         }
 
+        /** When a message reaches its reader; a test, or a template that is being written, reaches nobody. */
+        private Arrival arrival(Person person, Instant at) {
+            return new Arrival(at, new SendingHours(ours, person.zone(), person.workingDays()));
+        }
+
         private ProofSubject subject(Person person, Instant at, List<SaidValue> said) {
             MergedMessage merged = merged(person, at);
             return new ProofSubject(
@@ -218,14 +231,9 @@ class PreparedMessages {
                                     .toList(),
                             Optional.empty(),
                             given.before(),
-                            given.before().flatMap(any -> arrival(person, at)),
+                            given.before().map(any -> arrival(person, at)),
                             given.variants(),
                             Optional.empty()));
         }
-    }
-
-    /** When a message reaches its reader; a test, or a template that is being written, reaches nobody. */
-    private Optional<Arrival> arrival(Person person, Instant at) {
-        return Optional.of(new Arrival(at, new SendingHours(team.house().zone(), person.zone(), person.workingDays())));
     }
 }

@@ -76,6 +76,11 @@ public class ProofService {
             variants = List.copyOf(variants);
         }
 
+        /** Its moment, and nothing else. */
+        Given moment() {
+            return new Given(Map.of(), Map.of(), sending, at);
+        }
+
         /** What is given for a message of which nothing else is known. */
         public Given(Map<String, String> chosen, Map<String, String> answers, boolean sending, Optional<Instant> at) {
             this(chosen, answers, sending, at, Optional.empty(), Optional.empty(), List.of());
@@ -159,8 +164,7 @@ public class ProofService {
             MessageSource source, MessageSource other, About about, For to, Colleague sender, Given given) {
         FieldCatalogue catalogue = catalogues.catalogue();
         PreparedMessage reading = prepared.of(signed(source, sender), about, catalogue, given);
-        Given moment = new Given(Map.of(), Map.of(), given.sending(), given.at());
-        PreparedMessage beside = prepared.of(signed(other, sender), about, catalogue, moment);
+        PreparedMessage beside = prepared.of(signed(other, sender), about, catalogue, given.moment());
         Set<Path> paths = new HashSet<>(reading.paths());
         paths.addAll(beside.paths());
         Person person = people.person(

@@ -40,6 +40,9 @@ class TypedValues {
 
     /** Values for one message, by path; refused where one doesn’t fit its field. */
     Map<Path, Value> values(Map<String, String> chosen, About about, FieldCatalogue catalogue) {
+        if (chosen.isEmpty()) {
+            return Map.of();
+        }
         Map<Path, Value> values = new HashMap<>();
         Map<String, String> wrong = new HashMap<>();
         House house = team.house();

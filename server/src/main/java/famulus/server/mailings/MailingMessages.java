@@ -7,7 +7,9 @@ import famulus.server.mailings.MailingWords.Wordings;
 import famulus.server.messages.AudienceService;
 import famulus.server.messages.DraftsForMany;
 import famulus.server.messages.KeptDraftService;
+import famulus.server.messages.ManyMessages;
 import famulus.server.messages.MessageDraftService;
+import famulus.server.messages.MessageDraftService.MessageBeside;
 import famulus.server.messages.MessageToSend;
 import famulus.server.messages.SendingWishes;
 import famulus.server.messages.SendingWishes.ToSeveral;
@@ -19,10 +21,12 @@ import famulus.server.team.TeamService;
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Puts together what one person gets of a mailing, as a message that could be sent by itself. */
@@ -31,6 +35,7 @@ class MailingMessages {
     private final KeptDraftService drafts;
     private final MessageDraftService languages;
     private final DraftsForMany many;
+    private final ManyMessages readers;
     private final RecordService records;
     private final TeamService team;
 
@@ -38,11 +43,13 @@ class MailingMessages {
             KeptDraftService drafts,
             MessageDraftService languages,
             DraftsForMany many,
+            ManyMessages readers,
             RecordService records,
             TeamService team) {
         this.drafts = drafts;
         this.languages = languages;
         this.many = many;
+        this.readers = readers;
         this.records = records;
         this.team = team;
     }
@@ -152,8 +159,47 @@ class MailingMessages {
                 Optional.ofNullable(owners(plan, List.of(person.chosenId())).get(person.chosenId()));
         Colleague sender = sender(plan, owner, chosenSender(plan.what()), starting);
         Wording wording = said.others().isEmpty() ? said.usual() : said.in(languages.language(person.to(), sender));
-        Optional<String> reason = Optional.ofNullable(reasons(plan).get(person.chosenId()));
+        return prepared(mailing, person, wording, sender, owner);
+    }
+
+    private Prepared prepared(
+            Mailing mailing, MailingPerson person, Wording wording, Colleague sender, Optional<Colleague> owner) {
+        Optional<String> reason = Optional.ofNullable(reasons(mailing.plan()).get(person.chosenId()));
         return new Prepared(message(mailing, person, wording, sender, owner, reason), sender);
+    }
+
+    /** What somebody gets, with how it reads for them. */
+    record ReadMessage(Prepared prepared, MessageBeside read) {}
+
+    /**
+     * What each gets in the words of the mailing, read at once, by what they were chosen as; without those who can’t be read so,
+     * who are refused when they are read by themselves.
+     */
+    Map<UUID, ReadMessage> read(Mailing mailing, List<MailingPerson> people, Wordings said, Colleague starting) {
+        MailingPlan plan = mailing.plan();
+        Map<UUID, Colleague> owners =
+                owners(plan, people.stream().map(MailingPerson::chosenId).toList());
+        Optional<Colleague> chosen = chosenSender(plan.what());
+        Map<UUID, ReadMessage> all = new HashMap<>();
+        people.stream()
+                .collect(Collectors.groupingBy(
+                        one -> sender(plan, Optional.ofNullable(owners.get(one.chosenId())), chosen, starting)))
+                .forEach((sender, theirs) -> {
+                    Map<For, String> spoken = languages.languages(
+                            theirs.stream().map(MailingPerson::to).toList(), sender);
+                    Map<UUID, Prepared> prepared = new LinkedHashMap<>();
+                    theirs.stream().filter(one -> spoken.containsKey(one.to())).forEach(one -> {
+                        Wording wording = said.in(spoken.get(one.to()));
+                        Optional<Colleague> owner = Optional.ofNullable(owners.get(one.chosenId()));
+                        prepared.put(one.chosenId(), prepared(mailing, one, wording, sender, owner));
+                    });
+                    Map<UUID, MessageBeside> read = readers.read(
+                            prepared.values().stream().map(Prepared::message).toList(), spoken, starting);
+                    prepared.forEach((key, one) -> Optional.ofNullable(
+                                    read.get(one.message().id()))
+                            .ifPresent(beside -> all.put(key, new ReadMessage(one, beside))));
+                });
+        return all;
     }
 
     /** Why each gets it who would have been left out. */

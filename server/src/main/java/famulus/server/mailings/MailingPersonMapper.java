@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -83,26 +84,66 @@ interface MailingPersonMapper {
     @Delete("delete from mailing_person where mailing_id = #{mailing} and chosen_id = #{chosen}")
     void remove(@Param("mailing") UUID mailing, @Param("chosen") UUID chosen);
 
+    /** Whose turn it may be. */
+    record Due(UUID mailing, UUID chosen) {}
+
+    /** Who is of a mailing that runs, and does not rest. */
+    String OF_RUNNING =
+            """
+             and exists (
+               select 1 from mailing m
+               where m.id = p.mailing_id and m.state = 'RUNNING'
+                 and (m.rests_until is null or m.rests_until <= #{now}))
+            """;
+
+    /** Those who are due first, whoever has them in hand. Leans on mailing_person_due, in its order. */
+    @Select("select p.mailing_id as mailing, p.chosen_id as chosen from mailing_person p"
+            + " where p.state = 'PLANNED' and p.due_at <= #{now}" + OF_RUNNING
+            + "order by p.state, p.due_at, p.chosen_id limit #{most}")
+    List<Due> planned(@Param("now") Instant now, @Param("most") int most);
+
+    /** Those whom somebody took before a moment, and has not come to an end with. */
+    @Select("select p.mailing_id as mailing, p.chosen_id as chosen from mailing_person p"
+            + " where p.state = 'LEAVING' and (p.taken_at is null or p.taken_at < #{lost})" + OF_RUNNING
+            + "order by p.state, p.due_at, p.chosen_id limit #{most}")
+    List<Due> lost(@Param("now") Instant now, @Param("lost") Instant lost, @Param("most") int most);
+
+    /** Takes somebody who is due still; nobody where somebody else has them in hand. */
+    @Select(COLUMNS + "where p.mailing_id = #{mailing} and p.chosen_id = #{chosen}"
+            + " and (p.state = 'PLANNED' and p.due_at <= #{now}"
+            + " or p.state = 'LEAVING' and (p.taken_at is null or p.taken_at < #{lost}))" + OF_RUNNING
+            + "for update skip locked")
+    Optional<MailingPerson> takeDue(
+            @Param("mailing") UUID mailing,
+            @Param("chosen") UUID chosen,
+            @Param("now") Instant now,
+            @Param("lost") Instant lost);
+
     /**
      * Takes the next one that is due of a mailing that runs; of two that ask at once each gets another one. One that somebody
      * took long ago, and has not come to an end with, is due again.
      *
      * @param lost who was taken before this moment counts as due
+     * @param most so many at most may be in others’ hands
      */
+    default Optional<MailingPerson> nextDue(Instant now, Instant lost, int most) {
+        // A limit is applied before what is locked is skipped: asked for one, it finds nobody while the first one is in
+        // a hand.
+        return Stream.of(lost(now, lost, most + 1), planned(now, most + 1))
+                .flatMap(List::stream)
+                .flatMap(one -> takeDue(one.mailing(), one.chosen(), now, lost).stream())
+                .findFirst();
+    }
+
+    /** Those of a mailing who are due next, in their order; nobody is taken. */
     @Select(
             COLUMNS
                     + """
-                    where (p.state = 'PLANNED' and p.due_at <= #{now}
-                           or p.state = 'LEAVING' and (p.taken_at is null or p.taken_at < #{lost}))
-                      and exists (
-                        select 1 from mailing m
-                        where m.id = p.mailing_id and m.state = 'RUNNING'
-                          and (m.rests_until is null or m.rests_until <= #{now}))
+                    where p.mailing_id = #{mailing} and p.state = 'PLANNED' and p.due_at <= #{now}
                     order by p.due_at, p.chosen_id
-                    limit 1
-                    for update skip locked
+                    limit #{most}
                     """)
-    Optional<MailingPerson> nextDue(@Param("now") Instant now, @Param("lost") Instant lost);
+    List<MailingPerson> next(@Param("mailing") UUID mailing, @Param("now") Instant now, @Param("most") int most);
 
     @Update(
             """

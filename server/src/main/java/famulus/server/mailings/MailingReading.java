@@ -52,7 +52,10 @@ import org.springframework.stereotype.Service;
 @Service
 class MailingReading {
     /** So many are gathered and read together; the first ones are fewer, to be there sooner. */
-    private static final int AT_ONCE = 100;
+    private static final int AT_ONCE = 50;
+
+    /** So many portions are read at the same time. */
+    private static final int READERS = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, 4);
 
     private static final int FIRST = 25;
     private static final int LONGEST_LINE = 110;
@@ -163,11 +166,23 @@ class MailingReading {
                 times,
                 messages.chosenSender(mailing.plan().what()),
                 asking);
+        List<List<Candidate>> portions = new ArrayList<>();
         for (int from = 0; from < all.size(); ) {
             int to = Math.min(all.size(), from + (from == 0 ? FIRST : AT_ONCE));
-            portion(asked, all.subList(from, to), each);
+            portions.add(all.subList(from, to));
             from = to;
         }
+        if (portions.isEmpty()) {
+            return;
+        }
+        // The first ones are there at once; the others are read by several, who tell of one at a time.
+        portion(asked, portions.getFirst(), each);
+        Consumer<PreviewRow> inTurn = row -> {
+            synchronized (portions) {
+                each.accept(row);
+            }
+        };
+        Several.each(portions.subList(1, portions.size()), READERS, some -> portion(asked, some, inTurn));
     }
 
     private void portion(Asked asked, List<Candidate> some, Consumer<PreviewRow> each) {

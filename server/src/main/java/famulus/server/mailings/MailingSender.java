@@ -3,7 +3,7 @@ package famulus.server.mailings;
 import famulus.core.audience.Audience;
 import famulus.server.library.TemplateService;
 import famulus.server.mailings.MailingMessages.Prepared;
-import famulus.server.mailings.MailingWords.Wordings;
+import famulus.server.mailings.MailingMessages.ReadMessage;
 import famulus.server.messages.MessageToSend;
 import famulus.server.outbox.OutboxService;
 import famulus.server.platform.FamulusProperties;
@@ -42,6 +42,9 @@ class MailingSender {
     /** So many messages of mailings are on their way at the same time, besides those that stand alone. */
     static final int AT_ONCE = 3;
 
+    /** So many of several applications on one database, too. */
+    private static final int MOST_IN_HANDS = 4 * AT_ONCE;
+
     /** Longer than this nobody has one in hand: each wait for the mail server ends before. */
     private static final Duration LOST = Duration.ofMinutes(30);
 
@@ -53,7 +56,7 @@ class MailingSender {
     private final MailingService service;
     private final MailingMessages messages;
     private final MailingPeople audiences;
-    private final MailingWords words;
+    private final MailingPortions portions;
     private final MailingEnding ending;
     private final MailingEvents events;
     private final TemplateService templates;
@@ -74,7 +77,7 @@ class MailingSender {
             MailingService service,
             MailingMessages messages,
             MailingPeople audiences,
-            MailingWords words,
+            MailingPortions portions,
             MailingEnding ending,
             MailingEvents events,
             TemplateService templates,
@@ -91,7 +94,7 @@ class MailingSender {
         this.service = service;
         this.messages = messages;
         this.audiences = audiences;
-        this.words = words;
+        this.portions = portions;
         this.ending = ending;
         this.events = events;
         this.templates = templates;
@@ -137,14 +140,16 @@ class MailingSender {
     }
 
     private void work() {
-        while (!stopped) {
-            if (!sentNext()) {
-                try {
+        try {
+            while (!stopped) {
+                portions.await();
+                if (!sentNext()) {
+                    portions.forget();
                     looks.tryAcquire(LOOKING_MS, TimeUnit.MILLISECONDS);
-                } catch (InterruptedException ending) {
-                    return;
                 }
             }
+        } catch (InterruptedException ended) {
+            Thread.currentThread().interrupt();
         }
     }
 
@@ -192,7 +197,7 @@ class MailingSender {
         if (outbox.anyAloneDue(now) || full(now)) {
             return Optional.empty();
         }
-        return people.nextDue(now, now.minus(LOST)).map(person -> take(person, now));
+        return people.nextDue(now, now.minus(LOST), MOST_IN_HANDS).map(person -> take(person, now));
     }
 
     private Turn take(MailingPerson person, Instant now) {
@@ -246,13 +251,18 @@ class MailingSender {
                 .filter(Colleague::active)
                 .orElseThrow(() -> new HeldBack(person, "Whoever started this mailing has left the team.", null));
         mustStillGetIt(mailing, person);
-        Wordings said = service.started(mailing.id());
-        if (!words.digest(said, mailing.plan().what()).equals(mailing.started())) {
+        MailingPortions.Turn turn = portions.of(mailing, person, starter);
+        if (!turn.asTested()) {
             throw new HeldBack(
                     person, "Its style, or a passage in it, has changed since the mailing was started.", null);
         }
-        Prepared prepared = messages.prepared(mailing, person, said, starter);
-        outbox.makeOfMailing(mailing.id(), standing(prepared.message(), starter, prepared.sender()), starter);
+        if (turn.read().isPresent()) {
+            ReadMessage read = turn.read().get();
+            outbox.makeOfMailing(mailing.id(), read.prepared().message(), read.read(), starter);
+        } else {
+            Prepared prepared = messages.prepared(mailing, person, turn.said(), starter);
+            outbox.makeOfMailing(mailing.id(), standing(prepared.message(), starter, prepared.sender()), starter);
+        }
     }
 
     /** The message by itself, where its template has gone since: its words stay. */

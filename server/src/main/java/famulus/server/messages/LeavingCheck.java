@@ -3,12 +3,14 @@ package famulus.server.messages;
 import famulus.core.audience.ReaderChoice;
 import famulus.core.field.FieldDefinition;
 import famulus.core.field.Path;
+import famulus.core.field.Root;
 import famulus.core.merge.Origin;
 import famulus.core.message.MergedMessage;
 import famulus.core.message.MessageSource.Layout;
 import famulus.core.message.body.Content;
 import famulus.core.message.body.Inserts;
 import famulus.core.message.personal.MergedText;
+import famulus.core.message.personal.MergedText.FilledValue;
 import famulus.core.message.personal.NewValue;
 import famulus.core.message.personal.OwnTexts;
 import famulus.core.message.personal.PersonalMessage;
@@ -18,6 +20,7 @@ import famulus.server.donotemail.DoNotEmailService;
 import famulus.server.library.TemplateService;
 import famulus.server.messages.FrozenMessage.TemplateVersion;
 import famulus.server.messages.LeavingPlan.FieldValue;
+import famulus.server.messages.MessageDraftService.MessageBeside;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.messages.SendingWishes.ToSeveral;
 import famulus.server.platform.Refusal;
@@ -89,7 +92,34 @@ public class LeavingCheck {
         Instant at = message.leaves().orElseGet(clock::instant);
         TemplateVersion template = frozen.template();
         MessageDraft draft = drafts.read(message, writer);
-        Optional<PersonalMessage> begun = begun(template, message, draft.sender(), at);
+        keep(message, frozen, draft, begun(template, message, draft.sender(), at));
+    }
+
+    /**
+     * The same of a message that has just been read; it is read once more where it tells of its person's history, in which it counts
+     * by now, or of another version of its template.
+     */
+    public void keep(MessageToSend message, FrozenMessage frozen, MessageBeside read, Colleague writer) {
+        boolean history = Stream.concat(
+                        read.draft().proof().program().paths().stream().map(Path::toString),
+                        read.begun().texts().values().stream()
+                                .flatMap(text -> text.values().stream())
+                                .map(FilledValue::path))
+                .anyMatch(path -> path.startsWith(Root.HISTORY.word() + "."));
+        boolean same = read.draft()
+                .template()
+                .map(one -> new TemplateVersion(one.id(), one.version()))
+                .equals(Optional.ofNullable(frozen.template()));
+        if (history || !same) {
+            keep(message, frozen, writer);
+        } else {
+            keep(message, frozen, read.draft(), Optional.of(read.begun()));
+        }
+    }
+
+    private void keep(
+            MessageToSend message, FrozenMessage frozen, MessageDraft draft, Optional<PersonalMessage> begun) {
+        TemplateVersion template = frozen.template();
         plans.keep(
                 frozen.id(),
                 new LeavingPlan(

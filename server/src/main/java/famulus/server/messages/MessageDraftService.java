@@ -10,6 +10,9 @@ import famulus.core.message.personal.EmptyMessage;
 import famulus.core.message.personal.MergedText;
 import famulus.core.message.personal.PersonalMessage;
 import famulus.core.message.personal.Personalised;
+import famulus.core.proof.Correspondence;
+import famulus.server.desk.ManyProofs;
+import famulus.server.desk.ManyProofs.Reader;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Merge;
@@ -30,6 +33,8 @@ import famulus.server.records.PeopleContext.For;
 import famulus.server.records.SampleRecords;
 import famulus.server.team.Colleague;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -44,6 +49,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class MessageDraftService {
     private final ProofService proofs;
+    private final ManyProofs many;
     private final KeptDraftMapper kept;
     private final TemplateService templates;
     private final DraftReader drafts;
@@ -54,6 +60,7 @@ public class MessageDraftService {
 
     MessageDraftService(
             ProofService proofs,
+            ManyProofs many,
             TemplateService templates,
             DraftReader drafts,
             VariantService variants,
@@ -66,6 +73,7 @@ public class MessageDraftService {
         this.files = files;
         this.variants = variants;
         this.proofs = proofs;
+        this.many = many;
         this.templates = templates;
         this.drafts = drafts;
         this.senders = senders;
@@ -152,11 +160,16 @@ public class MessageDraftService {
 
     /** What a message says; of one that is one of several, with what lets its reader choose, and why they get it. */
     private MessageSource source(MessageToSend message, Wanted wanted) {
+        return message.wishes().several() == null
+                ? drafts.source(wanted.words())
+                : source(message, wanted, Locale.of(proofs.language(message.to(), wanted.sender())));
+    }
+
+    private MessageSource source(MessageToSend message, Wanted wanted, Locale reader) {
         MessageSource source = drafts.source(wanted.words());
         if (message.wishes().several() == null) {
             return source;
         }
-        Locale reader = Locale.of(proofs.language(message.to(), wanted.sender()));
         List<Path> said = source.parse().paths();
         return source.styled(style ->
                 WayOut.in(style, reader, !said.contains(Path.of(WayOut.WHY)), !said.contains(Path.of(WayOut.LINK))));
@@ -184,31 +197,89 @@ public class MessageDraftService {
     /**
      * A message beside what it would be begun with now.
      *
-     * @param texts those that its template gives now, by key
+     * @param begun what its template gives now
      */
-    record MessageBeside(MessageDraft draft, Map<String, MergedText> texts) {}
+    public record MessageBeside(MessageDraft draft, PersonalMessage begun) {
+        /** Its texts, by key. */
+        Map<String, MergedText> texts() {
+            return begun.texts();
+        }
+    }
 
     /** A message as its sender has written it, beside what it would be begun with now; the person is asked for once. */
     MessageBeside beside(MessageToSend message, Colleague asking) {
         Wanted wanted = wanted(message, asking);
-        Draft origin = wanted.template()
-                .map(Draft::of)
-                .orElseGet(() -> nothing(wanted.about(), Beginning.of(message).mode()));
         ProofBeside both = proofs.proofBeside(
                 source(message, wanted),
-                drafts.source(origin),
+                origin(message, wanted),
                 wanted.about(),
                 message.to(),
                 wanted.sender(),
                 given(message, wanted, asking));
-        return new MessageBeside(
-                wanted.read(both.proof()), personal(both.other()).texts());
+        return wanted.read(both);
+    }
+
+    /** What a message was begun from. */
+    private MessageSource origin(MessageToSend message, Wanted wanted) {
+        return drafts.source(wanted.template()
+                .map(Draft::of)
+                .orElseGet(() -> nothing(wanted.about(), Beginning.of(message).mode())));
+    }
+
+    /**
+     * The same for many, to whom the same is said: everything but their readers is alike in them, and these are written to in one
+     * language. Read and parsed once, with the values of all gathered at once; whoever is missing, or may not be written to by
+     * whoever asks, is left out.
+     */
+    Map<UUID, MessageBeside> besideEach(List<MessageToSend> alike, Locale language, Colleague asking) {
+        MessageToSend one = alike.getFirst();
+        Wanted wanted = wanted(one, asking);
+        UUID template = wanted.template().map(Template::id).orElse(null);
+        List<MessageToSend> free =
+                alike.stream().filter(message -> mayWrite(message, asking)).toList();
+        List<Correspondence> before = correspondence.all(
+                free.stream()
+                        .map(message -> new Writing(message.person(), template, false, message.id()))
+                        .toList(),
+                asking);
+        List<Reader> readers = new ArrayList<>();
+        for (int i = 0; i < free.size(); i++) {
+            readers.add(new Reader(free.get(i).to(), before.get(i), Optional.empty()));
+        }
+        Given given = new Given(
+                Map.of(),
+                one.answers(),
+                true,
+                one.leaves(),
+                Optional.of(names(wanted.words())),
+                Optional.empty(),
+                languages(wanted.template(), asking));
+        Map<For, ProofBeside> read = many.beside(
+                source(one, wanted, language), origin(one, wanted), wanted.about(), readers, wanted.sender(), given);
+        Map<UUID, MessageBeside> all = new HashMap<>();
+        free.stream()
+                .filter(message -> read.containsKey(message.to()))
+                .forEach(message -> all.put(message.id(), wanted.read(read.get(message.to()))));
+        return all;
+    }
+
+    private boolean mayWrite(MessageToSend message, Colleague asking) {
+        try {
+            allowed(message.to(), message.sender(), asking);
+            return true;
+        } catch (Refusal refusal) {
+            return false;
+        }
     }
 
     /** What a message is read from. */
     private record Wanted(Optional<Template> template, About about, Draft words, Colleague sender) {
         private MessageDraft read(Proof proof) {
             return new MessageDraft(proof, template, about, sender, words.files(), twin(words));
+        }
+
+        private MessageBeside read(ProofBeside both) {
+            return new MessageBeside(read(both.proof()), personal(both.other()));
         }
     }
 
@@ -237,6 +308,11 @@ public class MessageDraftService {
 
     private static PersonalMessage personal(Merge merge) {
         return Personalised.of(merge.source(), merge.merged());
+    }
+
+    /** The language each is written to in, by ISO 639; whoever is missing is left out. */
+    public Map<For, String> languages(List<For> to, Colleague sender) {
+        return many.languages(to, sender);
     }
 
     /** The language somebody is written to in, by ISO 639. */

@@ -81,7 +81,15 @@ public class MessageFreezer {
      * @param follows the identifiers of the messages it follows, with angle brackets, the oldest first
      */
     public FrozenMessage freeze(MessageToSend message, List<String> follows, Colleague asking) {
-        MessageBeside now = drafts.beside(message, asking);
+        return freeze(message, drafts.beside(message, asking), follows, asking);
+    }
+
+    /**
+     * The same of a message that has just been read.
+     *
+     * @param now as it was read for whoever asks
+     */
+    public FrozenMessage freeze(MessageToSend message, MessageBeside now, List<String> follows, Colleague asking) {
         MessageDraft draft = now.draft();
         String subject = draft.proof().merged().subject().text().strip();
         Optional<Rendering> rendering = renderings.mail(draft.proof(), subject);

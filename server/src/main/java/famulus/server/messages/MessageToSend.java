@@ -102,7 +102,7 @@ public record MessageToSend(
     }
 
     /** Whom it is for. */
-    For to() {
+    public For to() {
         return new For(kind, person, deal, wishes.also());
     }
 }

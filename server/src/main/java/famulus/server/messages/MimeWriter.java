@@ -16,6 +16,7 @@ import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
 import jakarta.mail.internet.MimeUtility;
 import jakarta.mail.util.ByteArrayDataSource;
+import jakarta.mail.util.StreamProvider;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -27,6 +28,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.stream.Collectors;
+import org.eclipse.angus.mail.util.MailStreamProvider;
 
 /**
  * Writes a message for the wire under headers of RFC 5322 and 2047. A plain one is {@code text/plain; format=flowed} (RFC
@@ -34,6 +36,11 @@ import java.util.stream.Collectors;
  * within {@code mixed} when files do.
  */
 public final class MimeWriter {
+    static {
+        // Otherwise the library looks through all jars for it, for each part and each header of each message.
+        System.setProperty(StreamProvider.class.getName(), MailStreamProvider.class.getName());
+    }
+
     private static final int LONGEST_ASCII_LINE = 990;
 
     private MimeWriter() {}

@@ -33,8 +33,12 @@ final class HeldSocket extends SocketFactory {
 
     @Override
     public Socket createSocket() throws IOException {
-        socket = new Socket();
-        return socket;
+        Socket made = new Socket();
+        // The end of a message is a segment of its own, which would wait until the server has acknowledged the one
+        // before.
+        made.setTcpNoDelay(true);
+        socket = made;
+        return made;
     }
 
     @Override

@@ -7,6 +7,7 @@ import famulus.server.messages.KeptDraftService;
 import famulus.server.messages.KeptPiece;
 import famulus.server.messages.LeavingCheck;
 import famulus.server.messages.LinkedContent;
+import famulus.server.messages.MessageDraftService.MessageBeside;
 import famulus.server.messages.MessageFreezer;
 import famulus.server.messages.MessageToSend;
 import famulus.server.messages.MimeWriter.Mailbox;
@@ -150,6 +151,22 @@ public class OutboxService {
         FrozenMessage frozen = freezer.freeze(message, List.of(), by);
         keep(OutgoingMessage.ofMailing(mailing, frozen), frozen);
         leaving.keep(message, frozen, by);
+        madeOfMailing(message, frozen, by);
+    }
+
+    /**
+     * The same of a message that has just been read, with others of its mailing.
+     *
+     * @param read as it was read for whoever started the mailing
+     */
+    public void makeOfMailing(UUID mailing, MessageToSend message, MessageBeside read, Colleague by) {
+        FrozenMessage frozen = freezer.freeze(message, read, List.of(), by);
+        keep(OutgoingMessage.ofMailing(mailing, frozen), frozen);
+        leaving.keep(message, frozen, read, by);
+        madeOfMailing(message, frozen, by);
+    }
+
+    private void madeOfMailing(MessageToSend message, FrozenMessage frozen, Colleague by) {
         share(frozen, by);
         if (message.draft() != null) {
             drafts.leftWithMailing(message.draft(), message.id());

@@ -164,8 +164,10 @@ class MailingPlanTest extends MailingTest {
                 .isEqualTo(clock.instant().toString());
         assertThat(rows.get(3).at("/whole/0").asString())
                 .isEqualTo("“Job title” is missing for 2 of 3. They read its fallback.");
+        change(tobias, "first_name", "TOBIAS");
+        assertThat(previews(id).get(3).at("/whole/1").asString()).isEqualTo("Values that look odd: 1 of 3.");
         JsonNode whole = forOne("GET", id, tobias, "", null);
-        assertThat(whole.at("/person/name").asString()).isEqualTo("Tobias Larkin");
+        assertThat(whole.at("/person/name").asString()).isEqualTo("TOBIAS Larkin");
         forOne("PUT", id, priya, "/held", Map.of("held", false, "why", ""));
         assertThat(previews(id).get(1).at("/row/held").asString()).isEmpty();
     }

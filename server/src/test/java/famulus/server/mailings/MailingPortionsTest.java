@@ -1,0 +1,151 @@
+package famulus.server.mailings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import famulus.server.mailings.MailingMessages.Prepared;
+import famulus.server.mailings.MailingMessages.ReadMessage;
+import famulus.server.mailings.MailingWords.Wordings;
+import famulus.server.messages.MessageDraftService;
+import famulus.server.messages.MessageDraftService.MessageDraft;
+import famulus.server.outbox.FakeMailServer.Step;
+import famulus.server.platform.Revisions;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+class MailingPortionsTest extends MailingTest {
+    @Autowired
+    private MailingService mailings;
+
+    @Autowired
+    private MailingPersonMapper persons;
+
+    @Autowired
+    private MailingMessages messages;
+
+    @Autowired
+    private MessageDraftService drafts;
+
+    @Autowired
+    private Revisions revisions;
+
+    /** Those who are still to get it, as they come. */
+    private List<UUID> planned(UUID mailing) {
+        return sql.queryForList(
+                "select chosen_id from mailing_person where mailing_id = ? and state = 'PLANNED' order by due_at, chosen_id",
+                UUID.class,
+                mailing);
+    }
+
+    private List<UUID> readers(int number) throws Exception {
+        List<UUID> many = new ArrayList<>();
+        for (int i = 0; i < number; i++) {
+            many.add(contact("Reader", "No" + i, "reader" + i + "@larkfield.example"));
+        }
+        return many;
+    }
+
+    @Test
+    void whatChangesAfterItWasReadAheadIsSaid() throws Exception {
+        List<UUID> many = readers(20);
+        UUID id = mailing(many.toArray(UUID[]::new));
+        test(id);
+        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+        post.takeTime(Step.DOT);
+        start(id, 20);
+        post.awaitSlowStep();
+        // Each hand has one; those who come next have been read.
+        await().atMost(Duration.ofSeconds(20)).until(() -> planned(id).size() == 20 - MailingSender.AT_ONCE);
+        UUID next = planned(id).getFirst();
+        change(next, "first_name", "Rowan");
+        post.goOn();
+        reaches(id, "DONE");
+        arrive(20);
+        assertThat(wires())
+                .filteredOn(wire -> wire.contains("Dear Rowan, will"))
+                .hasSize(1);
+        assertThat(wires())
+                .filteredOn(wire -> wire.contains("Dear Reader, will"))
+                .hasSize(19);
+    }
+
+    @Test
+    void readTogetherEachIsReadAsByThemselves() throws Exception {
+        template = template(
+                "CONTACT",
+                "A {contact.job_title ? \"grower\"}, written to {history.times_written} times",
+                "Dear {person.first_name}, is {sender.first_name} to call you at {contact.phone}? Lorem ipsum.");
+        change(ines, "phone", "+44 1632 960001");
+        change(tobias, "job_title", "Miller");
+        UUID id = mailing(ines, tobias, priya);
+        Mailing mailing = mailings.get(id);
+        Wordings said = words(mailing);
+        List<MailingPerson> people = new ArrayList<>();
+        for (UUID one : List.of(ines, tobias, priya)) {
+            people.add(person(id, one));
+        }
+        Map<UUID, ReadMessage> read = messages.read(mailing, people, said, signe);
+        assertThat(read).hasSize(3);
+        for (MailingPerson person : people) {
+            Prepared alone = messages.prepared(mailing, person, said, signe);
+            ReadMessage together = read.get(person.chosenId());
+            assertThat(together.prepared()).isEqualTo(alone);
+            MessageDraft draft = drafts.read(alone.message(), signe);
+            assertThat(together.read().draft().proof().merged())
+                    .isEqualTo(draft.proof().merged());
+            assertThat(together.read().draft().proof().notes())
+                    .isNotEmpty()
+                    .isEqualTo(draft.proof().notes());
+            assertThat(together.read().draft().template()).isEqualTo(draft.template());
+        }
+    }
+
+    private Wordings words(Mailing mailing) {
+        return wordings.now(mailing.plan().what(), signe, signe).orElseThrow();
+    }
+
+    @Autowired
+    private MailingWords wordings;
+
+    private static MailingPerson person(UUID mailing, UUID contact) {
+        return new MailingPerson(
+                mailing,
+                contact,
+                "contact",
+                contact,
+                null,
+                "",
+                "",
+                PersonState.PLANNED,
+                null,
+                "",
+                false,
+                null,
+                null,
+                null,
+                null,
+                0,
+                null,
+                null,
+                null,
+                false);
+    }
+
+    @Test
+    void whatMailingsWriteThemselvesChangesNoSource() throws Exception {
+        int before = revisions.now(SourceChanges.REVISION);
+        change(ines, "job_title", "Grower");
+        int changed = revisions.now(SourceChanges.REVISION);
+        assertThat(changed).isGreaterThan(before);
+        UUID id = mailing(ines, tobias);
+        send(id, 2);
+        reaches(id, "DONE");
+        arrive(2);
+        assertThat(revisions.now(SourceChanges.REVISION)).isEqualTo(changed);
+    }
+}
