@@ -54,10 +54,10 @@ class MailingReading {
     /** So many are gathered and read together; the first ones are fewer, to be there sooner. */
     private static final int AT_ONCE = 50;
 
+    private static final int FIRST = 25;
     /** So many portions are read at the same time. */
     private static final int READERS = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, 4);
 
-    private static final int FIRST = 25;
     private static final int LONGEST_LINE = 110;
 
     private final ManyProofs proofs;
