@@ -2,6 +2,7 @@
   import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
   import { isEditor, me } from '../app/session.svelte';
   import Button from '../ui/Button.svelte';
+  import Checks from '../ui/Checks.svelte';
   import Field from '../ui/Field.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
 
@@ -45,7 +46,7 @@
   }
 </script>
 
-<ul>
+<Checks>
   <li><label><input type="checkbox" bind:group={to} value={me().id} /> me</label></li>
   {#each colleagues as one (one.id)}
     <li>
@@ -67,7 +68,7 @@
         >edit</InlineButton
       >{/if}
   </li>
-</ul>
+</Checks>
 {#if typed !== null}
   <Field
     label="Check inboxes, one a line"
@@ -81,30 +82,11 @@
 {/if}
 
 <style>
-  ul {
-    max-height: 210px;
-    margin: 6px 0 10px;
-    padding: 0;
-    overflow: auto;
-    list-style: none;
-  }
-
-  label {
-    display: flex;
-    gap: 7px;
-    align-items: center;
-    min-height: 26px;
-  }
-
   .list {
     display: flex;
     gap: 8px;
     align-items: center;
     justify-content: space-between;
-  }
-
-  small {
-    color: var(--ink-soft);
   }
 
   .ways {

@@ -4,6 +4,7 @@
   import { me } from '../app/session.svelte';
   import TestReaders from '../desk/TestReaders.svelte';
   import Button from '../ui/Button.svelte';
+  import Checks from '../ui/Checks.svelte';
   import { notify } from '../ui/notices.svelte';
   import Slip from '../ui/Slip.svelte';
   import type { MailingSheet } from './mailingSheet.svelte';
@@ -53,7 +54,7 @@
 <Slip title="Send a test" {anchor} placement="top-start" {onclose}>
   <form onsubmit={send}>
     <p>Exactly as it would leave, merged for:</p>
-    <ul>
+    <Checks>
       {#each proposed as row (row.key)}
         <li>
           <label
@@ -74,7 +75,7 @@
           >
         </li>
       {/each}
-    </ul>
+    </Checks>
     <p>to:</p>
     <TestReaders bind:to bind:list onwrong={(said) => (wrong = said)} />
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
@@ -85,25 +86,6 @@
 </Slip>
 
 <style>
-  ul {
-    max-height: 170px;
-    margin: 2px 0 8px;
-    padding: 0;
-    overflow: auto;
-    list-style: none;
-  }
-
-  label {
-    display: flex;
-    gap: 7px;
-    align-items: center;
-    min-height: 26px;
-  }
-
-  small {
-    color: var(--ink-soft);
-  }
-
   .wrong {
     color: var(--stop);
   }

@@ -9,7 +9,6 @@ import famulus.server.desk.PreparedMessages.PreparedMessage;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Merge;
 import famulus.server.desk.ProofService.Proof;
-import famulus.server.desk.ProofService.ProofBeside;
 import famulus.server.records.CatalogueService;
 import famulus.server.records.NeededData;
 import famulus.server.records.PeopleContext;
@@ -92,24 +91,15 @@ public class ManyProofs {
             ready.put(one, reading);
             paths.addAll(reading.paths());
         }
-        List<For> to = readers.stream().map(Reader::to).toList();
-        Map<For, Person> found = found(
-                to,
-                people.people(
-                        to,
-                        sender,
-                        catalogue,
-                        message.about() == About.DEAL,
-                        NeededData.of(paths).withAddresses()));
-        for (Reader reader : readers) {
-            Person person = found.get(reader.to());
-            if (person != null) {
-                PreparedMessage reading = ready.get(message.of(person));
-                each.accept(new Read(
-                        reader.to(), reading.after(reader.before(), reader.at()).of(person)));
-            }
-        }
+        gathered(readers, sender, catalogue, message.about(), paths).forEach((reader, person) -> {
+            PreparedMessage reading = ready.get(message.of(person));
+            each.accept(new Read(
+                    reader.to(), reading.after(reader.before(), reader.at()).of(person)));
+        });
     }
+
+    /** A message that was read, and what another one says to the same person. */
+    public record ProofBeside(Proof proof, Merge other) {}
 
     /**
      * Reads a message for each, in their order, and merges another for the same people; whoever is missing is left out.
@@ -130,25 +120,27 @@ public class ManyProofs {
         PreparedMessage beside = prepared.of(proofs.signed(other, sender), about, catalogue, given.moment());
         Set<Path> paths = new HashSet<>(reading.paths());
         paths.addAll(beside.paths());
-        List<For> to = readers.stream().map(Reader::to).toList();
-        Map<For, Person> found = found(
-                to,
-                people.people(
-                        to,
-                        sender,
-                        catalogue,
-                        about == About.DEAL,
-                        NeededData.of(paths).withAddresses()));
         Map<For, ProofBeside> all = new HashMap<>();
-        for (Reader reader : readers) {
-            Person person = found.get(reader.to());
-            if (person != null) {
-                Merge said = beside.merge(person);
-                Proof proof = reading.after(reader.before(), reader.at()).of(person, beside.said(said.merged()));
-                all.put(reader.to(), new ProofBeside(proof, said));
-            }
-        }
+        gathered(readers, sender, catalogue, about, paths).forEach((reader, person) -> {
+            Merge said = beside.merge(person);
+            Proof proof = reading.after(reader.before(), reader.at()).of(person, beside.said(said.merged()));
+            all.put(reader.to(), new ProofBeside(proof, said));
+        });
         return all;
+    }
+
+    /** The readers who were found, in their order, with what a message asks of them. */
+    private Map<Reader, Person> gathered(
+            List<Reader> readers, Colleague sender, FieldCatalogue catalogue, About about, Set<Path> paths) {
+        List<For> to = readers.stream().map(Reader::to).toList();
+        List<Person> all = people.people(
+                to, sender, catalogue, about == About.DEAL, NeededData.of(paths).withAddresses());
+        Map<For, Person> found = found(to, all);
+        Map<Reader, Person> gathered = new LinkedHashMap<>();
+        readers.stream()
+                .filter(reader -> found.containsKey(reader.to()))
+                .forEach(reader -> gathered.put(reader, found.get(reader.to())));
+        return gathered;
     }
 
     /** The language each is written to in, by ISO 639; whoever is missing is left out. */

@@ -22,12 +22,10 @@ import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import java.time.Instant;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.stereotype.Service;
 
 /**
@@ -87,7 +85,7 @@ public class ProofService {
         }
 
         /** The same of a message to somebody who had these messages, for a moment; empty for the same one. */
-        Given after(Correspondence correspondence, Optional<Instant> moment) {
+        public Given after(Correspondence correspondence, Optional<Instant> moment) {
             return new Given(
                     chosen, answers, sending, moment.or(() -> at), files, Optional.of(correspondence), variants);
         }
@@ -154,24 +152,6 @@ public class ProofService {
 
     /** A message that was read, and what another one says to the same person. */
     public record ProofBeside(Proof proof, Merge other) {}
-
-    /**
-     * Reads a message, and merges another for the same person, whose values are gathered once.
-     *
-     * @param other what it is compared with; nothing is given for it but the moment
-     */
-    public ProofBeside proofBeside(
-            MessageSource source, MessageSource other, About about, For to, Colleague sender, Given given) {
-        FieldCatalogue catalogue = catalogues.catalogue();
-        PreparedMessage reading = prepared.of(signed(source, sender), about, catalogue, given);
-        PreparedMessage beside = prepared.of(signed(other, sender), about, catalogue, given.moment());
-        Set<Path> paths = new HashSet<>(reading.paths());
-        paths.addAll(beside.paths());
-        Person person = people.person(
-                to, sender, catalogue, about == About.DEAL, NeededData.of(paths).withAddresses());
-        Merge said = beside.merge(person);
-        return new ProofBeside(reading.of(person, beside.said(said.merged())), said);
-    }
 
     /** A message merged for a person, whose values are gathered once for whatever else is read for them. */
     public final class PersonReading {

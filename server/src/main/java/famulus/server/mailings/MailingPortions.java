@@ -2,7 +2,6 @@ package famulus.server.mailings;
 
 import famulus.server.mailings.MailingMessages.ReadMessage;
 import famulus.server.mailings.MailingWords.Wordings;
-import famulus.server.platform.Refusal;
 import famulus.server.platform.Revisions;
 import famulus.server.team.Colleague;
 import jakarta.annotation.PreDestroy;
@@ -158,7 +157,7 @@ class MailingPortions {
             }
             hand.used++;
             Portion portion = hand.portion;
-            if (hand.coming == null && portion.asked().size() - hand.used <= hand.size / 2) {
+            if (hand.coming == null && !reader.isShutdown() && portion.asked().size() - hand.used <= hand.size / 2) {
                 int size = hand.size;
                 hand.coming = reader.submit(() -> read(mailing, Optional.empty(), portion.asked(), starter, size));
             }
@@ -232,8 +231,10 @@ class MailingPortions {
     private Map<UUID, ReadMessage> read(Mailing mailing, List<MailingPerson> some, Wordings said, Colleague starter) {
         try {
             return messages.read(mailing, some, said, starter);
-        } catch (Refusal refusal) {
-            // Whoever it is about is told when it is their turn.
+        } catch (RuntimeException failed) {
+            // What is wrong with one of them keeps nobody else: each is read alone when it is their turn, and it is
+            // said then.
+            LOG.debug("Some people of a mailing can’t be read together", failed);
             return Map.of();
         }
     }

@@ -56,7 +56,7 @@ class SourceChanges extends WritesCounted {
             "revision");
 
     private static final Pattern WRITES = Pattern.compile(
-            "\\s*(?:insert into|update|delete from|merge into)\\s+(?!(?:" + OTHERS + ")\\s).*", Pattern.DOTALL);
+            "(?!\\s*(?:insert into|update|delete from|merge into)\\s+(?:" + OTHERS + ")\\s).*", Pattern.DOTALL);
 
     SourceChanges(ObjectProvider<Revisions> revisions) {
         super(REVISION, WRITES, revisions);

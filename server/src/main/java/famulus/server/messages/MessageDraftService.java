@@ -12,13 +12,13 @@ import famulus.core.message.personal.PersonalMessage;
 import famulus.core.message.personal.Personalised;
 import famulus.core.proof.Correspondence;
 import famulus.server.desk.ManyProofs;
+import famulus.server.desk.ManyProofs.ProofBeside;
 import famulus.server.desk.ManyProofs.Reader;
 import famulus.server.desk.ProofService;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Merge;
 import famulus.server.desk.ProofService.PersonReading;
 import famulus.server.desk.ProofService.Proof;
-import famulus.server.desk.ProofService.ProofBeside;
 import famulus.server.library.Draft;
 import famulus.server.library.DraftReader;
 import famulus.server.library.KeptPlainText;
@@ -181,17 +181,28 @@ public class MessageDraftService {
 
     /** What is given for a message, and what is known around it. */
     private Given given(MessageToSend message, Wanted wanted, Colleague asking) {
-        return new Given(Map.of(), message.answers(), true, message.leaves())
-                .with(
-                        names(wanted.words()),
-                        correspondence.with(
-                                new Writing(
-                                        message.person(),
-                                        wanted.template().map(Template::id).orElse(null),
-                                        message.after() != null,
-                                        message.id()),
-                                asking),
-                        languages(wanted.template(), asking));
+        return givenToAny(message, wanted, asking)
+                .after(correspondence.with(writing(message, wanted), asking), Optional.empty());
+    }
+
+    /** The same, whoever its reader is. */
+    private Given givenToAny(MessageToSend message, Wanted wanted, Colleague asking) {
+        return new Given(
+                Map.of(),
+                message.answers(),
+                true,
+                message.leaves(),
+                Optional.of(names(wanted.words())),
+                Optional.empty(),
+                languages(wanted.template(), asking));
+    }
+
+    private static Writing writing(MessageToSend message, Wanted wanted) {
+        return new Writing(
+                message.person(),
+                wanted.template().map(Template::id).orElse(null),
+                message.after() != null,
+                message.id());
     }
 
     /**
@@ -209,21 +220,9 @@ public class MessageDraftService {
     /** A message as its sender has written it, beside what it would be begun with now; the person is asked for once. */
     MessageBeside beside(MessageToSend message, Colleague asking) {
         Wanted wanted = wanted(message, asking);
-        ProofBeside both = proofs.proofBeside(
-                source(message, wanted),
-                origin(message, wanted),
-                wanted.about(),
-                message.to(),
-                wanted.sender(),
-                given(message, wanted, asking));
-        return wanted.read(both);
-    }
-
-    /** What a message was begun from. */
-    private MessageSource origin(MessageToSend message, Wanted wanted) {
-        return drafts.source(wanted.template()
-                .map(Draft::of)
-                .orElseGet(() -> nothing(wanted.about(), Beginning.of(message).mode())));
+        return beside(List.of(message), wanted, source(message, wanted), asking).values().stream()
+                .findFirst()
+                .orElseThrow(() -> Refusal.missing("This " + message.kind().word()));
     }
 
     /**
@@ -232,32 +231,31 @@ public class MessageDraftService {
      * whoever asks, is left out.
      */
     Map<UUID, MessageBeside> besideEach(List<MessageToSend> alike, Locale language, Colleague asking) {
-        MessageToSend one = alike.getFirst();
-        Wanted wanted = wanted(one, asking);
-        UUID template = wanted.template().map(Template::id).orElse(null);
         List<MessageToSend> free =
                 alike.stream().filter(message -> mayWrite(message, asking)).toList();
-        List<Correspondence> before = correspondence.all(
-                free.stream()
-                        .map(message -> new Writing(message.person(), template, false, message.id()))
-                        .toList(),
-                asking);
-        List<Reader> readers = new ArrayList<>();
-        for (int i = 0; i < free.size(); i++) {
-            readers.add(new Reader(free.get(i).to(), before.get(i), Optional.empty()));
+        if (free.isEmpty()) {
+            return Map.of();
         }
-        Given given = new Given(
-                Map.of(),
-                one.answers(),
-                true,
-                one.leaves(),
-                Optional.of(names(wanted.words())),
-                Optional.empty(),
-                languages(wanted.template(), asking));
-        Map<For, ProofBeside> read = many.beside(
-                source(one, wanted, language), origin(one, wanted), wanted.about(), readers, wanted.sender(), given);
+        Wanted wanted = wanted(free.getFirst(), asking);
+        return beside(free, wanted, source(free.getFirst(), wanted, language), asking);
+    }
+
+    private Map<UUID, MessageBeside> beside(
+            List<MessageToSend> alike, Wanted wanted, MessageSource source, Colleague asking) {
+        MessageToSend any = alike.getFirst();
+        MessageSource origin = drafts.source(wanted.template()
+                .map(Draft::of)
+                .orElseGet(() -> nothing(wanted.about(), Beginning.of(any).mode())));
+        List<Correspondence> before = correspondence.all(
+                alike.stream().map(message -> writing(message, wanted)).toList(), asking);
+        List<Reader> readers = new ArrayList<>();
+        for (int i = 0; i < alike.size(); i++) {
+            readers.add(new Reader(alike.get(i).to(), before.get(i), Optional.empty()));
+        }
+        Map<For, ProofBeside> read =
+                many.beside(source, origin, wanted.about(), readers, wanted.sender(), givenToAny(any, wanted, asking));
         Map<UUID, MessageBeside> all = new HashMap<>();
-        free.stream()
+        alike.stream()
                 .filter(message -> read.containsKey(message.to()))
                 .forEach(message -> all.put(message.id(), wanted.read(read.get(message.to()))));
         return all;

@@ -3,6 +3,8 @@ package famulus.server.mailings;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import famulus.core.audience.Candidate;
+import famulus.core.audience.ReaderChoice;
 import famulus.server.mailings.MailingMessages.Prepared;
 import famulus.server.mailings.MailingMessages.ReadMessage;
 import famulus.server.mailings.MailingWords.Wordings;
@@ -10,10 +12,13 @@ import famulus.server.messages.MessageDraftService;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.outbox.FakeMailServer.Step;
 import famulus.server.platform.Revisions;
+import famulus.server.records.CrmKind;
+import famulus.server.records.PeopleContext.For;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -34,26 +39,9 @@ class MailingPortionsTest extends MailingTest {
     @Autowired
     private Revisions revisions;
 
-    /** Those who are still to get it, as they come. */
-    private List<UUID> planned(UUID mailing) {
-        return sql.queryForList(
-                "select chosen_id from mailing_person where mailing_id = ? and state = 'PLANNED' order by due_at, chosen_id",
-                UUID.class,
-                mailing);
-    }
-
-    private List<UUID> readers(int number) throws Exception {
-        List<UUID> many = new ArrayList<>();
-        for (int i = 0; i < number; i++) {
-            many.add(contact("Reader", "No" + i, "reader" + i + "@larkfield.example"));
-        }
-        return many;
-    }
-
     @Test
     void whatChangesAfterItWasReadAheadIsSaid() throws Exception {
-        List<UUID> many = readers(20);
-        UUID id = mailing(many.toArray(UUID[]::new));
+        UUID id = mailing(readers(20));
         test(id);
         await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
         post.takeTime(Step.DOT);
@@ -113,27 +101,19 @@ class MailingPortionsTest extends MailingTest {
     private MailingWords wordings;
 
     private static MailingPerson person(UUID mailing, UUID contact) {
-        return new MailingPerson(
-                mailing,
+        Candidate candidate = new Candidate(
                 contact,
-                "contact",
-                contact,
-                null,
+                Optional.of(contact),
                 "",
-                "",
-                PersonState.PLANNED,
-                null,
-                "",
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 false,
-                null,
-                null,
-                null,
-                null,
-                0,
-                null,
-                null,
-                null,
-                false);
+                ReaderChoice.NONE,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+        return MailingPerson.planned(mailing, candidate, new For(CrmKind.CONTACT, contact, null));
     }
 
     @Test

@@ -19,10 +19,6 @@ import tools.jackson.databind.JsonNode;
 
 /** A mailing from its start to its end, over a real database and a mail server that answers as it is told. */
 class MailingRunTest extends MailingTest {
-    private static final String INES = "To: Ines Okafor <ines@larkfield.example>";
-    private static final String PRIYA = "To: Priya Ivory <priya@ivory.example>";
-    private static final String TOBIAS = "To: Tobias Larkin <tobias@wrenhill.example>";
-
     @Autowired
     private ReaderChoices choices;
 
@@ -71,11 +67,7 @@ class MailingRunTest extends MailingTest {
 
     @Test
     void manyHandsNeverTakeTheSameOne() throws Exception {
-        List<UUID> many = new ArrayList<>();
-        for (int i = 0; i < 40; i++) {
-            many.add(contact("Reader", "No" + i, "reader" + i + "@larkfield.example"));
-        }
-        UUID id = mailing(many.toArray(UUID[]::new));
+        UUID id = mailing(readers(40));
         send(id, 40);
         try (ExecutorService others = Executors.newFixedThreadPool(6)) {
             for (int i = 0; i < 60; i++) {
@@ -175,57 +167,6 @@ class MailingRunTest extends MailingTest {
         sender.look();
         reaches(id, "DONE");
         assertThat(wires()).hasSize(3);
-    }
-
-    @Test
-    void pausedItWaitsAndGoesOnWithOtherWords() throws Exception {
-        UUID id = underWay(120, ines, tobias, priya);
-        assertThat(change(id, plan -> plan.withObject("when").put("overMinutes", 0))
-                        .get("code")
-                        .asString())
-                .isEqualTo("under-way");
-        done("POST", "/api/mailings/" + id + "/pause", null, signe);
-        clock.forward(Duration.ofHours(2));
-        assertThat(sender.sendNext()).isFalse();
-
-        UUID other = template("CONTACT", "Harvest, {person.first_name}", "Dear {person.first_name}, is it ripe?");
-        change(id, plan -> plan.withObject("what").put("template", other.toString()));
-        assertThat(start(id, 2).get("code").asString()).isEqualTo("untested");
-        test(id);
-        assertThat(start(id, 2).has("code")).isFalse();
-        clock.forward(Duration.ofHours(2));
-        sender.look();
-        reaches(id, "DONE");
-        assertThat(arrived()).containsOnlyOnce(INES, PRIYA, TOBIAS);
-        assertThat(wires().stream().filter(one -> one.contains("Subject: Harvest")))
-                .hasSize(2);
-    }
-
-    @Test
-    void stoppedItGoesToNobodyElse() throws Exception {
-        UUID id = underWay(120, ines, tobias, priya);
-        done("POST", "/api/mailings/" + id + "/stop", null, signe);
-        clock.forward(Duration.ofHours(3));
-        assertThat(sender.sendNext()).isFalse();
-        assertThat(people(id)).contains("Tobias Larkin: LEFT_OUT, Signe has stopped it.");
-        assertThat(page(id).get("state").asString()).isEqualTo("STOPPED");
-        assertThat(start(id, 2).get("code").asString()).isEqualTo("started");
-    }
-
-    @Test
-    void stoppedWhileOneIsHandedOverThatOneGoes() throws Exception {
-        UUID id = mailing(ines, tobias);
-        change(id, plan -> plan.withObject("when").put("overMinutes", 60));
-        test(id);
-        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
-        post.takeTime(Step.DOT);
-        start(id, 2);
-        post.awaitSlowStep();
-        done("POST", "/api/mailings/" + id + "/stop", null, signe);
-        post.goOn();
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> page(id).at("/counts/sent").asInt() == 1);
-        assertThat(people(id)).contains("Ines Okafor: SENT", "Tobias Larkin: LEFT_OUT, Signe has stopped it.");
     }
 
     @Test
@@ -365,26 +306,6 @@ class MailingRunTest extends MailingTest {
     }
 
     @Test
-    void whoWasHeldBackStaysSoWhenItGoesOn() throws Exception {
-        UUID id = mailing(ines, tobias);
-        test(id);
-        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
-        post.answer(Step.MAIL, "421 closing down");
-        start(id, 2);
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> page(id).at("/counts/planned").asInt() == 2
-                        && !page(id).get("restsUntil").isNull());
-        done("POST", "/api/mailings/" + id + "/pause", null, signe);
-        forOne("PUT", id, tobias, "/held", Map.of("held", true, "why", "on holiday"));
-        post.behave();
-        assertThat(start(id, 1).has("code")).isFalse();
-        sender.look();
-        reaches(id, "DONE");
-        assertThat(arrived()).containsExactly(INES);
-        assertThat(people(id)).contains("Tobias Larkin: HELD, on holiday");
-    }
-
-    @Test
     void whatWouldLookOtherThanItWasTestedIsHeld() throws Exception {
         UUID id = underWay(60, ines, tobias);
         // As it is once a style or a passage says something else than when it was started.
@@ -396,35 +317,6 @@ class MailingRunTest extends MailingTest {
                 .contains(
                         "Tobias Larkin: HELD, Its style, or a passage in it, has changed since the mailing was started.");
         assertThat(arrived()).containsExactly(INES);
-    }
-
-    @Test
-    void countsAreRightHoweverManyHoldBackAndLetGoMeanwhile() throws Exception {
-        List<UUID> many = new ArrayList<>();
-        for (int i = 0; i < 30; i++) {
-            many.add(contact("Reader", "No" + i, "reader" + i + "@larkfield.example"));
-        }
-        UUID id = mailing(many.toArray(UUID[]::new));
-        send(id, 30);
-        try (ExecutorService hands = Executors.newFixedThreadPool(6)) {
-            for (int i = 0; i < 60; i++) {
-                UUID one = many.get(29 - i % 30);
-                boolean held = i < 30;
-                hands.submit(() -> forOne("PUT", id, one, "/held", Map.of("held", held, "why", "")));
-                hands.submit(sender::sendNext);
-            }
-        }
-        for (UUID one : many) {
-            forOne("PUT", id, one, "/held", Map.of("held", false, "why", ""));
-        }
-        sender.look();
-        reaches(id, "DONE");
-        assertThat(arrived()).hasSize(30).doesNotHaveDuplicates();
-        JsonNode counts = page(id).get("counts");
-        assertThat(counts.get("sent").asInt()).isEqualTo(30);
-        for (String none : List.of("planned", "leaving", "waiting", "held", "notSure")) {
-            assertThat(counts.get(none).asInt()).as(none).isZero();
-        }
     }
 
     @Test
@@ -441,56 +333,6 @@ class MailingRunTest extends MailingTest {
         }
         assertThat(arrived()).containsExactly(INES, TOBIAS);
         assertThat(people(id)).anyMatch(one -> one.startsWith("Priya Ivory: HELD, Something went wrong on our side."));
-    }
-
-    @Test
-    void stoppedWhileTheMailServerPutsOneOffThatOneIsNotTriedAgain() throws Exception {
-        UUID id = mailing(ines, tobias);
-        change(id, plan -> plan.withObject("when").put("overMinutes", 60));
-        test(id);
-        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
-        post.refuse("ines@larkfield.example", "450 not just now");
-        post.takeTime(Step.RECIPIENT);
-        start(id, 2);
-        post.awaitSlowStep();
-        done("POST", "/api/mailings/" + id + "/stop", null, signe);
-        post.goOn();
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> page(id).at("/counts/leftOut").asInt() == 2);
-        assertThat(people(id))
-                .containsExactly(
-                        "Ines Okafor: LEFT_OUT, Signe has stopped it.",
-                        "Tobias Larkin: LEFT_OUT, Signe has stopped it.");
-        assertThat(sql.queryForObject("select state from outgoing_message where mailing_id = ?", String.class, id))
-                .isEqualTo("CANCELLED");
-    }
-
-    @Test
-    void whatAProcessHadInHandOfAStoppedMailingStays() throws Exception {
-        UUID id = underWay(60, ines, tobias);
-        done("POST", "/api/mailings/" + id + "/stop", null, signe);
-        sql.update("update mailing_person set state = 'LEAVING' where person_id = ?", tobias);
-        sender.takeUp();
-        assertThat(people(id)).contains("Tobias Larkin: LEFT_OUT, Signe has stopped it.");
-        assertThat(page(id).at("/counts/leftOut").asInt()).isEqualTo(1);
-    }
-
-    @Test
-    void thoseWhoAreHeldAtItsEndCanBeLeftOut() throws Exception {
-        UUID id = underWay(60, ines, tobias);
-        choices.keepNothing(tobias);
-        clock.forward(Duration.ofHours(1));
-        sender.look();
-        reaches(id, "DONE");
-        assertThat(done("GET", "/api/mailings/under-way", null, signe)).hasSize(1);
-        done("POST", "/api/mailings/" + id + "/stop", null, signe);
-        assertThat(people(id)).contains("Tobias Larkin: LEFT_OUT, Signe has stopped it.");
-        assertThat(done("GET", "/api/mailings/under-way", null, signe)).isEmpty();
-        assertThat(page(id).get("state").asString()).isEqualTo("DONE");
-        assertThat(done("POST", "/api/mailings/" + id + "/stop", null, signe)
-                        .get("code")
-                        .asString())
-                .isEqualTo("not-under-way");
     }
 
     @Test

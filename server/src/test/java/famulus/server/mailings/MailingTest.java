@@ -23,6 +23,10 @@ import tools.jackson.databind.node.ObjectNode;
 /** A company that may send mailings, three people and a template: what tests of mailings begin with. */
 @Import(SendingTest.Post.class)
 abstract class MailingTest extends ServerTest {
+    protected static final String INES = "To: Ines Okafor <ines@larkfield.example>";
+    protected static final String PRIYA = "To: Priya Ivory <priya@ivory.example>";
+    protected static final String TOBIAS = "To: Tobias Larkin <tobias@wrenhill.example>";
+
     @Autowired
     protected FakeMailServer post;
 
@@ -43,6 +47,23 @@ abstract class MailingTest extends ServerTest {
         priya = contact("Priya", "Ivory", "priya@ivory.example");
         template = template(
                 "CONTACT", "Blossom, {person.first_name}", "Dear {person.first_name}, will your blossom be early?");
+    }
+
+    /** So many contacts, none of whom anything else is known of. */
+    protected UUID[] readers(int number) throws Exception {
+        UUID[] many = new UUID[number];
+        for (int i = 0; i < number; i++) {
+            many[i] = contact("Reader", "No" + i, "reader" + i + "@larkfield.example");
+        }
+        return many;
+    }
+
+    /** Those who are still to get a mailing, as they come. */
+    protected List<UUID> planned(UUID mailing) {
+        return sql.queryForList(
+                "select chosen_id from mailing_person where mailing_id = ? and state = 'PLANNED' order by due_at, chosen_id",
+                UUID.class,
+                mailing);
     }
 
     /** Begins a mailing of Signe's to some contacts. */

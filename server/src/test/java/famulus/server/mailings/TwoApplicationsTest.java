@@ -11,8 +11,6 @@ import famulus.server.outbox.MailRoute;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.UUID;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
@@ -62,20 +60,9 @@ class TwoApplicationsTest extends MailingTest {
                         "--famulus.public-address=https://post.brindlewing.example/");
     }
 
-    private List<UUID> planned(UUID mailing) {
-        return sql.queryForList(
-                "select chosen_id from mailing_person where mailing_id = ? and state = 'PLANNED' order by due_at, chosen_id",
-                UUID.class,
-                mailing);
-    }
-
     @Test
     void bothSendAndNobodyGetsItTwice() throws Exception {
-        List<UUID> many = new ArrayList<>();
-        for (int i = 0; i < PEOPLE; i++) {
-            many.add(contact("Reader", "No" + i, "reader" + i + "@larkfield.example"));
-        }
-        UUID id = mailing(many.toArray(UUID[]::new));
+        UUID id = mailing(readers(PEOPLE));
         test(id);
         await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
         try (ConfigurableApplicationContext other = another()) {
