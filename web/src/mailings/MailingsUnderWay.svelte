@@ -1,12 +1,14 @@
 <script lang="ts">
-  import { ask, type Schemas } from '../api/client';
+  import { ask, sentence, type Schemas } from '../api/client';
   import { gathered, onChange } from '../app/changes';
   import InlineButton from '../ui/InlineButton.svelte';
+  import { notify } from '../ui/notices.svelte';
   import { dayAndTime } from '../ui/when';
+  import MoveMessage from './MoveMessage.svelte';
   import { expected, inTrouble, stands, standing } from './mailingWords';
 
   /** Mailings on their way, or with somebody to look after: a line each, however many messages it has. It opens to its people. */
-  let lines = $state.raw<Schemas['MailingLine'][]>([]);
+  let lines = $state.raw<Schemas['MailingUnderWay'][]>([]);
   let opened = $state('');
   let people = $state.raw<Schemas['ShownMailingPerson'][]>([]);
 
@@ -22,6 +24,20 @@
     people = await ask('get', '/api/mailings/{id}/people', { params: { id } }).catch(() => []);
     opened = id;
   }
+
+  async function act(how: () => Promise<unknown>) {
+    try {
+      await how();
+    } catch (failure) {
+      notify(sentence(failure), { stop: true });
+    }
+    await read();
+  }
+
+  const hold = (id: string, key: string, held: boolean) => () =>
+    void act(() =>
+      ask('put', '/api/mailings/{id}/people/{key}/held', { params: { id, key }, body: { held, why: '' } }),
+    );
 
   const changed = gathered(read);
   $effect(() => onChange((change) => (change.what === 'mailing' || change.what === 'hello') && changed()));
@@ -40,13 +56,24 @@
 {/if}
 {#if lines.length}
   <ul aria-label="Mailings">
-    {#each lines as line (line.id)}
+    {#each lines as { line, mayChange } (line.id)}
       <li>
         <div class="line">
           <a href="/mailings/{line.id}"><bdi>{line.name}</bdi></a>
           <span class="soft">{expected(line.counts).toLocaleString('en')} messages of one mailing</span>
           <span class:look={!!inTrouble(line.counts)}>{standing(line)}{inTrouble(line.counts)}</span>
           <span class="ways">
+            {#if mayChange && line.state === 'RUNNING'}
+              <InlineButton
+                soft
+                aria-label="Pause {line.name}"
+                onclick={() =>
+                  void act(() => ask('post', '/api/mailings/{id}/pause', { params: { id: line.id } }))}
+                >pause</InlineButton
+              >
+            {:else if mayChange && line.state === 'PAUSED'}
+              <a class="soft" href="/mailings/{line.id}" aria-label="Go on with {line.name}">go on…</a>
+            {/if}
             <InlineButton
               aria-expanded={opened === line.id}
               onclick={() => (opened === line.id ? (opened = '') : void open(line.id))}
@@ -65,6 +92,22 @@
                     ? `, ${dayAndTime(one.dueAt)}`
                     : ''}</span
                 >
+                <span class="ways">
+                  {#if mayChange && one.state === 'PLANNED' && line.state !== 'DONE'}
+                    <MoveMessage mailing={line.id} to={one} started onmoved={read} />
+                    <InlineButton
+                      soft
+                      aria-label="Hold {one.name} back"
+                      onclick={hold(line.id, one.key, true)}>hold back</InlineButton
+                    >
+                  {:else if mayChange && one.state === 'HELD' && one.held}
+                    <InlineButton
+                      soft
+                      aria-label="Let {one.name} have it"
+                      onclick={hold(line.id, one.key, false)}>send it</InlineButton
+                    >
+                  {/if}
+                </span>
               </li>
             {/each}
           </ul>
@@ -86,7 +129,7 @@
 
   .line {
     display: grid;
-    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1.6fr) 140px;
+    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1.6fr) 170px;
     gap: 16px;
     align-items: baseline;
     min-height: 24px;

@@ -7,6 +7,7 @@
   import { dayAndTime } from '../ui/when';
   import type { MailingSheet } from './mailingSheet.svelte';
   import { goes, several } from './mailingWords';
+  import MoveMessage from './MoveMessage.svelte';
   import Part from './Part.svelte';
   import StepPreviews from './StepPreviews.svelte';
 
@@ -145,7 +146,19 @@
                 </span>
               {/if}
             </td>
-            <td class="at">{goes(row) ? (row.at ? dayAndTime(row.at) : '') : 'held'}</td>
+            <td class="at"
+              >{goes(row) ? (row.at ? dayAndTime(row.at) : '') : 'held'}{#if goes(row)}
+                <span class="ways"
+                  >{#if sheet.open}<MoveMessage
+                      mailing={sheet.id}
+                      to={row}
+                      started={false}
+                      label={row.moved ? 'moved…' : 'move…'}
+                      onmoved={() => sheet.look()}
+                    />{/if}</span
+                >
+              {/if}</td
+            >
           </tr>
         {/each}
       </tbody>

@@ -8,6 +8,7 @@
   import { dayAndTime, time } from '../ui/when';
   import type { MailingSheet } from './mailingSheet.svelte';
   import { expected, inTrouble, several, stands } from './mailingWords';
+  import MoveMessage from './MoveMessage.svelte';
   import Part from './Part.svelte';
 
   /** A mailing that was started: how far it is, and how each of its people stands. */
@@ -178,6 +179,9 @@
                   onclick={one.held ? hold(one, false) : again(one)}>send it</InlineButton
                 >
               {:else if one.state === 'PLANNED'}
+                {#if under}
+                  <MoveMessage mailing={sheet.id} to={one} started onmoved={() => sheet.look()} />
+                {/if}
                 <InlineButton soft aria-label="Hold {one.name} back" onclick={hold(one, true)}
                   >hold back</InlineButton
                 >

@@ -173,20 +173,43 @@ class MailingTest extends BrowserTest {
         choose(page, "season op");
         page.getByLabel("Over how long").selectOption("240");
         assertThat(page.getByText(Pattern.compile("^The first leaves"))).isVisible();
+        // One of them gets it at an hour of its own, and with the others after all.
+        Locator moved = rows(page).first();
+        button(page, Pattern.compile("^Move the message to ")).first().click();
+        button(page, "Choose this hour").click();
+        assertThat(moved).containsText("moved…");
+        button(page, Pattern.compile("^Send to .* with the others$")).click();
+        assertThat(moved).not().containsText("moved…");
         page.reload();
         assertThat(page.getByLabel("Over how long")).hasValue("240");
         test(page);
         page.locator("[data-send]").click();
         button(page, "Yes, send it").click();
         assertThat(page.getByText("1 of 3 sent, 2 to go.")).isVisible();
-        button(page, "Pause").click();
+
+        // In the outbox one of its messages leaves now, another is held back and let go, and all of it is paused.
+        link(page, "Outbox").click();
+        button(page, "its messages").click();
+        Locator messages = page.locator("ul[aria-label^='Messages of'] li");
+        assertThat(messages).hasCount(3);
+        button(page, Pattern.compile("^Move the message to ")).first().click();
+        button(page, "Now").click();
+        assertThat(messages.filter(new Locator.FilterOptions().setHasText("sent")))
+                .hasCount(2);
+        button(page, Pattern.compile("^Hold .* back$")).click();
+        button(page, Pattern.compile("^Let .* have it$")).click();
+        assertThat(messages.filter(new Locator.FilterOptions().setHasText("planned, ")))
+                .hasCount(1);
+        button(page, Pattern.compile("^Pause ")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Go on with ")))
+                .click();
         assertThat(page.getByText("Signe has paused it.")).isVisible();
         assertThat(page.getByLabel("Over how long")).isVisible();
         button(page, "Stop for good…").click();
         button(page, "Yes, stop it for good").click();
         assertThat(page.getByText("Signe has stopped it.").first()).isVisible();
         page.getByLabel("Who is shown").selectOption("LEFT_OUT");
-        assertThat(page.getByLabel("Its people").locator("li")).hasCount(2);
+        assertThat(page.getByLabel("Its people").locator("li")).hasCount(1);
     }
 
     @Test

@@ -77,6 +77,8 @@ create table mailing_person (
   -- The draft of their own words; none for those of the mailing.
   draft_id    uuid,
   due_at      timestamp(3) with time zone,
+  -- Whether somebody chose by hand when it leaves for them.
+  moved       boolean default false not null,
   taken_at    timestamp(3) with time zone,
   -- When it was handed over first, which counts towards what may leave within an hour.
   left_at     timestamp(3) with time zone,

@@ -22,7 +22,8 @@ import java.util.PriorityQueue;
  *
  * @param start no message leaves before it
  * @param over the time they are spread over; zero for all at the start
- * @param theirHours whether each leaves only while its reader is at work
+ * @param theirHours whether each leaves only while its reader is at work; then they are spread over what of that time is worked,
+ *     from the first moment on at which their reader is at work
  * @param perHour no more leave within any sixty minutes; at least one
  * @param perDay no more leave within any twenty-four hours; at least one
  */
@@ -58,8 +59,7 @@ public record SendingPlan(Instant start, Duration over, boolean theirHours, int 
         PriorityQueue<Turn> turns =
                 new PriorityQueue<>(Comparator.comparing(Turn::at).thenComparing(Turn::reader));
         for (int i = 0; i < readers.size(); i++) {
-            Instant wished = start.plus(over.multipliedBy(i).dividedBy(readers.size()));
-            turns.add(new Turn(within(wished, readers.get(i)), i));
+            turns.add(new Turn(wished(readers.get(i), i, readers.size()), i));
         }
         List<Instant> left = new ArrayList<>(gone.stream().sorted().toList());
         Instant[] times = new Instant[readers.size()];
@@ -76,6 +76,39 @@ public record SendingPlan(Instant start, Duration over, boolean theirHours, int 
             }
         }
         return Arrays.asList(times);
+    }
+
+    /** When the message of the {@code turn}th of so many would leave if there were no limits. */
+    private Instant wished(Reader reader, int turn, int of) {
+        if (!theirHours) {
+            return start.plus(over.multipliedBy(turn).dividedBy(of));
+        }
+        // What of the time falls outside a reader's hours is left out of it: all that would have left then would else
+        // leave together when the next day begins.
+        Instant opens = within(start, reader);
+        Duration before =
+                worked(opens, opens.plus(over), reader).multipliedBy(turn).dividedBy(of);
+        Instant at = opens;
+        for (Instant closes = closes(at, reader); before.compareTo(Duration.between(at, closes)) >= 0; ) {
+            before = before.minus(Duration.between(at, closes));
+            at = within(closes, reader);
+            closes = closes(at, reader);
+        }
+        return at.plus(before);
+    }
+
+    /** How much of the time between two moments a reader is at work; at the first one they are. */
+    private Duration worked(Instant from, Instant to, Reader reader) {
+        Duration worked = Duration.ZERO;
+        for (Instant at = from; at.isBefore(to); at = within(closes(at, reader), reader)) {
+            Instant closes = closes(at, reader);
+            worked = worked.plus(Duration.between(at, closes.isBefore(to) ? closes : to));
+        }
+        return worked;
+    }
+
+    private static Instant closes(Instant at, Reader reader) {
+        return at.atZone(reader.zone()).with(CLOSES).toInstant();
     }
 
     /** The first moment from one on at which neither limit is reached. */

@@ -64,6 +64,37 @@ class SendingPlanTest {
     }
 
     @Test
+    void whatWouldLeaveAfterWorkIsSpreadOverTheHoursBefore() {
+        // 15:00 in London; two of the four hours are worked.
+        SendingPlan afternoon =
+                new SendingPlan(Instant.parse("2026-05-05T14:00:00Z"), Duration.ofHours(4), true, 500, 500);
+        assertThat(afternoon.times(Collections.nCopies(4, in(LONDON)), List.of()))
+                .containsExactly(
+                        Instant.parse("2026-05-05T14:00:00Z"),
+                        Instant.parse("2026-05-05T14:30:00Z"),
+                        Instant.parse("2026-05-05T15:00:00Z"),
+                        Instant.parse("2026-05-05T15:30:00Z"));
+    }
+
+    @Test
+    void overDaysTheNightsAreLeftOut() {
+        // From Friday, 13:00 in London, over three days: four hours on Friday, and five on Monday.
+        SendingPlan friday = new SendingPlan(Instant.parse("2026-05-08T12:00:00Z"), Duration.ofDays(3), true, 500, 500);
+        assertThat(friday.times(Collections.nCopies(3, in(LONDON)), List.of()))
+                .containsExactly(
+                        Instant.parse("2026-05-08T12:00:00Z"),
+                        Instant.parse("2026-05-08T15:00:00Z"),
+                        Instant.parse("2026-05-11T09:00:00Z"));
+    }
+
+    @Test
+    void whoIsNotAtWorkAtAllMeanwhileIsReachedAsSlowlyOnceTheyAre() {
+        // In Auckland it is nine in the evening.
+        assertThat(plan(Duration.ofHours(2), true, 500, 500).times(Collections.nCopies(2, in(AUCKLAND)), List.of()))
+                .containsExactly(Instant.parse("2026-05-05T20:00:00Z"), Instant.parse("2026-05-05T21:00:00Z"));
+    }
+
+    @Test
     void theirHoursKeepToTheirClockWhenItChanges() {
         // Clocks in London go back in the night to Sunday 25 October 2026.
         SendingPlan friday = new SendingPlan(Instant.parse("2026-10-23T16:00:00Z"), Duration.ZERO, true, 500, 500);

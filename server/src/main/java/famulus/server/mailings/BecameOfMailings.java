@@ -163,6 +163,7 @@ class BecameOfMailings implements MessageGroups {
                 person.asItIs(),
                 person.draftId(),
                 person.dueAt(),
+                person.moved(),
                 person.leftAt(),
                 person.messageId(),
                 person.turn(),

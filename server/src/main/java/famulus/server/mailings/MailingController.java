@@ -140,10 +140,16 @@ class MailingController {
         return new MailingWindow(window.lines().stream().map(MailingLine::of).toList(), window.more());
     }
 
+    /** A mailing on its way; {@code mayChange} is whether whoever asks may pause, move or stop something of it. */
+    record MailingUnderWay(MailingLine line, boolean mayChange) {}
+
     /** Those that are on their way, or have somebody who wants to be looked at. */
     @GetMapping("/under-way")
-    List<MailingLine> underWay(Colleague asking) {
-        return lines.underWay().stream().map(MailingLine::of).toList();
+    List<MailingUnderWay> underWay(Colleague asking) {
+        return lines.underWay().stream()
+                .map(row ->
+                        new MailingUnderWay(MailingLine.of(row), mailings.mayChange(mailings.get(row.id()), asking)))
+                .toList();
     }
 
     /** A mailing to be begun; {@code choice} is null for nobody yet. */
@@ -296,6 +302,7 @@ class MailingController {
      * @param held who holds it back, by first name; empty for nobody
      * @param heldWhy why; may be empty
      * @param at when it leaves, as things are; null where that is not known
+     * @param moved whether somebody chose that by hand for them
      */
     record ShownPreview(
             UUID key,
@@ -314,7 +321,8 @@ class MailingController {
             List<RowNote> notes,
             String held,
             String heldWhy,
-            @Schema(nullable = true) Instant at) {}
+            @Schema(nullable = true) Instant at,
+            boolean moved) {}
 
     /** A line of the answer: what somebody gets, or at the end what there is to be said of the whole. */
     record PreviewLine(@Schema(nullable = true) ShownPreview row, @Schema(nullable = true) List<String> whole) {}
@@ -331,7 +339,7 @@ class MailingController {
         if (ready.words().isPresent()) {
             Map<UUID, MailingPerson> known = people.known(id);
             Audience audience = MailingPeople.left(ready.audience(), known);
-            Map<UUID, Instant> due = times.of(ready.mailing().plan(), audience.in());
+            Map<UUID, Instant> due = times.of(ready.mailing().plan(), audience.in(), known);
             reading.each(ready.mailing(), audience, ready.said(), known, due, asking, row -> {
                 whole.read(row);
                 written.line(new PreviewLine(shown(row, known.get(row.key()), due.get(row.key())), null));
@@ -359,7 +367,8 @@ class MailingController {
                 row.notes(),
                 held.map(one -> first(one.heldBy())).orElse(""),
                 held.map(MailingPerson::why).orElse(""),
-                at);
+                at,
+                known != null && known.moved());
     }
 
     /** What the company wants of all mailings. */

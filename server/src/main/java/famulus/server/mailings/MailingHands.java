@@ -2,12 +2,14 @@ package famulus.server.mailings;
 
 import famulus.core.audience.Audience;
 import famulus.core.audience.Candidate;
+import famulus.core.calendar.PlannedHour;
 import famulus.core.record.PlainLine;
 import famulus.server.mailings.MailingReadiness.Ready;
 import famulus.server.messages.AudienceService;
 import famulus.server.messages.KeptDraftService;
 import famulus.server.messages.MessageDraftService;
 import famulus.server.messages.MessageToSend;
+import famulus.server.messages.SendingWishes.Hour;
 import famulus.server.outbox.OutboxService;
 import famulus.server.platform.Ids;
 import famulus.server.platform.Refusal;
@@ -16,6 +18,7 @@ import famulus.server.team.Colleague;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
@@ -141,7 +144,7 @@ class MailingHands {
         }
         if (held) {
             people.keep(person.held(by.id(), reason.strip()));
-        } else if (mailing.state() == MailingState.WRITING && person.draftId() == null) {
+        } else if (mailing.state() == MailingState.WRITING && person.draftId() == null && !person.moved()) {
             people.remove(id, key);
         } else {
             // Whatever else held them is looked at again before their message leaves.
@@ -153,6 +156,39 @@ class MailingHands {
             mapper.become(id, List.of(MailingState.DONE), MailingState.RUNNING, "", clock.instant());
         }
         mapper.finish(id, clock.instant());
+        events.changed(id);
+        sender.look();
+    }
+
+    /**
+     * Has what somebody gets leave at an hour of its own, whatever is planned for the others; never more at a time than the company
+     * lets.
+     *
+     * @param hour null for at once, and while the mailing is written for when it is planned
+     */
+    @Transactional
+    public void move(UUID id, UUID key, Hour hour, Colleague by) {
+        Mailing mailing = mustBeChangeable(id, by);
+        Optional<PlannedHour> chosen = Optional.ofNullable(hour).map(Hour::planned);
+        chosen.flatMap(one -> one.refusal(clock.instant())).ifPresent(sentence -> {
+            throw Refusal.field("hour", sentence);
+        });
+        MailingPerson person = people.hold(id, key).orElseGet(() -> chosen(readiness.of(id, by), key));
+        if (person.state() != PersonState.PLANNED && person.state() != PersonState.HELD) {
+            throw Refusal.because(
+                    "gone",
+                    person.state() == PersonState.LEFT_OUT
+                            ? person.name() + " does not get this mailing."
+                            : "The message to " + person.name() + " has left already.");
+        }
+        if (mailing.state() != MailingState.WRITING || chosen.isPresent()) {
+            people.keep(person.movedTo(chosen.map(PlannedHour::moment).orElseGet(clock::instant)));
+        } else if (person.draftId() == null && person.heldBy() == null) {
+            people.remove(id, key);
+        } else {
+            people.keep(person.asPlanned());
+        }
+        mapper.recount(id);
         events.changed(id);
         sender.look();
     }
@@ -209,7 +245,7 @@ class MailingHands {
         people.hold(mailing.id(), key).filter(one -> one.draftId() != null).ifPresent(person -> {
             mustNotBeGone(person);
             kept.removeOfMailing(person.draftId(), id);
-            if (mailing.state() == MailingState.WRITING && person.heldBy() == null) {
+            if (mailing.state() == MailingState.WRITING && person.heldBy() == null && !person.moved()) {
                 people.remove(id, key);
             } else {
                 people.keep(person.saying(null));

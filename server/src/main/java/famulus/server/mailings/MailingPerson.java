@@ -14,6 +14,7 @@ import java.util.UUID;
  * @param heldBy who holds them back; null where nobody does
  * @param draftId the draft of their own words; null for those of the mailing
  * @param dueAt when it leaves; null where that is not known
+ * @param moved whether somebody chose that by hand for them
  * @param messageId the message it has become; null while there is none
  * @param turn counts messages after the first one, which was refused
  */
@@ -31,6 +32,7 @@ record MailingPerson(
         boolean asItIs,
         UUID draftId,
         Instant dueAt,
+        boolean moved,
         Instant leftAt,
         UUID messageId,
         int turn,
@@ -54,6 +56,7 @@ record MailingPerson(
                 false,
                 null,
                 null,
+                false,
                 null,
                 null,
                 0,
@@ -79,6 +82,7 @@ record MailingPerson(
                 false,
                 null,
                 message.createdAt(),
+                false,
                 message.sentAt(),
                 message.id(),
                 0,
@@ -95,7 +99,7 @@ record MailingPerson(
      */
     MailingPerson after(MailingPerson before, PersonState other, String reason, Instant due) {
         return before == null
-                ? standing(other, null, reason, false, null, due, null, 0)
+                ? standing(other, null, reason, false, null, due, false, null, 0)
                 : standing(
                         other,
                         before.heldBy,
@@ -103,23 +107,25 @@ record MailingPerson(
                         before.asItIs,
                         before.draftId,
                         due,
+                        before.moved,
                         before.messageId,
                         before.turn);
     }
 
     /** The same, held back by somebody. */
     MailingPerson held(UUID by, String reason) {
-        return standing(PersonState.HELD, by, reason, asItIs, draftId, dueAt, messageId, turn);
+        return standing(PersonState.HELD, by, reason, asItIs, draftId, dueAt, moved, messageId, turn);
     }
 
     /** The same, held back by nobody; it is due from now on where nothing was planned. */
     MailingPerson released(Instant now) {
-        return standing(PersonState.PLANNED, null, "", asItIs, draftId, dueAt == null ? now : dueAt, messageId, turn);
+        return standing(
+                PersonState.PLANNED, null, "", asItIs, draftId, dueAt == null ? now : dueAt, moved, messageId, turn);
     }
 
     /** The same in words of their own; null for those of the mailing. */
     MailingPerson saying(UUID draft) {
-        return standing(state, heldBy, why, asItIs, draft, dueAt, messageId, turn);
+        return standing(state, heldBy, why, asItIs, draft, dueAt, moved, messageId, turn);
     }
 
     /**
@@ -129,16 +135,42 @@ record MailingPerson(
      */
     MailingPerson again(Instant now, boolean anew) {
         return standing(
-                PersonState.PLANNED, null, "", true, draftId, now, anew ? null : messageId, anew ? turn + 1 : turn);
+                PersonState.PLANNED,
+                null,
+                "",
+                true,
+                draftId,
+                now,
+                moved,
+                anew ? null : messageId,
+                anew ? turn + 1 : turn);
+    }
+
+    /** The same, to leave at a moment that somebody chose for them, whatever is planned for the others. */
+    MailingPerson movedTo(Instant at) {
+        return standing(state, heldBy, why, asItIs, draftId, at, true, messageId, turn);
+    }
+
+    /** The same, to leave when it is planned. */
+    MailingPerson asPlanned() {
+        return standing(state, heldBy, why, asItIs, draftId, null, false, messageId, turn);
     }
 
     /** The same, for whom another message is made than the one that was. */
     MailingPerson anew() {
-        return standing(state, heldBy, why, asItIs, draftId, dueAt, null, turn + 1);
+        return standing(state, heldBy, why, asItIs, draftId, dueAt, moved, null, turn + 1);
     }
 
     private MailingPerson standing(
-            PersonState other, UUID by, String reason, boolean as, UUID draft, Instant due, UUID message, int times) {
+            PersonState other,
+            UUID by,
+            String reason,
+            boolean as,
+            UUID draft,
+            Instant due,
+            boolean byHand,
+            UUID message,
+            int times) {
         return new MailingPerson(
                 mailingId,
                 chosenId,
@@ -153,6 +185,7 @@ record MailingPerson(
                 as,
                 draft,
                 due,
+                byHand,
                 leftAt,
                 message,
                 times,

@@ -21,7 +21,7 @@ interface MailingPersonMapper {
     String COLUMNS =
             """
             select p.mailing_id, p.chosen_id, p.person_kind, p.person_id, p.deal_id, p.name, p.address, p.state, p.held_by, p.why,
-                   p.as_it_is, p.draft_id, p.due_at, p.left_at, p.message_id, p.turn, p.opened_at, p.clicked_at, p.replied_at,
+                   p.as_it_is, p.draft_id, p.due_at, p.moved, p.left_at, p.message_id, p.turn, p.opened_at, p.clicked_at, p.replied_at,
                    p.unsubscribed
             from mailing_person p
             """;
@@ -72,11 +72,11 @@ interface MailingPersonMapper {
             """
             merge into mailing_person
               (mailing_id, chosen_id, person_kind, person_id, deal_id, name, address, state, held_by, why, as_it_is, draft_id,
-               due_at, left_at, message_id, turn, opened_at, clicked_at, replied_at, unsubscribed)
+               due_at, moved, left_at, message_id, turn, opened_at, clicked_at, replied_at, unsubscribed)
             key (mailing_id, chosen_id)
             values
               (#{mailingId}, #{chosenId}, #{personKind}, #{personId}, #{dealId}, #{name}, #{address}, #{state}, #{heldBy},
-               #{why}, #{asItIs}, #{draftId}, #{dueAt}, #{leftAt}, #{messageId}, #{turn}, #{openedAt}, #{clickedAt},
+               #{why}, #{asItIs}, #{draftId}, #{dueAt}, #{moved}, #{leftAt}, #{messageId}, #{turn}, #{openedAt}, #{clickedAt},
                #{repliedAt}, #{unsubscribed})
             """)
     void keep(MailingPerson person);

@@ -4,6 +4,7 @@ import famulus.server.desk.ProofPresenter;
 import famulus.server.desk.ShownProof;
 import famulus.server.messages.MessageDraftService;
 import famulus.server.messages.MessageDraftService.MessageDraft;
+import famulus.server.messages.SendingWishes.Hour;
 import famulus.server.records.CrmKind;
 import famulus.server.team.Colleague;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -117,6 +118,7 @@ class MailingRunController {
             boolean held,
             boolean own,
             @Schema(nullable = true) Instant dueAt,
+            boolean moved,
             @Schema(nullable = true) Instant leftAt,
             @Schema(nullable = true) UUID message,
             @Schema(nullable = true) Instant openedAt,
@@ -141,6 +143,7 @@ class MailingRunController {
                         one.heldBy() != null,
                         one.draftId() != null,
                         one.dueAt(),
+                        one.moved(),
                         one.leftAt(),
                         one.messageId(),
                         one.openedAt(),
@@ -163,6 +166,14 @@ class MailingRunController {
     @PutMapping("/people/{key}/held")
     void hold(Colleague asking, @PathVariable UUID id, @PathVariable UUID key, @RequestBody HeldPerson held) {
         hands.hold(id, key, held.held(), held.why(), asking);
+    }
+
+    /** When what somebody gets leaves; null for at once, and before the start for when it is planned. */
+    record OwnHour(@Schema(nullable = true) Hour hour) {}
+
+    @PutMapping("/people/{key}/hour")
+    void move(Colleague asking, @PathVariable UUID id, @PathVariable UUID key, @RequestBody OwnHour moved) {
+        hands.move(id, key, moved.hour(), asking);
     }
 
     record OwnWords(UUID draft) {}

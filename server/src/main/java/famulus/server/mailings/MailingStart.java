@@ -93,7 +93,7 @@ class MailingStart {
         Map<UUID, MailingPerson> known = persons.known(id);
         Audience audience = MailingPeople.left(ready.audience(), known);
         Map<UUID, Optional<String>> stopped = new HashMap<>();
-        Map<UUID, Instant> times = planned.of(before.plan(), audience.in());
+        Map<UUID, Instant> times = planned.of(before.plan(), audience.in(), known);
         reading.each(before, audience, said, known, times, by, row -> stopped.put(row.key(), row.stopped()));
         long going = audience.in().stream()
                 .filter(one -> stopped.getOrDefault(one.key(), Optional.of("")).isEmpty())

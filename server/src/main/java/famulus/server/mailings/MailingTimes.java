@@ -45,8 +45,12 @@ class MailingTimes {
         this.clock = clock;
     }
 
-    /** When the message to each leaves, by what they were chosen as. */
-    Map<UUID, Instant> of(MailingPlan plan, List<Candidate> in) {
+    /**
+     * When the message to each leaves, by what they were chosen as.
+     *
+     * @param known those of whom something is known; who was moved by hand leaves when they were moved to
+     */
+    Map<UUID, Instant> of(MailingPlan plan, List<Candidate> in, Map<UUID, MailingPerson> known) {
         SendingRules limits = rules.get();
         Instant now = clock.instant();
         Instant start = Optional.ofNullable(plan.when().hour())
@@ -64,7 +68,14 @@ class MailingTimes {
                 .times(readers, gone);
         Map<UUID, Instant> byKey = new HashMap<>();
         for (int i = 0; i < in.size(); i++) {
-            byKey.put(in.get(i).key(), times.get(i));
+            UUID key = in.get(i).key();
+            Instant planned = times.get(i);
+            byKey.put(
+                    key,
+                    Optional.ofNullable(known.get(key))
+                            .filter(MailingPerson::moved)
+                            .map(MailingPerson::dueAt)
+                            .orElse(planned));
         }
         return byKey;
     }

@@ -158,8 +158,8 @@ class StartersTest {
                 Rendering rendering = mail(proof);
                 assertThat(rendering.html().length()).isLessThan(LARGEST);
                 assertThat(rendering.text()).isNotBlank().doesNotContain("<p", "&nbsp;", "{");
-                assertThat(rendering.html()).isEqualTo(mail(proof).html());
                 if (markup.add(markup(rendering.html()))) {
+                    assertThat(rendering.html()).isEqualTo(mail(proof).html());
                     Files.writeString(folder.resolve(starter.name() + "-" + at++ + ".html"), rendering.html());
                 }
                 documents++;
