@@ -11,6 +11,7 @@ import famulus.e2e.StartedOnce.Started;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -76,19 +77,47 @@ abstract class BrowserTest {
     }
 
     Page open(String path, int width, int height, ColorScheme scheme) {
+        Page page = blank(width, height, scheme);
+        page.navigate(address(path));
+        return page;
+    }
+
+    private Page blank(int width, int height, ColorScheme scheme) {
         Window window = started.window(width, height, scheme);
         windows.add(window);
         Page page = window.page();
         page.onPageError(error -> {
             throw new AssertionError("The page failed: " + error);
         });
-        page.navigate(address(path));
         return page;
     }
 
-    /** Opens a page and signs in to the demo. */
+    /** Opens a page as somebody who has signed in to the demo. */
     Page openAs(String name, String path) {
-        return signIn(open(path), name);
+        return openAs(name, before -> path, 1280, ColorScheme.LIGHT);
+    }
+
+    /** Opens somebody’s page. */
+    Page openContact(String name, String contact) {
+        return openContact(name, contact, 1280, ColorScheme.LIGHT);
+    }
+
+    Page openContact(String name, String contact, int width, ColorScheme scheme) {
+        Page page = openAs(name, before -> before.contact(contact), width, scheme);
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("History"))
+                .waitFor();
+        return page;
+    }
+
+    /** Opens what has been made ready for it. */
+    private Page openAs(String name, Function<Beforehand, String> path, int width, ColorScheme scheme) {
+        Page page = blank(width, 800, scheme);
+        Beforehand before = new Beforehand(page, address(""));
+        before.signIn(name);
+        page.navigate(address(path.apply(before)));
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places"))
+                .waitFor();
+        return page;
     }
 
     static Page signIn(Page page, String name) {
@@ -125,9 +154,9 @@ abstract class BrowserTest {
         return page;
     }
 
-    /** The same from a design that has fields. */
+    /** The desk of a template that has been made from a design with fields. */
     Page beginFrom(String who, String design, String name) {
-        Page page = begin(who, design, name);
+        Page page = openAs(who, before -> before.template(design, name), 1280, ColorScheme.LIGHT);
         // Once its fields are chips the desk is settled.
         page.locator(".sheet .chip").first().waitFor();
         return page;

@@ -120,8 +120,7 @@ class CompanyTest extends BrowserTest {
 
     @Test
     void howSomebodyIsAddressedIsSetOnTheirPage() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Title")))
                 .click();
         page.keyboard().type("Ms");
@@ -141,8 +140,7 @@ class CompanyTest extends BrowserTest {
 
     @Test
     void twoValuesKeptQuicklyOneAfterTheOtherAreBothKept() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Leopold Gosling");
+        Page page = openContact("Signe", "Leopold Gosling");
         List<Route> held = new ArrayList<>();
         page.route("**/api/records/contact/*", route -> {
             if (route.request().method().equals("PATCH") && held.isEmpty()) {
@@ -287,8 +285,7 @@ class CompanyTest extends BrowserTest {
 
     @Test
     void aLanguageIsFoundByTyping() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Language"))
                 .click();
         Locator typed = page.getByLabel("Language", new Page.GetByLabelOptions().setExact(true));

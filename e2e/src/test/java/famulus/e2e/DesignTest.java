@@ -87,8 +87,7 @@ class DesignTest extends BrowserTest {
 
     @Test
     void aDesignedMessageIsSentAndReadByItsRecipient() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         page.keyboard().press("w");
         page.keyboard().type("Season");
         page.getByRole(AriaRole.OPTION)

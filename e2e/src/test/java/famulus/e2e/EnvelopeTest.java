@@ -205,8 +205,7 @@ class EnvelopeTest extends BrowserTest {
 
     @Test
     void oneKeyLogsACallANoteOrAReply() {
-        Page page = openAs("Dov", "/people");
-        find(page, "Priya Ivory");
+        Page page = openContact("Dov", "Priya Ivory");
         for (Map.Entry<String, String> key :
                 Map.of("c", "Log a call", "n", "Add a note", "r", "Log a reply").entrySet()) {
             page.keyboard().press(key.getKey());

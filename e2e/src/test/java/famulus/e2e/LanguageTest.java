@@ -215,8 +215,7 @@ class LanguageTest extends BrowserTest {
 
     @Test
     void whatATemplateAsksIsFilledInWithTabAndStaysInTheHistory() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         page.keyboard().press("w");
         page.getByRole(AriaRole.OPTION).first().waitFor();
         page.keyboard().type("What we agreed");

@@ -22,8 +22,7 @@ class MessageNotesTest extends BrowserTest {
     }
 
     private Page writing(String template) {
-        Page page = openAs("Signe", "/people");
-        find(page, "Tyrell Blueford");
+        Page page = openContact("Signe", "Tyrell Blueford");
         beginMessage(page, template);
         return page;
     }
@@ -112,8 +111,7 @@ class MessageNotesTest extends BrowserTest {
     @ParameterizedTest
     @CsvSource({"1280, LIGHT", "1280, DARK", "390, LIGHT"})
     void notesBesideAMessageAreAccessible(int width, ColorScheme scheme) {
-        Page page = signIn(open("/people", width, 800, scheme), "Signe");
-        find(page, "Tyrell Blueford");
+        Page page = openContact("Signe", "Tyrell Blueford", width, scheme);
         beginMessage(page, "quo");
         goToEnd(page, textbox(page, "Text of this message"));
         page.keyboard().type("The drawing of 31 June is attached.");

@@ -39,8 +39,7 @@ class MessageTest extends BrowserTest {
 
     @Test
     void theUsualFollowUpTakesSixKeysAndOneTakesItBackWhole() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Priya Ivory");
+        Page page = openContact("Signe", "Priya Ivory");
         page.keyboard().press("w");
         page.keyboard().type("quo");
         page.keyboard().press("Enter");
@@ -86,8 +85,7 @@ class MessageTest extends BrowserTest {
     /** Each wish for the envelope counts, however quickly one follows another. */
     @Test
     void twoPeopleTickedAtOnceBothGetIt() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         beginMessage(page, "Welcome");
         button(page, "and nobody else").click();
         page.evaluate("() => document.querySelectorAll('fieldset input').forEach((one, at) => at < 2 && one.click())");
@@ -99,8 +97,7 @@ class MessageTest extends BrowserTest {
 
     @Test
     void wordsOfADesignedMessageAreChangedInPlaceAndTakenBackOneByOne() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         beginMessage(page, "Welcome");
         Locator text = textbox(page, "Block 2, text");
         assertThat(page.locator(".sheet .value").first()).hasText("Dear Ines");
@@ -139,8 +136,7 @@ class MessageTest extends BrowserTest {
 
     @Test
     void aDraftIsGoneOnWithOnAnotherMachine() {
-        Page page = openAs("Dov", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Dov", "Ines Okafor-Brandt");
         beginMessage(page, "After a call");
         goToEnd(page, textbox(page, "Text of this message"));
         page.keyboard().type("Half a thought");
@@ -180,8 +176,7 @@ class MessageTest extends BrowserTest {
 
     @Test
     void whatChangedOnTheRecordIsOfferedAndNeverPutInByItself() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Despina Anthopoulou");
+        Page page = openContact("Signe", "Despina Anthopoulou");
         beginMessage(page, "After a call");
         assertThat(saved(page)).hasText("saved");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^First name")))
@@ -202,8 +197,7 @@ class MessageTest extends BrowserTest {
 
     @Test
     void anEmptyLetterBeginsAtItsSubjectAndOneIsAskedWhereSomethingIsToBeChecked() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         beginMessage(page, "nothing is called so");
         assertThat(textbox(page, "Subject of this message")).isFocused();
         page.keyboard().type("A question");
@@ -235,8 +229,7 @@ class MessageTest extends BrowserTest {
 
     @Test
     void whatFollowsAMessageKnowsItAfterAReloadAndCanLeaveIt() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         openMessage(page, "Welcome to");
         button(page, "Write the next one").click();
         chooseTemplate(page, "After a call");
@@ -253,8 +246,7 @@ class MessageTest extends BrowserTest {
 
     @Test
     void aMessageIsSentAgainBecomesATemplateAndIsShownOnTheWeb() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         openMessage(page, "Welcome to");
         button(page, "Send again to…").click();
         // At once: whoever is chosen is found for these letters.
@@ -299,8 +291,7 @@ class MessageTest extends BrowserTest {
 
     @Test
     void aMessageIsWrittenAndSentOnAPhone() {
-        Page page = signIn(open("/people", 390, 800, ColorScheme.LIGHT), "Signe");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt", 390, ColorScheme.LIGHT);
         beginMessage(page, "After a call");
         Locator text = textbox(page, "Text of this message");
         goToEnd(page, text);

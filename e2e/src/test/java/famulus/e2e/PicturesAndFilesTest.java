@@ -166,8 +166,7 @@ class PicturesAndFilesTest extends SheetTest {
     /** The message itself and another template go along as PDF, made for its person. */
     @Test
     void aMessageGoesWithPapers() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Leopold Gosling");
+        Page page = openContact("Signe", "Leopold Gosling");
         page.keyboard().press("w");
         page.getByText("an empty letter").click();
         textbox(page, "Subject of this message").fill("Papers for you");

@@ -27,8 +27,7 @@ class ReaderTest extends BrowserTest {
 
     @Test
     void aReaderOpensAMessageLeavesRoundsAndGetsAFollowUp() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         String record = page.url();
         beginMessage(page, "Welcome");
         button(page, "Send now").click();

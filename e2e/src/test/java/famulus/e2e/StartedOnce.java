@@ -51,6 +51,8 @@ final class StartedOnce implements TestInstancePostProcessor {
                                 "--disable-background-networking",
                                 "--disable-component-update",
                                 "--disable-sync",
+                                // Each message that is shown would have a process of its own.
+                                "--disable-features=IsolateSandboxedIframes",
                                 "--no-first-run")));
         private final List<Window> windows = new ArrayList<>();
         private ConfigurableApplicationContext shared;
@@ -81,11 +83,10 @@ final class StartedOnce implements TestInstancePostProcessor {
 
         /** An application of one's own; whoever asks for it closes it. */
         ConfigurableApplicationContext application(boolean demo, List<String> settings) {
-            List<String> arguments =
-                    new ArrayList<>(List.of("--server.port=0", "--famulus.data=memory", "--famulus.demo=" + demo));
-            if (demo) {
-                arguments.add("--famulus.now=2026-05-05T09:00:00Z");
-            }
+            List<String> arguments = new ArrayList<>(
+                    demo
+                            ? DemoMadeOnce.arguments(DemoMadeOnce.copy())
+                            : List.of("--server.port=0", "--famulus.data=memory", "--famulus.demo=false"));
             arguments.addAll(settings);
             if (settings.stream().noneMatch(one -> one.startsWith(TAKE_BACK))) {
                 // What is sent leaves at once, unless a class is about taking it back.

@@ -18,8 +18,7 @@ class WriteTest extends BrowserTest {
 
     @Test
     void aMessageGoesFromTheKeyToTheInboxExactlyAsWritten() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         beginMessage(page, "Placement notice");
         assertThat(page.getByText("used").first()).isVisible();
 
@@ -136,8 +135,7 @@ class WriteTest extends BrowserTest {
 
     @Test
     void whatStopsAMessageIsShownWhereItStands() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         beginMessage(page, "After a call");
         Locator text = textbox(page, "Text of this message");
         goToEnd(page, text);
@@ -159,8 +157,7 @@ class WriteTest extends BrowserTest {
 
     @Test
     void aMessageBegunSurvivesAReload() {
-        Page page = openAs("Signe", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Signe", "Ines Okafor-Brandt");
         beginMessage(page, "After a call");
         goToEnd(page, textbox(page, "Text of this message"));
         page.keyboard().type("Half a thou");
@@ -195,8 +192,7 @@ class WriteTest extends BrowserTest {
 
     @Test
     void anAssistantWritesForAnAgent() {
-        Page page = openAs("Petra", "/people");
-        find(page, "Ines Okafor-Brandt");
+        Page page = openContact("Petra", "Ines Okafor-Brandt");
         beginMessage(page, "After a call");
         page.getByLabel("From")
                 .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Signe Halloran"));
