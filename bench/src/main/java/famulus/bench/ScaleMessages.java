@@ -72,7 +72,8 @@ final class ScaleMessages {
                 PreparedStatement source = database.prepared("insert into kept_source values (?, ?, ?)");
                 PreparedStatement within = database.prepared("insert into kept_source_content values (?, ?, ?, ?)");
                 PreparedStatement pieces = database.prepared("insert into message_pieces values (?, ?)");
-                PreparedStatement page = database.prepared("insert into message_page values (?, ?, false)");
+                PreparedStatement page = database.prepared(
+                        "insert into message_page (message_id, reader_key, counted) values (?, ?, false)");
                 PreparedStatement event = database.prepared(
                         """
                         insert into delivery_event (id, message_id, person_id, kind, at, program, ahead, by_machine)
