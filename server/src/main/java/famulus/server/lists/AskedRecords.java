@@ -136,6 +136,12 @@ final class AskedRecords {
         return new Sql(String.join("\n", joins.values()), portion.limits().values());
     }
 
+    /** Whether a record is in one of several parts of about the same size, which hold all of them between them. */
+    Sql part(int turn, int of) {
+        String read = ofDeals || kind == CrmKind.DEAL ? "d" : kind == CrmKind.ORGANISATION ? "o" : "p";
+        return Sql.of("mod(" + read + "._rowid_, ?) = ?", of, turn);
+    }
+
     /** The person's identifier. */
     String person() {
         return "p.id";

@@ -45,6 +45,7 @@ public class PeopleService {
     private final CatalogueService catalogues;
     private final PeopleContext contexts;
     private final CompiledConditions compiled;
+    private final CountInParts counts;
     private final Clock clock;
     private final RecordWalk walk;
 
@@ -53,6 +54,7 @@ public class PeopleService {
             CatalogueService catalogues,
             PeopleContext contexts,
             CompiledConditions compiled,
+            CountInParts counts,
             Clock clock,
             RecordWalk walk) {
         this.walk = walk;
@@ -60,6 +62,7 @@ public class PeopleService {
         this.catalogues = catalogues;
         this.contexts = contexts;
         this.compiled = compiled;
+        this.counts = counts;
         this.clock = clock;
     }
 
@@ -101,7 +104,7 @@ public class PeopleService {
             AskedRecords people = people(about, kind, sender);
             Optional<Sql> where = compiled.of(condition, people);
             holds += where.isPresent()
-                    ? number(Sql.put("select count(*) %s where %s", people.from(), where.get()))
+                    ? counts.of(people, where.get(), totals.get(kind))
                     : judgedInRanges(about, kind, condition, sender, totals.get(kind), of, progress);
             of += totals.get(kind);
         }

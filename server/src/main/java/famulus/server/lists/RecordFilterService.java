@@ -36,6 +36,7 @@ public class RecordFilterService {
     private final PeopleContext contexts;
     private final PeopleService people;
     private final CompiledConditions compiled;
+    private final CountInParts counts;
     private final RecordWalk walk;
 
     RecordFilterService(
@@ -44,12 +45,14 @@ public class RecordFilterService {
             PeopleContext contexts,
             PeopleService people,
             CompiledConditions compiled,
+            CountInParts counts,
             RecordWalk walk) {
         this.mapper = mapper;
         this.catalogues = catalogues;
         this.contexts = contexts;
         this.people = people;
         this.compiled = compiled;
+        this.counts = counts;
         this.walk = walk;
     }
 
@@ -286,7 +289,8 @@ public class RecordFilterService {
 
         @Override
         public Counted countedExactly() {
-            return new Counted(count(Sql.put("select count(*) %s where %s", all.from(), where)), total(scope), 0);
+            int of = total(scope);
+            return new Counted(counts.of(all, where, of), of, 0);
         }
 
         @Override

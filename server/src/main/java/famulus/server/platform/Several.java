@@ -1,4 +1,4 @@
-package famulus.server.mailings;
+package famulus.server.platform;
 
 import java.util.List;
 import java.util.concurrent.ExecutorService;
@@ -8,7 +8,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 
 /** Does the same for many things, several at a time. */
-final class Several {
+public final class Several {
     private Several() {}
 
     /**
@@ -17,7 +17,7 @@ final class Several {
      *
      * @param hands so many are done at the same time, one of them by whoever calls
      */
-    static <T> void each(List<T> things, int hands, Consumer<T> what) {
+    public static <T> void each(List<T> things, int hands, Consumer<T> what) {
         AtomicInteger next = new AtomicInteger();
         AtomicReference<Throwable> failed = new AtomicReference<>();
         Runnable hand = () -> {
