@@ -32,7 +32,7 @@
   {/each}
   <line x1="0" x2={columns.length * 12} y1="33" y2="33" />
 </svg>
-<p class="ends"><span>{dayAndTime(columns[0].from)}</span><span>{dayAndTime(columns.at(-1)!.from)}</span></p>
+<p class="ends" style="width: {columns.length * 12}px"><span>{dayAndTime(columns[0].from)}</span><span>{dayAndTime(columns.at(-1)!.from)}</span></p>
 <table class="unseen">
   <caption>{what} by hour</caption>
   <tbody>
@@ -60,6 +60,9 @@
   .ends {
     display: flex;
     gap: 24px;
+    justify-content: space-between;
+    min-width: fit-content;
+    max-width: 100%;
     color: var(--ink-soft);
     font-size: 12px;
   }

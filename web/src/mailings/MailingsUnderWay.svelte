@@ -8,6 +8,9 @@
   import { expected, inTrouble, stands, standing } from './mailingWords';
 
   /** Mailings on their way, or with somebody to look after: a line each, however many messages it has. It opens to its people. */
+  let { waiting = $bindable(0) }: { /** How many of their messages have not left. */ waiting?: number } =
+    $props();
+
   let lines = $state.raw<Schemas['MailingUnderWay'][]>([]);
   let opened = $state('');
   let people = $state.raw<Schemas['ShownMailingPerson'][]>([]);
@@ -17,6 +20,10 @@
   async function read() {
     toLookAt = await ask('get', '/api/mailings/to-look-at').catch(() => toLookAt);
     lines = await ask('get', '/api/mailings/under-way').catch(() => lines);
+    waiting = lines.reduce(
+      (sum, { line: { counts } }) => sum + counts.planned + counts.leaving + counts.waiting,
+      0,
+    );
     if (opened) await open(opened);
   }
 

@@ -279,6 +279,10 @@
     white-space: nowrap;
   }
 
+  .at .ways {
+    white-space: normal;
+  }
+
   .stop,
   .held .stop,
   .wrong {

@@ -7,6 +7,7 @@
   import HoursStrip from './HoursStrip.svelte';
   import type { MailingSheet } from './mailingSheet.svelte';
   import { several } from './mailingWords';
+  import NamedDeals from './NamedDeals.svelte';
   import Part from './Part.svelte';
   import PassOnSlip from './PassOnSlip.svelte';
 
@@ -19,12 +20,15 @@
   let passing = $state<HTMLElement | null>(null);
   const mailing = $derived(sheet.mailing!);
 
-  $effect(() => {
-    // Whatever is counted anew is read anew.
-    void mailing.counts;
+  const read = () =>
     ask('get', '/api/mailings/{id}/report', { params: { id: sheet.id } })
       .then((read) => (report = read))
       .catch((failure) => (failed = sentence(failure)));
+
+  $effect(() => {
+    // Whatever is counted anew is read anew.
+    void mailing.counts;
+    void read();
   });
 
   const steps = $derived(
@@ -156,6 +160,7 @@
         )}, in our currency.
       </p>
     {/if}
+    <NamedDeals id={sheet.id} mayChange={mailing.mayChange} came={report.cameOfIt} onchanged={read} />
     <p class="ways">
       <Button quiet onclick={() => void table()}>Export as CSV</Button>
       <Button quiet onclick={() => window.print()}>Print</Button>

@@ -23,13 +23,21 @@
   let choosing = $state<HTMLElement | null>(null);
   let topics = $state.raw<Schemas['Topic'][]>([]);
   let colleagues = $state.raw<Schemas['Colleague'][]>([]);
+  /** Those in whose name this mailing may go out. */
+  let senders = $state.raw<string[]>([]);
   let files = $state.raw<Schemas['KeptFile'][]>([]);
   let tagging = $state(false);
   let replying = $state(false);
   let wrong = $state('');
 
-  Promise.all([ask('get', '/api/topics'), ask('get', '/api/team'), ask('get', '/api/materials/files')])
-    .then(([found, all, kept]) => {
+  Promise.all([
+    ask('get', '/api/topics'),
+    ask('get', '/api/team'),
+    ask('get', '/api/materials/files'),
+    ask('get', '/api/mailings/senders'),
+  ])
+    .then(([found, all, kept, allowed]) => {
+      senders = allowed.map((one) => one.id);
       topics = found;
       colleagues = all.filter((one) => one.active && one.id !== me().id);
       files = kept;
@@ -113,7 +121,7 @@
         <option value="">whoever sends it</option>
         <option value={me().id}>me</option>
         <option value="OWNER">whoever looks after each of them</option>
-        {#each colleagues.filter((one) => me().role === 'ASSISTANT' || one.id === what.sender) as one (one.id)}
+        {#each colleagues.filter((one) => senders.includes(one.id) || one.id === what.sender) as one (one.id)}
           <option value={one.id}>{one.firstName} {one.lastName}</option>
         {/each}
       </SmallSelect>

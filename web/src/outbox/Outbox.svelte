@@ -14,6 +14,7 @@
   /** What is shown of the messages before those of the first page. */
   let older = $state<Line[]>([]);
   let more = $state(false);
+  let ofMailings = $state(0);
 
   async function read() {
     try {
@@ -55,14 +56,17 @@
   {#snippet foot()}
     <span aria-live="polite"
       >{outbox
-        ? (outbox.waiting ? `${outbox.waiting} waiting` : 'nothing waits') +
+        ? (outbox.waiting ? `${outbox.waiting} waiting` : ofMailings ? '' : 'nothing waits') +
+          (ofMailings
+            ? `${outbox.waiting ? ' · ' : ''}${ofMailings.toLocaleString('en')} of mailings waiting`
+            : '') +
           (outbox.held ? ` · ${outbox.held} held` : '') +
           (outbox.notSure ? ` · ${outbox.notSure} not sure` : '')
         : ''}</span
     >
   {/snippet}
   <div class="drafts"><Drafts /></div>
-  <MailingsUnderWay />
+  <MailingsUnderWay bind:waiting={ofMailings} />
   {#if failed}
     <p class="said" role="alert">{failed} <Button quiet onclick={() => void read()}>Try again</Button></p>
   {:else if outbox?.lines.length === 0}

@@ -10,7 +10,7 @@
     onchoose,
   }: {
     label: string;
-    kind: 'contact' | 'lead' | 'organisation';
+    kind: 'contact' | 'lead' | 'organisation' | 'deal';
     name?: string;
     error?: string;
     onchoose: (id: string, name: string) => void;

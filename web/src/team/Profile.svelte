@@ -19,6 +19,7 @@
   let answersTo = $state('');
   let seconds = $state('');
   let inMyName = $state(false);
+  let mailings = $state(false);
   let password = $state('');
   let old = $state('');
   let wrong = $state<Record<string, string>>({});
@@ -39,7 +40,10 @@
     .catch((failure) => notify(sentence(failure), { stop: true }));
 
   ask('get', '/api/profile/in-my-name')
-    .then((read) => (inMyName = read.allowed))
+    .then((read) => {
+      inMyName = read.allowed;
+      mailings = read.mailings;
+    })
     .catch((failure) => notify(sentence(failure), { stop: true }));
 
   async function keep(event: SubmitEvent) {
@@ -47,7 +51,7 @@
     try {
       await ask('put', '/api/profile/answers', { body: { answersTo } });
       await ask('put', '/api/profile/take-back', { body: { seconds: Number(seconds) } });
-      await ask('put', '/api/profile/in-my-name', { body: { allowed: inMyName } });
+      await ask('put', '/api/profile/in-my-name', { body: { allowed: inMyName, mailings } });
       session.now!.who = await ask('put', '/api/profile', { body: profile });
       wrong = {};
       notify('Your profile is saved.');
@@ -104,6 +108,10 @@
       <label class="allow">
         <input type="checkbox" bind:checked={inMyName} />
         Colleagues may write in my name to contacts, leads and deals that I own
+      </label>
+      <label class="allow">
+        <input type="checkbox" bind:checked={mailings} />
+        Colleagues may send mailings in my name, to anybody
       </label>
       <Field label="Signature" lines={5} bind:value={profile.signature} error={wrong.signature} />
       <Button main type="submit">Save</Button>

@@ -237,6 +237,45 @@ class MailingTest extends BrowserTest {
     }
 
     @Test
+    void dealsAreNamedThatCameOfIt() {
+        Page page = openAs("Signe", "/mailings");
+        link(page, "Greetings of the season").click();
+        button(page, "name a deal …").click();
+        Locator finder =
+                page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Name a deal that came of it"));
+        finder.fill("oxenhay");
+        finder.press("Enter");
+        Locator deals = page.getByLabel("Deals that came of it").locator("li");
+        assertThat(deals).hasCount(1);
+        assertThat(deals).containsText("Oxenhay");
+        assertThat(page.getByText(Pattern.compile("^Those that were won brought £|^None of them has been won")))
+                .isVisible();
+        page.reload();
+        assertThat(deals).hasCount(1);
+        button(page, Pattern.compile(" did not come of it$")).click();
+        assertThat(deals).hasCount(0);
+    }
+
+    @Test
+    void aColleagueLetsAMailingGoOutInTheirName() {
+        Page dov = openAs("Dov", "/profile");
+        dov.getByLabel("Colleagues may send mailings in my name").check();
+        button(dov, "Save").click();
+        notify(dov, "Your profile is saved.");
+        Page page = toThreeGrowers("Signe");
+        choose(page, "season op");
+        page.getByLabel("In whose name").selectOption(new SelectOption().setLabel("Dov Marchbanks"));
+        assertThat(rows(page).first()).containsText("Dov");
+        assertThat(foot(page)).containsText("3 will go");
+        dov.getByLabel("Colleagues may send mailings in my name").uncheck();
+        button(dov, "Save").click();
+        page.reload();
+        assertThat(page.getByText("Dov Marchbanks does not let colleagues send mailings in their name.")
+                        .first())
+                .isVisible();
+    }
+
+    @Test
     void twoOnOneMailingSeeWhatTheOtherDoes() {
         Page signe = toThreeGrowers("Signe");
         Page oriel = openAs("Oriel", signe.url().replaceFirst("^https?://[^/]+", ""));

@@ -112,6 +112,15 @@ create table mailing_look (
 );
 create index mailing_look_asked on mailing_look (asked, answered_at);
 
+-- Deals that somebody says came of a mailing.
+create table mailing_deal (
+  mailing_id uuid not null references mailing (id) on delete cascade,
+  deal_id    uuid not null,
+  named_by   uuid not null references colleague (id),
+  named_at   timestamp(3) with time zone not null,
+  primary key (mailing_id, deal_id)
+);
+
 -- What the company wants of all mailings; one row, made with the first change.
 create table mailing_rules (
   id       integer primary key check (id = 1),

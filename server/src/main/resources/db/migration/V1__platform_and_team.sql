@@ -88,6 +88,8 @@ create table colleague (
   take_back_seconds integer,
   -- Whether colleagues may write in their name to the records they own.
   in_my_name    boolean default false not null,
+  -- Whether they let colleagues send mailings in their name, to whomever these choose.
+  mailings_in_my_name boolean default false not null,
   created_at    timestamp(3) with time zone not null
 );
 

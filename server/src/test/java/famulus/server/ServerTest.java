@@ -164,6 +164,7 @@ public abstract class ServerTest {
                 "topic_refused",
                 "topic_name",
                 "topic",
+                "mailing_deal",
                 "mailing_look",
                 "mailing_person",
                 "mailing_tag",

@@ -152,6 +152,12 @@ class MailingController {
                 .toList();
     }
 
+    /** The colleagues in whose name one may send mailings. */
+    @GetMapping("/senders")
+    List<Colleague> senders(Colleague asking) {
+        return readiness.senders(asking);
+    }
+
     /** A mailing to be begun; {@code choice} is null for nobody yet. */
     record NewMailing(String name, @Schema(nullable = true) Choice choice) {}
 

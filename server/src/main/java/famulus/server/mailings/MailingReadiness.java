@@ -9,12 +9,12 @@ import famulus.server.mailings.MailingPlan.From;
 import famulus.server.mailings.MailingWords.Wordings;
 import famulus.server.messages.AudienceService;
 import famulus.server.messages.DraftsForMany;
+import famulus.server.messages.SenderRights;
 import famulus.server.messages.TemplateFit;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.team.Colleague;
 import famulus.server.team.House;
-import famulus.server.team.Role;
 import famulus.server.team.TeamService;
 import java.time.Clock;
 import java.util.LinkedHashMap;
@@ -34,6 +34,7 @@ class MailingReadiness {
     private final MailingRules rules;
     private final MailingLooks looks;
     private final DraftsForMany many;
+    private final SenderRights senders;
     private final TeamService team;
     private final Clock clock;
 
@@ -44,6 +45,7 @@ class MailingReadiness {
             MailingRules rules,
             MailingLooks looks,
             DraftsForMany many,
+            SenderRights senders,
             TeamService team,
             Clock clock) {
         this.mailings = mailings;
@@ -52,6 +54,7 @@ class MailingReadiness {
         this.rules = rules;
         this.looks = looks;
         this.many = many;
+        this.senders = senders;
         this.team = team;
         this.clock = clock;
     }
@@ -139,6 +142,11 @@ class MailingReadiness {
         }
     }
 
+    /** The colleagues in whose name somebody may send mailings. */
+    List<Colleague> senders(Colleague asking) {
+        return senders.ofMailings(asking);
+    }
+
     private Colleague from(MailingPlan plan, Colleague asking) {
         UUID chosen = plan.what().sender();
         if (plan.what().from() == From.OWNER || chosen == null || chosen.equals(asking.id())) {
@@ -147,10 +155,8 @@ class MailingReadiness {
         Colleague other = team.find(chosen)
                 .filter(Colleague::active)
                 .orElseThrow(() -> Refusal.field("sender", "This colleague has left the team."));
-        boolean allowed =
-                asking.is(Role.ASSISTANT) ? other.is(Role.AGENT, Role.KEEPER) : team.writtenForByColleagues(other.id());
-        if (!allowed) {
-            throw Refusal.field("sender", other.name() + " does not let colleagues write in their name.");
+        if (!senders.ofMailings(other, asking)) {
+            throw Refusal.field("sender", other.name() + " does not let colleagues send mailings in their name.");
         }
         return other;
     }

@@ -27,6 +27,7 @@ import famulus.server.messages.MessageDraftService;
 import famulus.server.messages.MessageDraftService.MessageDraft;
 import famulus.server.messages.SenderRights;
 import famulus.server.platform.Refusal;
+import famulus.server.platform.Several;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.team.Colleague;
@@ -238,7 +239,7 @@ class MailingReading {
     /** Why nothing may go out in a name; what they look after is theirs. */
     private Optional<String> mayNot(For to, Colleague sender, Asked asked) {
         try {
-            senders.of(to, sender.id(), asked.asking());
+            senders.of(to, sender.id(), true, asked.asking());
             return Optional.empty();
         } catch (Refusal refusal) {
             return Optional.of(refusal.getMessage());

@@ -5,6 +5,7 @@ import famulus.core.results.Rate;
 import famulus.server.lists.RecordLists;
 import famulus.server.lists.RecordLists.ShownList;
 import famulus.server.lists.RecordLists.TypedList;
+import famulus.server.mailings.MailingDeals.CameOfIt;
 import famulus.server.platform.Refusal;
 import famulus.server.platform.SafeCsv;
 import famulus.server.reading.ReadingService;
@@ -40,13 +41,16 @@ class MailingReport {
     private final ReadingService readings;
     private final RecordLists lists;
     private final WebCopyService copies;
+    private final MailingDeals deals;
 
     MailingReport(
             MailingService mailings,
             MailingPersonMapper people,
             ReadingService readings,
             RecordLists lists,
-            WebCopyService copies) {
+            WebCopyService copies,
+            MailingDeals deals) {
+        this.deals = deals;
         this.copies = copies;
         this.mailings = mailings;
         this.people = people;
@@ -91,6 +95,7 @@ class MailingReport {
      * @param followings when links were followed, likewise
      * @param byMachines how often something was done by a machine, which counts for nothing above
      * @param counted whether its messages tell of being opened at all
+     * @param brought what came of it
      */
     record Report(
             Rate opened,
@@ -102,7 +107,8 @@ class MailingReport {
             List<Instant> openings,
             List<Instant> followings,
             int byMachines,
-            boolean counted) {}
+            boolean counted,
+            CameOfIt brought) {}
 
     /** The report of a mailing. */
     Report of(UUID id) {
@@ -126,7 +132,8 @@ class MailingReport {
                 moments(done, ReadingEvent.OPENED),
                 moments(done, ReadingEvent.CLICKED),
                 (int) done.stream().filter(Done::byMachine).count(),
-                readings.counts());
+                readings.counts(),
+                deals.of(mailing));
     }
 
     private static int count(List<MailingPerson> all, Group group) {

@@ -2,6 +2,7 @@ package famulus.server.mailings;
 
 import famulus.core.results.Rate;
 import famulus.server.lists.RecordLists.ShownList;
+import famulus.server.mailings.MailingDeals.CameOfIt;
 import famulus.server.mailings.MailingReport.Followed;
 import famulus.server.mailings.MailingReport.Group;
 import famulus.server.mailings.MailingReport.Report;
@@ -20,9 +21,11 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -32,9 +35,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/mailings/{id}/report")
 class MailingReportController {
     private final MailingReport reports;
+    private final MailingDeals deals;
 
-    MailingReportController(MailingReport reports) {
+    MailingReportController(MailingReport reports, MailingDeals deals) {
         this.reports = reports;
+        this.deals = deals;
     }
 
     /** How many did something; the bounds hold the true rate in nineteen of twenty cases. */
@@ -50,6 +55,7 @@ class MailingReportController {
      * @param hoped so many replies were hoped for; 0 where nobody has said
      * @param brought what the replies are worth, as it was put down
      * @param cost as it was planned
+     * @param cameOfIt deals that somebody says came of it
      */
     record ShownReport(
             ShownRate opened,
@@ -63,7 +69,8 @@ class MailingReportController {
             List<Instant> openings,
             List<Instant> followings,
             int byMachines,
-            boolean counted) {}
+            boolean counted,
+            CameOfIt cameOfIt) {}
 
     @GetMapping
     ShownReport report(Colleague asking, @PathVariable UUID id) {
@@ -80,7 +87,20 @@ class MailingReportController {
                 report.openings(),
                 report.followings(),
                 report.byMachines(),
-                report.counted());
+                report.counted(),
+                report.brought());
+    }
+
+    /** Says that a deal came of a mailing. */
+    @PutMapping("/deals/{deal}")
+    void name(Colleague asking, @PathVariable UUID id, @PathVariable UUID deal) {
+        deals.name(id, deal, asking);
+    }
+
+    /** Says so no more. */
+    @DeleteMapping("/deals/{deal}")
+    void remove(Colleague asking, @PathVariable UUID id, @PathVariable UUID deal) {
+        deals.remove(id, deal, asking);
     }
 
     /** A group of its people to be made a list of; {@code link} is null for whatever they did. */

@@ -121,8 +121,13 @@ class DraftsOfTemplate {
                 throw Refusal.field("drafts", "One of these drafts was begun from another template.");
             }
             MessageToSend message = draft.message();
-            Beginning beginning =
-                    new Beginning(other, message.words().mode(), message.to(), message.sender(), message.leaves());
+            Beginning beginning = new Beginning(
+                    other,
+                    message.words().mode(),
+                    message.to(),
+                    message.sender(),
+                    message.leaves(),
+                    message.wishes().ofMailing());
             BegunWords begun = drafts.begin(beginning, asking);
             Optional<Template> from = begun.read().template();
             from.ifPresent(one -> TemplateFit.mustFit(one, message.to()));

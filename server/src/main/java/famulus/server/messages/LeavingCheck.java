@@ -160,7 +160,8 @@ public class LeavingCheck {
             if (!writer.active()) {
                 return Optional.of(writer.name() + " has left the team.");
             }
-            senders.of(plan.message().to(), plan.message().sender(), writer);
+            MessageToSend said = plan.message();
+            senders.of(said.to(), said.sender(), said.wishes().ofMailing(), writer);
             Optional<String> unwanted = unwanted(plan.message());
             if (unwanted.isPresent()) {
                 return unwanted;

@@ -105,12 +105,24 @@ public class MessageDraftService {
      * @param mode how a message from nothing is written
      * @param sender who it goes out as; null for whoever asks
      * @param at the moment it leaves; empty for now
+     * @param mailing whether it is one of a mailing
      */
-    record Beginning(UUID template, Mode mode, For to, UUID sender, Optional<Instant> at) {
+    record Beginning(UUID template, Mode mode, For to, UUID sender, Optional<Instant> at, boolean mailing) {
+        /** One by itself. */
+        Beginning(UUID template, Mode mode, For to, UUID sender, Optional<Instant> at) {
+            this(template, mode, to, sender, at, false);
+        }
+
         /** What a message that is written would be begun from now. */
         static Beginning of(MessageToSend message) {
             Mode mode = message.words() == null ? Mode.LETTER : message.words().mode();
-            return new Beginning(message.template(), mode, message.to(), message.sender(), message.leaves());
+            return new Beginning(
+                    message.template(),
+                    mode,
+                    message.to(),
+                    message.sender(),
+                    message.leaves(),
+                    message.wishes().ofMailing());
         }
     }
 
@@ -126,7 +138,7 @@ public class MessageDraftService {
      */
     BegunWords begin(Draft words, Beginning beginning, Colleague asking) {
         For to = beginning.to();
-        Colleague sender = allowed(to, beginning.sender(), asking);
+        Colleague sender = allowed(to, beginning.sender(), beginning.mailing(), asking);
         Optional<Template> template = template(beginning.template(), to, asking, sender);
         About about = about(template, to);
         Draft written =
@@ -263,7 +275,7 @@ public class MessageDraftService {
 
     private boolean mayWrite(MessageToSend message, Colleague asking) {
         try {
-            allowed(message.to(), message.sender(), asking);
+            allowed(message.to(), message.sender(), message.wishes().ofMailing(), asking);
             return true;
         } catch (Refusal refusal) {
             return false;
@@ -283,7 +295,7 @@ public class MessageDraftService {
 
     private Wanted wanted(MessageToSend message, Colleague asking) {
         For to = message.to();
-        Colleague sender = allowed(to, message.sender(), asking);
+        Colleague sender = allowed(to, message.sender(), message.wishes().ofMailing(), asking);
         Optional<Template> template = stillThere(message, asking, sender);
         boolean begun =
                 template.isEmpty() && message.words() != null && message.words().about() != null;
@@ -436,11 +448,11 @@ public class MessageDraftService {
     }
 
     /** Who it goes out as, where it may go at all. */
-    private Colleague allowed(For to, UUID senderId, Colleague asking) {
+    private Colleague allowed(For to, UUID senderId, boolean mailing, Colleague asking) {
         if (!to.kind().isPerson()) {
             throw Refusal.because("no-person", "Choose the person to write to.");
         }
         SampleRecords.refuse(to);
-        return senders.of(to, senderId, asking);
+        return senders.of(to, senderId, mailing, asking);
     }
 }

@@ -13,8 +13,8 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
- * In whose name somebody may write: their own; as an assistant, that of any rep or editor; and that of whoever owns the
- * record, where they allow it.
+ * In whose name somebody may write: their own; as an assistant, that of any rep or editor; that of whoever owns the record, where
+ * they allow it; and in a mailing, that of whoever allows that.
  */
 @Component
 public class SenderRights {
@@ -32,6 +32,15 @@ public class SenderRights {
      * @param senderId null for whoever asks
      */
     public Colleague of(For to, UUID senderId, Colleague asking) {
+        return of(to, senderId, false, asking);
+    }
+
+    /**
+     * The same.
+     *
+     * @param mailing whether it is one of a mailing
+     */
+    public Colleague of(For to, UUID senderId, boolean mailing, Colleague asking) {
         if (senderId == null || senderId.equals(asking.id())) {
             return asking;
         }
@@ -45,13 +54,35 @@ public class SenderRights {
             }
             return sender;
         }
+        if (mailing && team.sentMailingsByColleagues(senderId)) {
+            return sender;
+        }
         if (!people.owners(to).contains(senderId)) {
-            throw Refusal.forbidden("Only an assistant, or a colleague of a record’s owner, writes for somebody else.");
+            throw Refusal.forbidden(
+                    mailing
+                            ? sender.name() + " does not let colleagues send mailings in their name."
+                            : "Only an assistant, or a colleague of a record’s owner, writes for somebody else.");
         }
         if (!team.writtenForByColleagues(senderId)) {
             throw Refusal.forbidden(sender.name() + " does not let colleagues write in their name.");
         }
         return sender;
+    }
+
+    /** Whether somebody may send mailings in a colleague’s name, to whomever or at least to what this colleague owns. */
+    public boolean ofMailings(Colleague sender, Colleague asking) {
+        return asking.is(Role.ASSISTANT)
+                ? sender.is(Role.AGENT, Role.KEEPER)
+                : team.sentMailingsByColleagues(sender.id()) || team.writtenForByColleagues(sender.id());
+    }
+
+    /** The colleagues in whose name somebody may send mailings. */
+    public List<Colleague> ofMailings(Colleague asking) {
+        return team.all().stream()
+                .filter(Colleague::active)
+                .filter(one -> !one.id().equals(asking.id()))
+                .filter(one -> ofMailings(one, asking))
+                .toList();
     }
 
     /** Everybody in whose name somebody may write, themselves first. */

@@ -128,17 +128,23 @@ class TeamController {
         return answers(asking);
     }
 
-    /** Whether colleagues may write in one’s name to the records one owns. */
-    record InMyName(boolean allowed) {}
+    /**
+     * What colleagues may do in one’s name.
+     *
+     * @param allowed write to the records one owns
+     * @param mailings send mailings to whomever they choose
+     */
+    record InMyName(boolean allowed, boolean mailings) {}
 
     @GetMapping("/api/profile/in-my-name")
     InMyName inMyName(Colleague asking) {
-        return new InMyName(team.writtenForByColleagues(asking.id()));
+        return new InMyName(team.writtenForByColleagues(asking.id()), team.sentMailingsByColleagues(asking.id()));
     }
 
     @PutMapping("/api/profile/in-my-name")
     InMyName inMyName(Colleague asking, @RequestBody InMyName wanted) {
         team.writtenForByColleagues(asking.id(), wanted.allowed());
+        team.sentMailingsByColleagues(asking.id(), wanted.mailings());
         return inMyName(asking);
     }
 

@@ -76,6 +76,13 @@ interface TeamMapper {
     @Update("update colleague set in_my_name = #{allowed} where id = #{id}")
     void allowInMyName(@Param("id") UUID id, @Param("allowed") boolean allowed);
 
+    /** Whether they let colleagues send mailings in their name. */
+    @Select("select mailings_in_my_name from colleague where id = #{id}")
+    Optional<Boolean> mailingsInMyName(UUID id);
+
+    @Update("update colleague set mailings_in_my_name = #{allowed} where id = #{id}")
+    void allowMailingsInMyName(@Param("id") UUID id, @Param("allowed") boolean allowed);
+
     @Update("update colleague set take_back_seconds = #{seconds} where id = #{id}")
     void takeBackIn(@Param("id") UUID id, @Param("seconds") int seconds);
 

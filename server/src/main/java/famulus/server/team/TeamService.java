@@ -88,6 +88,17 @@ public class TeamService {
         mapper.allowInMyName(owner, allowed);
     }
 
+    /** Whether somebody lets colleagues send mailings in their name, to whomever these choose. */
+    public boolean sentMailingsByColleagues(UUID sender) {
+        return mapper.mailingsInMyName(sender).orElse(false);
+    }
+
+    /** Lets colleagues send mailings in somebody’s name, or not from now on. */
+    @Transactional
+    public void sentMailingsByColleagues(UUID sender, boolean allowed) {
+        mapper.allowMailingsInMyName(sender, allowed);
+    }
+
     /** Our own company. */
     public House house() {
         return mapper.house().orElseThrow(() -> Refusal.because("first-run", "Famulus has not been set up yet."));

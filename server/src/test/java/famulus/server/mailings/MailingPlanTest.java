@@ -266,6 +266,32 @@ class MailingPlanTest extends MailingTest {
     }
 
     @Test
+    void inTheNameOfAColleagueForAsLongAsTheyLetMailingsGoOutInIt() throws Exception {
+        UUID id = mailing(ines, tobias);
+        change(id, plan -> {
+            plan.withObject("what").put("sender", dov.id().toString());
+            plan.withObject("when").put("overMinutes", 60);
+        });
+        assertThat(ready(id).at("/wrong/sender").asString())
+                .isEqualTo("Dov Tester does not let colleagues send mailings in their name.");
+        assertThat(done("GET", "/api/mailings/senders", null, signe)).isEmpty();
+
+        done("PUT", "/api/profile/in-my-name", Map.of("allowed", false, "mailings", true), dov);
+        assertThat(done("GET", "/api/mailings/senders", null, signe).findValuesAsString("firstName"))
+                .containsExactly("Dov");
+        send(id, 2);
+        arrive(1);
+        assertThat(wires().getFirst()).contains("From: Dov Tester");
+
+        done("PUT", "/api/profile/in-my-name", Map.of("allowed", false, "mailings", false), dov);
+        clock.forward(java.time.Duration.ofHours(1));
+        sender.look();
+        reaches(id, "DONE");
+        assertThat(people(id))
+                .contains("Tobias Larkin: HELD, Dov Tester does not let colleagues send mailings in their name.");
+    }
+
+    @Test
     void theListIsNarrowedByWhatMailingsAre() throws Exception {
         UUID first = mailing(ines);
         clock.forward(java.time.Duration.ofMinutes(1));

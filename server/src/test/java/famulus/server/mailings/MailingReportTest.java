@@ -76,6 +76,42 @@ class MailingReportTest extends MailingTest {
         assertThat(counts.get("clicked").asInt()).isEqualTo(1);
     }
 
+    private UUID deal(String name, String stage, String value) throws Exception {
+        Map<String, Object> wanted =
+                Map.of("values", Map.of("name", name, "stage", stage, "value", value), "email", "");
+        return UUID.fromString(
+                done("POST", "/api/records/deal", wanted, signe).get("id").asString());
+    }
+
+    @Test
+    void dealsThatCameOfItSayWhatItBrought() throws Exception {
+        String deals = "/api/mailings/" + id + "/report/deals/";
+        UUID won = deal("Orchard, spring", "won", "1200 GBP");
+        UUID open = deal("Orchard, autumn", "quoted", "300 GBP");
+        // Whoever names one twice names it once.
+        for (UUID one : new UUID[] {won, open, won}) {
+            done("PUT", deals + one, null, signe);
+        }
+        JsonNode came =
+                done("GET", "/api/mailings/" + id + "/report", null, dov).get("cameOfIt");
+        assertThat(came.get("deals").findValuesAsString("name")).containsExactly("Orchard, spring", "Orchard, autumn");
+        assertThat(came.at("/deals/0/standing").asString()).isEqualTo("WON");
+        assertThat(came.at("/brought/0").asString()).isEqualTo("£1,200.00");
+        assertThat(came.at("/open/0").asString()).isEqualTo("£300.00");
+        assertThat(came.get("left").asString()).isEqualTo("£1,170.00");
+
+        assertThat(done("PUT", deals + UUID.randomUUID(), null, signe)
+                        .get("code")
+                        .asString())
+                .isEqualTo("missing");
+        assertThat(done("PUT", deals + open, null, petra).get("code").asString())
+                .isEqualTo("forbidden");
+        done("DELETE", deals + won, null, signe);
+        came = done("GET", "/api/mailings/" + id + "/report", null, dov).get("cameOfIt");
+        assertThat(came.get("brought")).isEmpty();
+        assertThat(came.get("left").asString()).isEmpty();
+    }
+
     @Test
     void whoDidWhatIsAListToGoOnWith() throws Exception {
         JsonNode unopened = list("UNOPENED", null, "Not opened");

@@ -188,7 +188,7 @@ class EnvelopeTest extends ServerTest {
                 .isEqualTo("Dov Tester does not let colleagues write in their name.");
         assertThat(senders()).containsExactly("Signe Tester");
 
-        done("PUT", "/api/profile/in-my-name", Map.of("allowed", true), dov);
+        done("PUT", "/api/profile/in-my-name", Map.of("allowed", true, "mailings", false), dov);
         assertThat(senders()).containsExactly("Signe Tester", "Dov Tester");
         JsonNode taken = send(message, signe);
         assertThat(header(done("GET", "/api/messages/" + taken.get("id").asString(), null, signe), "From"))
@@ -197,7 +197,7 @@ class EnvelopeTest extends ServerTest {
         message.put("id", UUID.randomUUID().toString());
         message.put("person", tom.toString());
         assertThat(send(message, signe).get("detail").asString()).contains("colleague of a record’s owner");
-        done("PUT", "/api/profile/in-my-name", Map.of("allowed", false), dov);
+        done("PUT", "/api/profile/in-my-name", Map.of("allowed", false, "mailings", false), dov);
         message.put("person", ines.toString());
         assertThat(send(message, signe).get("code").asString()).isEqualTo("forbidden");
     }

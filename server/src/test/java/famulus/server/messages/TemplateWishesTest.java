@@ -99,7 +99,7 @@ class TemplateWishesTest extends ServerTest {
         assertThat(begin(template, null, petra).get("senderId").asString())
                 .isEqualTo(signe.id().toString());
 
-        done("PUT", "/api/profile/in-my-name", Map.of("allowed", true), signe);
+        done("PUT", "/api/profile/in-my-name", Map.of("allowed", true, "mailings", false), signe);
         assertThat(begin(template, null, dov).get("senderId").asString())
                 .isEqualTo(signe.id().toString());
     }
