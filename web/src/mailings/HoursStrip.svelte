@@ -32,7 +32,9 @@
   {/each}
   <line x1="0" x2={columns.length * 12} y1="33" y2="33" />
 </svg>
-<p class="ends" style="width: {columns.length * 12}px"><span>{dayAndTime(columns[0].from)}</span><span>{dayAndTime(columns.at(-1)!.from)}</span></p>
+<p class="ends" style="width: {columns.length * 12}px">
+  <span>{dayAndTime(columns[0].from)}</span><span>{dayAndTime(columns.at(-1)!.from)}</span>
+</p>
 <table class="unseen">
   <caption>{what} by hour</caption>
   <tbody>
