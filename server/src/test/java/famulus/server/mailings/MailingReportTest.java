@@ -91,6 +91,7 @@ class MailingReportTest extends MailingTest {
         // Whoever names one twice names it once.
         for (UUID one : new UUID[] {won, open, won}) {
             done("PUT", deals + one, null, signe);
+            clock.forward(Duration.ofSeconds(1));
         }
         JsonNode came =
                 done("GET", "/api/mailings/" + id + "/report", null, dov).get("cameOfIt");
