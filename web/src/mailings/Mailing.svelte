@@ -48,7 +48,7 @@
 
   /** Goes to the part that is next: the first that keeps it from leaving, and at last the button, which is not pressed. */
   async function next() {
-    const stops = sheet.ready?.stops.map((stop) => stop.code) ?? [];
+    const stops = await sheet.stops();
     const part = stops.some((code) => code === 'nobody' || code === 'too-many')
       ? 'Who'
       : stops.some((code) => code === 'no-template' || code === 'not-ready' || code === 'sender')

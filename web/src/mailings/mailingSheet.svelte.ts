@@ -74,6 +74,17 @@ export class MailingSheet {
     }
   }
 
+  /** What keeps it from leaving just now, by code: what is shown may be of before the last change. */
+  async stops(): Promise<string[]> {
+    await this.keep();
+    try {
+      const { stops } = await ask('get', '/api/mailings/{id}/ready', { params: { id: this.id } });
+      return stops.map((stop) => stop.code);
+    } catch {
+      return this.ready?.stops.map((stop) => stop.code) ?? [];
+    }
+  }
+
   private async preview(mine: number) {
     this.read?.abort();
     const read = new AbortController();
