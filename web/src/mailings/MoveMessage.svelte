@@ -2,6 +2,7 @@
   import { ask, sentence, type Schemas } from '../api/client';
   import HourSlip from '../messages/HourSlip.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
+  import { notify } from '../ui/notices.svelte';
 
   /** Has what one of a mailing's people gets leave at another hour than is planned. */
   let {
@@ -20,7 +21,6 @@
   } = $props();
 
   let anchor = $state.raw<HTMLElement | null>(null);
-  let wrong = $state('');
 
   /** Says what is wrong with it. */
   async function move(hour: Schemas['Hour'] | null): Promise<string> {
@@ -37,7 +37,8 @@
   }
 
   async function asPlanned() {
-    wrong = await move(null);
+    const wrong = await move(null);
+    if (wrong) notify(wrong, { stop: true });
   }
 </script>
 
@@ -51,7 +52,6 @@
     >with the others</InlineButton
   >
 {/if}
-{#if wrong}<span class="wrong" role="alert">{wrong}</span>{/if}
 {#if anchor}
   <HourSlip
     {anchor}
@@ -64,9 +64,3 @@
     onclose={() => (anchor = null)}
   />
 {/if}
-
-<style>
-  .wrong {
-    color: var(--stop);
-  }
-</style>

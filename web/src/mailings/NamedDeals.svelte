@@ -2,6 +2,7 @@
   import { ask, sentence, type Schemas } from '../api/client';
   import RecordFinder from '../records/RecordFinder.svelte';
   import InlineButton from '../ui/InlineButton.svelte';
+  import PlainTable from '../ui/PlainTable.svelte';
   import { notify } from '../ui/notices.svelte';
 
   /** Deals that somebody says came of a mailing, and what they brought. */
@@ -46,22 +47,31 @@
 {#if came.deals.length || mayChange}
   <h3>Deals that came of it</h3>
   {#if came.deals.length}
-    <ul aria-label="Deals that came of it">
-      {#each came.deals as deal (deal.id)}
-        <li>
-          <a href="/deals/{deal.id}"><bdi>{deal.name}</bdi></a>
-          <span class:soft={deal.standing !== 'WON'}>{deal.stage}</span>
-          <span class="figure" class:soft={deal.standing !== 'WON'}>{deal.worth}</span>
-          {#if mayChange}
-            <InlineButton
-              soft
-              aria-label="{deal.name} did not come of it"
-              onclick={() => void say(deal.id, false)}>×</InlineButton
-            >
-          {/if}
-        </li>
-      {/each}
-    </ul>
+    <div class="deals">
+      <PlainTable
+        label="Deals that came of it"
+        heads={['deal', 'stage', 'value', '']}
+        widths={['', '24%', '18%', '28px']}
+      >
+        {#each came.deals as deal (deal.id)}
+          {@const soft = deal.standing !== 'WON'}
+          <tr>
+            <td><a href="/deals/{deal.id}"><bdi>{deal.name}</bdi></a></td>
+            <td class:soft>{deal.stage}</td>
+            <td class:soft>{deal.worth}</td>
+            <td class="ways">
+              {#if mayChange}
+                <InlineButton
+                  soft
+                  aria-label="{deal.name} did not come of it"
+                  onclick={() => void say(deal.id, false)}>×</InlineButton
+                >
+              {/if}
+            </td>
+          </tr>
+        {/each}
+      </PlainTable>
+    </div>
     <p role="status">{summary}</p>
   {/if}
   {#if mayChange}
@@ -89,34 +99,12 @@
     font: 500 15px/1.4 var(--serif);
   }
 
-  ul {
-    list-style: none;
-  }
-
-  li {
-    display: grid;
-    grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) 120px 24px;
-    gap: 12px;
-    align-items: baseline;
+  .deals {
     max-width: 760px;
-    border-top: 1px solid var(--rule-soft);
   }
 
   a {
-    overflow: hidden;
     color: var(--ink);
-    text-overflow: ellipsis;
-    white-space: nowrap;
-  }
-
-  .figure {
-    font-variant-numeric: tabular-nums;
-    text-align: right;
-    white-space: nowrap;
-  }
-
-  .soft {
-    color: var(--ink-soft);
   }
 
   .find {

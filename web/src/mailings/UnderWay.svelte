@@ -180,7 +180,7 @@
                 >
               {:else if one.state === 'PLANNED'}
                 {#if under}
-                  <MoveMessage mailing={sheet.id} to={one} started onmoved={() => sheet.look()} />
+                  <MoveMessage mailing={sheet.id} to={one} started onmoved={() => sheet.load()} />
                 {/if}
                 <InlineButton soft aria-label="Hold {one.name} back" onclick={hold(one, true)}
                   >hold back</InlineButton

@@ -29,6 +29,19 @@
     }
   }
 
+  const standing = $derived(
+    outbox
+      ? [
+          outbox.waiting ? `${outbox.waiting} waiting` : ofMailings ? '' : 'nothing waits',
+          ofMailings ? `${ofMailings.toLocaleString('en')} of mailings waiting` : '',
+          outbox.held ? `${outbox.held} held` : '',
+          outbox.notSure ? `${outbox.notSure} not sure` : '',
+        ]
+          .filter(Boolean)
+          .join(' · ')
+      : '',
+  );
+
   const settled = (line: Line) => line.state === 'SENT' || line.state === 'CANCELLED';
   function notIn(lines: Line[]): (line: Line) => boolean {
     const there = new Set(lines.map((line) => line.id));
@@ -54,16 +67,7 @@
 
 <Page title="Outbox" crumb="waiting, sent and rejected messages">
   {#snippet foot()}
-    <span aria-live="polite"
-      >{outbox
-        ? (outbox.waiting ? `${outbox.waiting} waiting` : ofMailings ? '' : 'nothing waits') +
-          (ofMailings
-            ? `${outbox.waiting ? ' · ' : ''}${ofMailings.toLocaleString('en')} of mailings waiting`
-            : '') +
-          (outbox.held ? ` · ${outbox.held} held` : '') +
-          (outbox.notSure ? ` · ${outbox.notSure} not sure` : '')
-        : ''}</span
-    >
+    <span aria-live="polite">{standing}</span>
   {/snippet}
   <div class="drafts"><Drafts /></div>
   <MailingsUnderWay bind:waiting={ofMailings} />

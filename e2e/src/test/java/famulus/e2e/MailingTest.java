@@ -245,7 +245,7 @@ class MailingTest extends BrowserTest {
                 page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Name a deal that came of it"));
         finder.fill("oxenhay");
         finder.press("Enter");
-        Locator deals = page.getByLabel("Deals that came of it").locator("li");
+        Locator deals = page.getByLabel("Deals that came of it").locator("tbody tr");
         assertThat(deals).hasCount(1);
         assertThat(deals).containsText("Oxenhay");
         assertThat(page.getByText(Pattern.compile("^Those that were won brought £|^None of them has been won")))

@@ -41,7 +41,8 @@ public final class StoredValue {
         }
     }
 
-    private static Value money(String stored) {
+    /** Reads an amount as it is stored: a decimal number, a blank and its currency by ISO 4217. */
+    public static Value.Money money(String stored) {
         String[] parts = stored.split(" ", 2);
         return new Value.Money(new BigDecimal(parts[0]), parts.length > 1 ? parts[1] : "");
     }

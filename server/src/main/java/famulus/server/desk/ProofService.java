@@ -150,9 +150,6 @@ public class ProofService {
         return reading.merge(people.person(to, sender, catalogue, about == About.DEAL, needs));
     }
 
-    /** A message that was read, and what another one says to the same person. */
-    public record ProofBeside(Proof proof, Merge other) {}
-
     /** A message merged for a person, whose values are gathered once for whatever else is read for them. */
     public final class PersonReading {
         private final PreparedMessage reading;

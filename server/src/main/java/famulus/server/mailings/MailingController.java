@@ -147,8 +147,7 @@ class MailingController {
     @GetMapping("/under-way")
     List<MailingUnderWay> underWay(Colleague asking) {
         return lines.underWay().stream()
-                .map(row ->
-                        new MailingUnderWay(MailingLine.of(row), mailings.mayChange(mailings.get(row.id()), asking)))
+                .map(row -> new MailingUnderWay(MailingLine.of(row), mailings.mayChange(row, asking)))
                 .toList();
     }
 

@@ -3,6 +3,7 @@ package famulus.server.mailings;
 import famulus.core.field.Value;
 import famulus.core.merge.MergeSettings;
 import famulus.core.merge.Merger;
+import famulus.core.record.StoredValue;
 import famulus.core.results.NamedDeals;
 import famulus.core.results.NamedDeals.Deal;
 import famulus.core.results.NamedDeals.Standing;
@@ -10,6 +11,7 @@ import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
 import famulus.server.records.CrmRecord;
 import famulus.server.records.PipelineService;
+import famulus.server.records.PipelineService.Outcome;
 import famulus.server.records.PipelineService.Stage;
 import famulus.server.records.RecordService;
 import famulus.server.team.Colleague;
@@ -107,12 +109,21 @@ class MailingDeals {
     }
 
     private static Deal deal(CrmRecord record, Stage stage) {
-        String[] value = record.text("value").split(" ", 2);
-        boolean said = !value[0].isEmpty();
-        return new Deal(
-                stage == null ? Standing.OPEN : Standing.valueOf(stage.outcome().name()),
-                said ? new BigDecimal(value[0]) : null,
-                said && value.length > 1 ? value[1] : "");
+        Standing standing = stage == null ? Standing.OPEN : standing(stage.outcome());
+        String value = record.text("value");
+        if (value.isEmpty()) {
+            return new Deal(standing, null, "");
+        }
+        Value.Money worth = StoredValue.money(value);
+        return new Deal(standing, worth.amount(), worth.currency());
+    }
+
+    private static Standing standing(Outcome outcome) {
+        return switch (outcome) {
+            case OPEN -> Standing.OPEN;
+            case WON -> Standing.WON;
+            case LOST -> Standing.LOST;
+        };
     }
 
     private static List<String> written(Merger printer, Map<String, BigDecimal> sums) {

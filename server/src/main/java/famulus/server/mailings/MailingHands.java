@@ -138,10 +138,7 @@ class MailingHands {
         PlainLine.refusal(reason, LONGEST_REASON, false).ifPresent(sentence -> {
             throw Refusal.field("why", sentence);
         });
-        MailingPerson person = people.hold(id, key).orElseGet(() -> chosen(readiness.of(id, by), key));
-        if (person.state() != PersonState.PLANNED && person.state() != PersonState.HELD) {
-            throw Refusal.because("gone", "The message to " + person.name() + " has left already.");
-        }
+        MailingPerson person = ahead(mailing, key, by);
         if (held) {
             people.keep(person.held(by.id(), reason.strip()));
         } else if (mailing.state() == MailingState.WRITING && person.draftId() == null && !person.moved()) {
@@ -173,14 +170,10 @@ class MailingHands {
         chosen.flatMap(one -> one.refusal(clock.instant())).ifPresent(sentence -> {
             throw Refusal.field("hour", sentence);
         });
-        MailingPerson person = people.hold(id, key).orElseGet(() -> chosen(readiness.of(id, by), key));
-        if (person.state() != PersonState.PLANNED && person.state() != PersonState.HELD) {
-            throw Refusal.because(
-                    "gone",
-                    person.state() == PersonState.LEFT_OUT
-                            ? person.name() + " does not get this mailing."
-                            : "The message to " + person.name() + " has left already.");
+        if (mailing.state() == MailingState.STOPPED || mailing.state() == MailingState.DONE) {
+            throw Refusal.because("not-under-way", "This mailing is not under way any more.");
         }
+        MailingPerson person = ahead(mailing, key, by);
         if (mailing.state() != MailingState.WRITING || chosen.isPresent()) {
             people.keep(person.movedTo(chosen.map(PlannedHour::moment).orElseGet(clock::instant)));
         } else if (person.draftId() == null && person.heldBy() == null) {
@@ -191,6 +184,19 @@ class MailingHands {
         mapper.recount(id);
         events.changed(id);
         sender.look();
+    }
+
+    /** One of the people of a mailing, who is still to get it; locked where something is known of them. */
+    private MailingPerson ahead(Mailing mailing, UUID key, Colleague by) {
+        MailingPerson person =
+                people.hold(mailing.id(), key).orElseGet(() -> chosen(readiness.of(mailing.id(), by), key));
+        if (person.state() == PersonState.LEFT_OUT) {
+            throw Refusal.because("gone", person.name() + " does not get this mailing.");
+        }
+        if (person.state() != PersonState.PLANNED && person.state() != PersonState.HELD) {
+            throw Refusal.because("gone", "The message to " + person.name() + " has left already.");
+        }
+        return person;
     }
 
     private void release(MailingPerson person) {

@@ -5,6 +5,7 @@ import famulus.core.record.SearchText;
 import famulus.server.lists.ChosenRecords;
 import famulus.server.lists.ChosenRecords.Choice;
 import famulus.server.lists.ChosenRecords.Narrowed;
+import famulus.server.mailings.MailingMapper.LineRow;
 import famulus.server.mailings.MailingMapper.MailingRow;
 import famulus.server.mailings.MailingMapper.PageRow;
 import famulus.server.mailings.MailingPlan.Who;
@@ -25,6 +26,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -117,9 +119,17 @@ public class MailingService {
 
     /** Whether somebody may change a mailing, start it and stop it. */
     boolean mayChange(Mailing mailing, Colleague who) {
-        return mailing.madeBy().equals(who.id())
-                || who.id().equals(mailing.startedBy())
-                || who.id().equals(mailing.plan().what().sender())
+        return mayChange(
+                mailing.madeBy(), mailing.startedBy(), mailing.plan().what().sender(), who);
+    }
+
+    /** The same for a line of a list. */
+    boolean mayChange(LineRow line, Colleague who) {
+        return mayChange(line.madeBy(), line.startedBy(), line.senderId(), who);
+    }
+
+    private static boolean mayChange(UUID madeBy, UUID startedBy, UUID sender, Colleague who) {
+        return Stream.of(madeBy, startedBy, sender).anyMatch(who.id()::equals)
                 || who.is(Role.KEEPER, Role.ADMINISTRATOR);
     }
 

@@ -59,8 +59,7 @@ class MailingHandsTest extends MailingTest {
     void stoppedWhileOneIsHandedOverThatOneGoes() throws Exception {
         UUID id = mailing(ines, tobias);
         change(id, plan -> plan.withObject("when").put("overMinutes", 60));
-        test(id);
-        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+        tested(id);
         post.takeTime(Step.DOT);
         start(id, 2);
         post.awaitSlowStep();
@@ -74,8 +73,7 @@ class MailingHandsTest extends MailingTest {
     @Test
     void whoWasHeldBackStaysSoWhenItGoesOn() throws Exception {
         UUID id = mailing(ines, tobias);
-        test(id);
-        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+        tested(id);
         post.answer(Step.MAIL, "421 closing down");
         start(id, 2);
         await().atMost(Duration.ofSeconds(20))
@@ -99,8 +97,7 @@ class MailingHandsTest extends MailingTest {
     void stoppedWhileTheMailServerPutsOneOffThatOneIsNotTriedAgain() throws Exception {
         UUID id = mailing(ines, tobias);
         change(id, plan -> plan.withObject("when").put("overMinutes", 60));
-        test(id);
-        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+        tested(id);
         post.refuse("ines@larkfield.example", "450 not just now");
         post.takeTime(Step.RECIPIENT);
         start(id, 2);

@@ -42,8 +42,7 @@ class MailingPortionsTest extends MailingTest {
     @Test
     void whatChangesAfterItWasReadAheadIsSaid() throws Exception {
         UUID id = mailing(readers(20));
-        test(id);
-        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+        tested(id);
         post.takeTime(Step.DOT);
         start(id, 20);
         post.awaitSlowStep();

@@ -111,8 +111,7 @@ class MailingRunTest extends MailingTest {
     @Test
     void aMailServerInTroubleRestsTheMailingAndUsesNobodysTries() throws Exception {
         UUID id = mailing(ines, tobias);
-        test(id);
-        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+        tested(id);
         post.answer(Step.MAIL, "421 closing down");
         start(id, 2);
         await().atMost(Duration.ofSeconds(20))

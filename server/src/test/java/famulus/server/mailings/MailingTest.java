@@ -135,6 +135,12 @@ abstract class MailingTest extends ServerTest {
         return done("POST", "/api/mailings/" + id + "/tests", test, signe);
     }
 
+    /** The same; the test has arrived. */
+    protected void tested(UUID id) throws Exception {
+        test(id);
+        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+    }
+
     protected JsonNode start(UUID id, int people) throws Exception {
         return start(id, people, signe);
     }

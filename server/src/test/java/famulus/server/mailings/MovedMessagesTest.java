@@ -122,7 +122,6 @@ class MovedMessagesTest extends MailingTest {
                         .asString())
                 .isEqualTo("forbidden");
         done("POST", "/api/mailings/" + id + "/stop", null, signe);
-        assertThat(move(id, tobias, in(1)).get("detail").asString())
-                .isEqualTo("Tobias Larkin does not get this mailing.");
+        assertThat(move(id, tobias, in(1)).get("code").asString()).isEqualTo("not-under-way");
     }
 }
