@@ -7,10 +7,12 @@ import famulus.server.team.House;
 import famulus.server.team.Role;
 import famulus.server.team.SignedIn;
 import famulus.server.team.TeamService;
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -37,12 +39,19 @@ import tools.jackson.databind.json.JsonMapper;
         properties = {
             "famulus.data=memory",
             "famulus.public-address=https://post.brindlewing.example/",
-            "famulus.take-back-seconds=0"
+            "famulus.take-back-seconds=0",
+            // A machine that stands still for half a minute is no fault of a statement.
+            "famulus.statement-seconds=600"
         })
 @AutoConfigureMockMvc
 @Import({ServerTest.StillTime.class, ServerTest.QuickPasswords.class})
 public abstract class ServerTest {
     protected static final String PASSWORD = "a long enough one";
+
+    /** How long a test waits for what will come; it goes on as soon as that is there, however slow a laden machine is. */
+    static {
+        Awaitility.setDefaultTimeout(Duration.ofMinutes(2));
+    }
 
     @Autowired
     protected MockMvc mvc;

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import javax.sql.DataSource;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
@@ -19,10 +20,11 @@ class DataConfiguration {
     private static final String KEPT_STATEMENTS = ";QUERY_CACHE_SIZE=200";
 
     /**
-     * No statement may run on for ever, in milliseconds; what would is refused in words. It is said once for each connection:
-     * H2 forgets all kept statements of all connections whenever a limit is set, as JDBC does for single statements.
+     * No statement may run on for ever; what would is refused in words. How long one may is said once for each connection, in
+     * milliseconds: H2 forgets all kept statements of all connections whenever a limit is set, as JDBC does for single
+     * statements.
      */
-    private static final String LIMIT = ";QUERY_TIMEOUT=20000";
+    private static final String LIMIT = ";QUERY_TIMEOUT=";
 
     /**
      * A commit is in the file before it returns, so that a killed process loses nothing of it. A thread that is
@@ -41,7 +43,8 @@ class DataConfiguration {
                         : "jdbc:h2:retry:"
                                 + Path.of(properties.data(), "famulus").toAbsolutePath() + DURABLE)
                 + KEPT_STATEMENTS
-                + LIMIT);
+                + LIMIT
+                + Duration.ofSeconds(properties.statementSeconds()).toMillis());
         pool.setUsername("famulus");
         pool.setPassword("");
         pool.setMaximumPoolSize(CONNECTIONS);

@@ -15,6 +15,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param publicAddress where readers of messages reach us, such as {@code https://post.example.com}; empty for nowhere,
  *     in the demo this machine
  * @param takeBackSeconds how long a message waits before it leaves, of whoever has not chosen otherwise
+ * @param statementSeconds how long a single statement may run before it is stopped and refused in words
  */
 @ConfigurationProperties("famulus")
 public record FamulusProperties(
@@ -24,7 +25,8 @@ public record FamulusProperties(
         @DefaultValue("0") int demoMailPort,
         @DefaultValue("") String mailDomain,
         @DefaultValue("") String publicAddress,
-        @DefaultValue("10") int takeBackSeconds) {
+        @DefaultValue("10") int takeBackSeconds,
+        @DefaultValue("20") int statementSeconds) {
 
     /** Whether the data are in memory, and go with the process. */
     public boolean inMemory() {

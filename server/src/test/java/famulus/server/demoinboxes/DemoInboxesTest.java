@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import famulus.server.ServerTest;
-import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -35,7 +34,7 @@ class DemoInboxesTest extends ServerTest {
     @Test
     void keepsWhatArrivesForItsRecipient() throws Exception {
         UUID id = send("Grüße <b>from</b> the hives");
-        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("SENT"));
+        await().until(() -> state(id).equals("SENT"));
 
         JsonNode letters = done("GET", "/api/demo-inboxes/letters?address=ines@larkfield.example", null, dov);
         assertThat(letters.get(0).get("subject").asString()).isEqualTo("Grüße <b>from</b> the hives");
@@ -50,8 +49,7 @@ class DemoInboxesTest extends ServerTest {
         UUID ines = contact("Ines", "Okafor", "ines@larkfield.example");
         UUID one = send("one", ines);
         UUID other = send("another", ines);
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> state(one).equals("SENT") && state(other).equals("SENT"));
+        await().until(() -> state(one).equals("SENT") && state(other).equals("SENT"));
 
         assertThat(done("GET", "/api/demo-inboxes", null, dov)
                         .get("inboxes")
@@ -65,7 +63,7 @@ class DemoInboxesTest extends ServerTest {
     void whatIsSentWhileItIsClosedGoesWhenItOpens() throws Exception {
         done("PUT", "/api/demo-inboxes", Map.of("open", false), signe);
         UUID id = send("patience");
-        await().atMost(Duration.ofSeconds(20)).until(() -> done("GET", "/api/outbox", null, signe)
+        await().until(() -> done("GET", "/api/outbox", null, signe)
                 .get("lines")
                 .get(0)
                 .get("lastAnswer")
@@ -74,6 +72,6 @@ class DemoInboxesTest extends ServerTest {
         assertThat(state(id)).isEqualTo("WAITING");
 
         done("PUT", "/api/demo-inboxes", Map.of("open", true), signe);
-        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("SENT"));
+        await().until(() -> state(id).equals("SENT"));
     }
 }

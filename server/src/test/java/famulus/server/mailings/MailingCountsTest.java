@@ -33,7 +33,6 @@ class MailingCountsTest extends MailingTest {
                 Future<?> waits =
                         other.submit(() -> transactions.executeWithoutResult(counted -> mailings.recount(id)));
                 await().pollInterval(Duration.ofMillis(10))
-                        .atMost(Duration.ofSeconds(10))
                         .until(() -> sql.queryForObject(
                                         "select count(*) from information_schema.sessions where blocker_id is not null",
                                         Integer.class)

@@ -65,8 +65,7 @@ class MailingHandsTest extends MailingTest {
         post.awaitSlowStep();
         done("POST", "/api/mailings/" + id + "/stop", null, signe);
         post.goOn();
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> page(id).at("/counts/sent").asInt() == 1);
+        await().until(() -> page(id).at("/counts/sent").asInt() == 1);
         assertThat(people(id)).contains("Ines Okafor: SENT", "Tobias Larkin: LEFT_OUT, Signe has stopped it.");
     }
 
@@ -76,15 +75,13 @@ class MailingHandsTest extends MailingTest {
         tested(id);
         post.answer(Step.MAIL, "421 closing down");
         start(id, 2);
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> page(id).at("/counts/planned").asInt() == 2
-                        && !page(id).get("restsUntil").isNull());
+        await().until(() -> page(id).at("/counts/planned").asInt() == 2
+                && !page(id).get("restsUntil").isNull());
         done("POST", "/api/mailings/" + id + "/pause", null, signe);
         // Another hand may have had him just then: who is in a hand can't be held until he has come back.
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> !forOne("PUT", id, tobias, "/held", Map.of("held", true, "why", "on holiday"))
-                                .has("code")
-                        && page(id).at("/counts/planned").asInt() == 1);
+        await().until(() -> !forOne("PUT", id, tobias, "/held", Map.of("held", true, "why", "on holiday"))
+                        .has("code")
+                && page(id).at("/counts/planned").asInt() == 1);
         post.behave();
         assertThat(start(id, 1).has("code")).isFalse();
         sender.look();
@@ -104,8 +101,7 @@ class MailingHandsTest extends MailingTest {
         post.awaitSlowStep();
         done("POST", "/api/mailings/" + id + "/stop", null, signe);
         post.goOn();
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> page(id).at("/counts/leftOut").asInt() == 2);
+        await().until(() -> page(id).at("/counts/leftOut").asInt() == 2);
         assertThat(people(id))
                 .containsExactly(
                         "Ines Okafor: LEFT_OUT, Signe has stopped it.",

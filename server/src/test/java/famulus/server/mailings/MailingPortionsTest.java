@@ -14,7 +14,6 @@ import famulus.server.outbox.FakeMailServer.Step;
 import famulus.server.platform.Revisions;
 import famulus.server.records.CrmKind;
 import famulus.server.records.PeopleContext.For;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -47,7 +46,7 @@ class MailingPortionsTest extends MailingTest {
         start(id, 20);
         post.awaitSlowStep();
         // Each hand has one; those who come next have been read.
-        await().atMost(Duration.ofSeconds(20)).until(() -> planned(id).size() == 20 - MailingSender.AT_ONCE);
+        await().until(() -> planned(id).size() == 20 - MailingSender.AT_ONCE);
         UUID next = planned(id).getFirst();
         change(next, "first_name", "Rowan");
         post.goOn();

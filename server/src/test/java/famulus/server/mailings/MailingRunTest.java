@@ -98,7 +98,7 @@ class MailingRunTest extends MailingTest {
         // A reply yields to somebody who says so; what Tobias has chosen does not.
         forOne("POST", id, priya, "/again", null);
         forOne("POST", id, tobias, "/again", null);
-        await().atMost(Duration.ofSeconds(20)).until(() -> arrived().contains(PRIYA));
+        await().until(() -> arrived().contains(PRIYA));
         reaches(id, "DONE");
         assertThat(arrived()).containsExactly(INES, PRIYA);
         assertThat(page(id).at("/counts/held").asInt()).isEqualTo(1);
@@ -114,13 +114,11 @@ class MailingRunTest extends MailingTest {
         tested(id);
         post.answer(Step.MAIL, "421 closing down");
         start(id, 2);
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> !page(id).get("restsUntil").isNull());
+        await().until(() -> !page(id).get("restsUntil").isNull());
         JsonNode resting = page(id);
         assertThat(resting.get("said").asString()).contains("421");
         assertThat(resting.get("state").asString()).isEqualTo("RUNNING");
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> page(id).at("/counts/planned").asInt() == 2);
+        await().until(() -> page(id).at("/counts/planned").asInt() == 2);
         assertThat(sql.queryForObject(
                         "select max(tries) from outgoing_message where mailing_id = ?", Integer.class, id))
                 .isZero();
@@ -185,7 +183,7 @@ class MailingRunTest extends MailingTest {
 
         change(tobias, "job_title", "Miller");
         forOne("PUT", id, tobias, "/held", Map.of("held", false, "why", ""));
-        await().atMost(Duration.ofSeconds(20)).until(() -> arrived().contains(TOBIAS));
+        await().until(() -> arrived().contains(TOBIAS));
     }
 
     @Test
@@ -226,11 +224,10 @@ class MailingRunTest extends MailingTest {
         sql.update("update colleague set active = false where id = ?", signe.id());
         clock.forward(Duration.ofMinutes(90));
         sender.look();
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> sql.queryForObject(
-                                "select count(*) from mailing_person where state = 'HELD' and why like '%left the team%'",
-                                Integer.class)
-                        == 1);
+        await().until(() -> sql.queryForObject(
+                        "select count(*) from mailing_person where state = 'HELD' and why like '%left the team%'",
+                        Integer.class)
+                == 1);
         assertThat(wires()).hasSize(2);
     }
 
@@ -241,8 +238,7 @@ class MailingRunTest extends MailingTest {
         post.answer(Step.MAIL, "421 closing down");
         clock.forward(Duration.ofHours(1));
         sender.look();
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> !page(id).get("restsUntil").isNull());
+        await().until(() -> !page(id).get("restsUntil").isNull());
         post.behave();
         sql.update("update mailing set rests_until = null, rests = 0, planned = 0, leaving = 1 where id = ?", id);
         sql.update(

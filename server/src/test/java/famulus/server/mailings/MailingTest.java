@@ -138,7 +138,7 @@ abstract class MailingTest extends ServerTest {
     /** The same; the test has arrived. */
     protected void tested(UUID id) throws Exception {
         test(id);
-        await().atMost(Duration.ofSeconds(20)).until(() -> post.taken().size() == 1);
+        await().until(() -> post.taken().size() == 1);
     }
 
     protected JsonNode start(UUID id, int people) throws Exception {
@@ -171,14 +171,11 @@ abstract class MailingTest extends ServerTest {
 
     /** Waits until so many have arrived. */
     protected void arrive(int messages) {
-        await().pollInterval(Duration.ofMillis(10))
-                .atMost(Duration.ofSeconds(20))
-                .until(() -> wires().size() == messages);
+        await().pollInterval(Duration.ofMillis(10)).until(() -> wires().size() == messages);
     }
 
     protected void reaches(UUID id, String state) {
         await().pollInterval(Duration.ofMillis(10))
-                .atMost(Duration.ofSeconds(20))
                 .until(() -> page(id).get("state").asString().equals(state));
     }
 

@@ -10,7 +10,6 @@ import famulus.server.outbox.FakeMailServer.Step;
 import famulus.server.outbox.MailRoute;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.Duration;
 import java.util.UUID;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
@@ -69,8 +68,7 @@ class TwoApplicationsTest extends MailingTest {
             start(id, PEOPLE);
             other.getBean(MailingSender.class).look();
             // Each hand of both has one.
-            await().atMost(Duration.ofSeconds(20))
-                    .until(() -> planned(id).size() == PEOPLE - 2 * MailingSender.AT_ONCE);
+            await().until(() -> planned(id).size() == PEOPLE - 2 * MailingSender.AT_ONCE);
             change(planned(id).getFirst(), "first_name", "Rowan");
             post.goOn();
             reaches(id, "DONE");

@@ -90,7 +90,7 @@ class SendLaterTest extends ServerTest {
 
     /** The scheduler goes by a clock that stands still, so it is asked to look again and again. */
     private void reaches(UUID id, String state) {
-        await().atMost(Duration.ofSeconds(20)).untilAsserted(() -> {
+        await().untilAsserted(() -> {
             worker.look();
             assertThat(column("state", id))
                     .as("%s, %s", column("last_answer", id), column("held_why", id))
@@ -260,7 +260,7 @@ class SendLaterTest extends ServerTest {
         byte[] plan = sql.queryForObject("select packed from message_plan", byte[].class);
         sql.update("update message_plan set packed = X'00'");
         untilEightTomorrow();
-        await().atMost(Duration.ofSeconds(20)).until(() -> {
+        await().until(() -> {
             worker.look();
             return sql.queryForObject(
                     "select execution_time > timestamp with time zone '2026-05-05 07:00:00Z' from scheduled_tasks"

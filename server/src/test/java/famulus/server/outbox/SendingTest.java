@@ -74,7 +74,7 @@ public class SendingTest extends ServerTest {
     }
 
     private void reaches(UUID id, String state) {
-        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals(state));
+        await().until(() -> state(id).equals(state));
     }
 
     @Test
@@ -152,7 +152,7 @@ public class SendingTest extends ServerTest {
         post.answer(Step.RECIPIENT, "451 come back later");
         UUID id = UUID.randomUUID();
         send(message(id), signe);
-        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
+        await().until(() -> state(id).equals("WAITING") && attempts(id) == 1);
 
         JsonNode line = done("GET", "/api/outbox", null, signe).get("lines").get(0);
         assertThat(line.get("lastAnswer").asString()).contains("come back later");
@@ -252,7 +252,7 @@ public class SendingTest extends ServerTest {
         post.answer(Step.RECIPIENT, "451 come back later");
         UUID id = UUID.randomUUID();
         send(message(id), signe);
-        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
+        await().until(() -> state(id).equals("WAITING") && attempts(id) == 1);
         return id;
     }
 
@@ -293,7 +293,7 @@ public class SendingTest extends ServerTest {
         post.breakRoute();
         UUID id = UUID.randomUUID();
         send(message(id), signe);
-        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
+        await().until(() -> state(id).equals("WAITING") && attempts(id) == 1);
 
         assertThat(line(id).get("lastAnswer").asString())
                 .contains("Something went wrong on our side", "There is no way to the post");
@@ -313,7 +313,7 @@ public class SendingTest extends ServerTest {
         for (int times = 2; times <= 12; times++) {
             int attempts = times;
             done("POST", "/api/outbox/" + id + "/try-now", null, signe);
-            await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == attempts);
+            await().until(() -> state(id).equals("WAITING") && attempts(id) == attempts);
         }
         assertThat(tries(id)).isEqualTo(1);
         assertThat(line(id).get("nextAttemptAt").asString()).isEqualTo("2026-05-04T09:01:00Z");
@@ -370,7 +370,7 @@ public class SendingTest extends ServerTest {
         post.hangUp(Step.DATA);
         UUID id = UUID.randomUUID();
         send(message(id), signe);
-        await().atMost(Duration.ofSeconds(20)).until(() -> state(id).equals("WAITING") && attempts(id) == 1);
+        await().until(() -> state(id).equals("WAITING") && attempts(id) == 1);
         Duration before = Duration.ofMinutes(1);
         for (int attempt = 2; attempt < 9; attempt++) {
             Duration pause = Duration.between(clock.instant(), worker.send(id).orElseThrow());

@@ -62,7 +62,7 @@ class WebCopyTest extends ServerTest {
         JsonNode taken = done("POST", "/api/messages", message(template, ines, null), signe);
         assertThat(taken.has("id")).as("%s", taken).isTrue();
         UUID id = UUID.fromString(taken.get("id").asString());
-        await().atMost(Duration.ofSeconds(20)).untilAsserted(() -> {
+        await().untilAsserted(() -> {
             worker.look();
             assertThat(sql.queryForObject("select state from outgoing_message where id = ?", String.class, id))
                     .isEqualTo("SENT");

@@ -21,7 +21,7 @@ class DurableDataTest {
     private final List<String> ended = new ArrayList<>();
 
     private com.zaxxer.hikari.HikariDataSource open() {
-        FamulusProperties properties = new FamulusProperties(folder.toString(), false, null, 0, "", "", 10);
+        FamulusProperties properties = new FamulusProperties(folder.toString(), false, null, 0, "", "", 10, 20);
         DataSource data = new DataConfiguration().dataSource(properties, ended::add);
         return (com.zaxxer.hikari.HikariDataSource) data;
     }

@@ -60,17 +60,16 @@ class FullDiskTest extends ServerTest {
         // The request finds room; who takes the message up finds none.
         doReturn(true).doReturn(false).when(disk).hasRoom();
         done("POST", "/api/messages", message(id, ines), signe);
-        await().atMost(Duration.ofSeconds(20))
-                .until(() -> sql.queryForObject(
-                                "select count(*) from scheduled_tasks where execution_time > ?",
-                                Integer.class,
-                                java.time.OffsetDateTime.ofInstant(clock.instant(), java.time.ZoneOffset.UTC))
-                        == 1);
+        await().until(() -> sql.queryForObject(
+                        "select count(*) from scheduled_tasks where execution_time > ?",
+                        Integer.class,
+                        java.time.OffsetDateTime.ofInstant(clock.instant(), java.time.ZoneOffset.UTC))
+                == 1);
         assertThat(attempts(id)).isZero();
 
         doReturn(true).when(disk).hasRoom();
         clock.forward(Duration.ofMinutes(1));
-        await().atMost(Duration.ofSeconds(20)).until(() -> attempts(id) == 1);
+        await().until(() -> attempts(id) == 1);
     }
 
     private int count() {

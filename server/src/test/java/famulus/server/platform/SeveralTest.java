@@ -31,7 +31,7 @@ class SeveralTest {
         Queue<Integer> met = new ConcurrentLinkedQueue<>();
         Several.each(List.of(1, 2, 3), 3, one -> {
             try {
-                together.await(20, TimeUnit.SECONDS);
+                together.await(2, TimeUnit.MINUTES);
                 met.add(one);
             } catch (Exception alone) {
                 throw new IllegalStateException(alone);
