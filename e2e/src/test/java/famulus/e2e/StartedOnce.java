@@ -6,10 +6,12 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import famulus.server.Famulus;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.junit.jupiter.api.extension.TestInstancePostProcessor;
@@ -23,9 +25,14 @@ import org.springframework.context.ConfigurableApplicationContext;
 final class StartedOnce implements TestInstancePostProcessor {
     private static final String TAKE_BACK = "--famulus.take-back-seconds=";
     /** How long a test looks for what it expects, in milliseconds; the pace of a laden machine is no fault of a page. */
-    private static final double PATIENCE = 20_000;
+    static final double PATIENCE = 60_000;
 
-    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+    /** The one without a screen takes half as much of the processors; where it is not installed the whole one shows the same. */
+    private static final Path CHROMIUM = Stream.of("chromium-headless-shell", "chromium")
+            .map(Path.of("/usr/bin")::resolve)
+            .filter(Files::isExecutable)
+            .findFirst()
+            .orElseThrow(() -> new IllegalStateException("Debian’s chromium is not installed"));
 
     @Override
     public void postProcessTestInstance(Object test, ExtensionContext context) {

@@ -27,7 +27,7 @@ final class Window {
                 .setViewportSize(width, height)
                 .setColorScheme(scheme)
                 .setTimezoneId("Europe/London"));
-        context.setDefaultTimeout(20_000);
+        context.setDefaultTimeout(StartedOnce.PATIENCE);
     }
 
     boolean free(int wide, int high, ColorScheme wished) {

@@ -103,7 +103,7 @@ class KillTest {
                         .isFalse();
             } else {
                 await().pollInterval(Duration.ofMillis(2))
-                        .atMost(Duration.ofSeconds(20))
+                        .atMost(Duration.ofMinutes(3))
                         .until(() -> Application.lines(taken).size() > before);
             }
             application.kill();
@@ -159,7 +159,7 @@ class KillTest {
     private void reconcile(Path taken) throws IOException {
         Visitor amos = new Visitor(application.address());
         amos.signIn();
-        await().atMost(Duration.ofSeconds(90))
+        await().atMost(Duration.ofMinutes(5))
                 .until(() -> amos.get("/api/outbox").body().get("waiting").asInt() == 0);
         Map<String, Integer> copies = new HashMap<>();
         Application.lines(taken).forEach(line -> copies.merge(line, 1, Integer::sum));

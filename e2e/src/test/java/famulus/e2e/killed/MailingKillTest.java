@@ -110,7 +110,7 @@ class MailingKillTest {
                         .isFalse();
             } else if (before < PEOPLE) {
                 await().pollInterval(Duration.ofMillis(2))
-                        .atMost(Duration.ofSeconds(20))
+                        .atMost(Duration.ofMinutes(3))
                         .until(() -> Application.lines(taken).size() > before);
             }
             application.kill();

@@ -34,12 +34,12 @@ class StopTest {
                     assertThat(company.send(amos, id).status()).isEqualTo(200);
                     ids.add(id);
                 }
-                await().atMost(Duration.ofSeconds(20))
+                await().atMost(Duration.ofMinutes(3))
                         .until(() -> !Application.lines(taken).isEmpty());
                 application.stop();
                 application.start();
                 Visitor again = company.signedIn();
-                await().atMost(Duration.ofSeconds(60))
+                await().atMost(Duration.ofMinutes(3))
                         .until(() -> SentThrough.states(again, ids).stream().allMatch("SENT"::equals));
                 assertThat(Application.lines(taken))
                         .containsExactlyInAnyOrderElementsOf(

@@ -44,7 +44,7 @@ final class Visitor {
         http = HttpClient.newBuilder()
                 .version(HttpClient.Version.HTTP_1_1)
                 .cookieHandler(cookies)
-                .connectTimeout(Duration.ofSeconds(5))
+                .connectTimeout(Duration.ofSeconds(20))
                 .build();
     }
 
@@ -140,7 +140,7 @@ final class Visitor {
         try {
             HttpResponse<String> answer = http.send(
                     request.uri(URI.create(address + path))
-                            .timeout(Duration.ofSeconds(20))
+                            .timeout(Duration.ofMinutes(1))
                             .build(),
                     BodyHandlers.ofString());
             String body = answer.body();
