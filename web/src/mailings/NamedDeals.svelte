@@ -51,14 +51,14 @@
       <PlainTable
         label="Deals that came of it"
         heads={['deal', 'stage', 'value', '']}
-        widths={['', '24%', '18%', '28px']}
+        widths={['', '24%', '100px', '28px']}
       >
         {#each came.deals as deal (deal.id)}
           {@const soft = deal.standing !== 'WON'}
           <tr>
             <td><a href="/deals/{deal.id}"><bdi>{deal.name}</bdi></a></td>
             <td class:soft>{deal.stage}</td>
-            <td class:soft>{deal.worth}</td>
+            <td class="worth" class:soft>{deal.worth}</td>
             <td class="ways">
               {#if mayChange}
                 <InlineButton
@@ -81,6 +81,7 @@
           <RecordFinder
             label="Name a deal that came of it"
             kind="deal"
+            ready
             onchoose={(deal) => void say(deal, true)}
           />
         {/key}
@@ -101,6 +102,10 @@
 
   .deals {
     max-width: 760px;
+  }
+
+  .worth {
+    white-space: nowrap;
   }
 
   a {

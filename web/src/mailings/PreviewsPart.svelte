@@ -299,6 +299,10 @@
   }
 
   @media (width <= 700px) {
+    .ways {
+      white-space: normal;
+    }
+
     th:nth-child(3),
     .first {
       display: none;

@@ -53,6 +53,15 @@
     { label: 'those it did not reach', group: 'FAILED' },
     { label: 'those who did not get it', group: 'LEFT_OUT' },
   ];
+  /** On what links were followed, in a sentence. */
+  const devices = $derived.by(() => {
+    const all = report?.devices ?? [];
+    const known = all.filter((one) => one.device !== 'UNKNOWN');
+    const unknown = all.find((one) => one.device === 'UNKNOWN')?.people ?? 0;
+    const said = known.map((one, i) => `${one.people}${i ? '' : ' followed one'} on ${one.words}`).join(', ');
+    if (!said) return `Of ${unknown} it is not known on what they followed one.`;
+    return unknown ? `${said}, of ${unknown} it is not known.` : `${said}.`;
+  });
   const summary = $derived(
     report
       ? `${report.opened.part} opened, ${report.clicked.part} followed a link, ${report.replied.part} replied`
@@ -121,8 +130,8 @@
       </tbody>
     </table>
     <p class="soft">
-      The thin line is where the rate lies in 19 of 20 cases. {report.counted
-        ? `Some read without it being seen; ${several(report.byMachines, 'reading')} by machines ${report.byMachines === 1 ? 'is' : 'are'} left out.`
+      In brackets is where the rate lies in 19 of 20 cases, and the thin line shows it. {report.counted
+        ? `Some read without it being seen${report.byMachines ? `; ${several(report.byMachines, 'reading')} by machines ${report.byMachines === 1 ? 'is' : 'are'} left out` : ''}.`
         : 'Our company does not count opening and links.'}
     </p>
     <p>
@@ -146,6 +155,13 @@
           </li>
         {/each}
       </ul>
+      <p>
+        {devices}
+        <span class="soft"
+          >This is as the program of each reader says; a tablet often says it is a computer. Opening tells
+          nothing of it.</span
+        >
+      </p>
     {/if}
     {#if report.openings.length > 1}
       <h3>When it was opened</h3>
@@ -251,6 +267,17 @@
     display: flex;
     gap: 14px;
     margin-top: 8px;
+  }
+
+  @media (width <= 700px) {
+    .rule {
+      display: none;
+    }
+
+    th,
+    td {
+      padding-right: 8px;
+    }
   }
 
   @media print {

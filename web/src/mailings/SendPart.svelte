@@ -47,7 +47,10 @@
         <li><b class="stop">{stop.title}.</b> {stop.remedy}</li>
       {/each}
     </ul>
-  {:else if sheet.ready && !sheet.reading}
+  {:else if sheet.ready && sheet.reading}
+    <!-- A line in the same place, so that what is pressed below it does not move away. -->
+    <p class="soft">Reading what each of them would get …</p>
+  {:else if sheet.ready}
     <p>
       {sheet.mailing?.testedAt ? `Tested as it is ${dayAndTime(sheet.mailing.testedAt)}. ` : ''}{people}
       {sheet.going === 1 ? 'gets' : 'get'} it{first ? `, from ${dayAndTime(first)} on` : ''}{sheet.held
@@ -90,6 +93,10 @@
   .stop {
     color: var(--stop);
     font-weight: 600;
+  }
+
+  .soft {
+    color: var(--ink-soft);
   }
 
   .ways {

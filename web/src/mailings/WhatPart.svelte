@@ -28,6 +28,7 @@
   let files = $state.raw<Schemas['KeptFile'][]>([]);
   let tagging = $state(false);
   let replying = $state(false);
+  let saying = $state(false);
   let wrong = $state('');
 
   Promise.all([
@@ -70,8 +71,12 @@
           : (colleagues.find((one) => one.id === what.sender)?.firstName ?? 'a colleague')
         : 'whoever sends it',
   );
+  /** What it is for: as this mailing says, or else its template. */
+  const purpose = $derived(what.purpose || (wordings[0]?.purpose ?? ''));
   const summary = $derived(
-    what.template ? `${wordings[0]?.name ?? 'A template'}, from ${senderName}` : 'No template yet',
+    what.template
+      ? `${wordings[0]?.name ?? 'A template'}${purpose ? ` (${purpose})` : ''}, from ${senderName}`
+      : 'No template yet',
   );
 </script>
 
@@ -186,6 +191,23 @@
           {#each topics as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
         </SmallSelect>
       {/if}
+      · purpose
+      {#if saying}
+        <SmallInput
+          aria-label="What this mailing is for"
+          placeholder={wordings[0]?.purpose || 'what it is for'}
+          maxlength={80}
+          value={what.purpose}
+          onchange={(event) => {
+            saying = false;
+            sheet.what({ purpose: event.currentTarget.value });
+          }}
+        />
+      {:else}
+        <InlineButton aria-label="Purpose: {purpose || 'none'}" onclick={() => (saying = true)}
+          >{purpose || 'none'}</InlineButton
+        >
+      {/if}
       · tags
       {#if tagging}
         <SmallInput
@@ -224,7 +246,7 @@
   {:else}
     <p>{summary}.</p>
   {/if}
-  {#each [sheet.ready?.wrong.template, sheet.ready?.wrong.sender, sheet.wrong.replyTo, sheet.wrong.tags, wrong].filter(Boolean) as one (one)}
+  {#each [sheet.ready?.wrong.template, sheet.ready?.wrong.sender, sheet.wrong.replyTo, sheet.wrong.purpose, sheet.wrong.tags, wrong].filter(Boolean) as one (one)}
     <p class="wrong" role="alert">{one}</p>
   {/each}
 </Part>

@@ -7,12 +7,15 @@
     kind,
     name = '',
     error = '',
+    ready = false,
     onchoose,
   }: {
     label: string;
     kind: 'contact' | 'lead' | 'organisation' | 'deal';
     name?: string;
     error?: string;
+    /** Whether one writes into it as soon as it is there. */
+    ready?: boolean;
     onchoose: (id: string, name: string) => void;
   } = $props();
 
@@ -66,8 +69,10 @@
 
 <div class="finder">
   <label for={id}>{label}</label>
+  <!-- svelte-ignore a11y_autofocus -->
   <input
     {id}
+    autofocus={ready}
     role="combobox"
     aria-expanded={open}
     aria-controls="{id}-found"

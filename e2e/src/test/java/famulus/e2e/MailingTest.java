@@ -173,6 +173,10 @@ class MailingTest extends BrowserTest {
         choose(page, "season op");
         page.getByLabel("Over how long").selectOption("240");
         assertThat(page.getByText(Pattern.compile("^The first leaves"))).isVisible();
+        button(page, Pattern.compile("^Purpose: ")).click();
+        textbox(page, "What this mailing is for").fill("Greetings to growers");
+        page.keyboard().press("Enter");
+        assertThat(button(page, "Purpose: Greetings to growers")).isVisible();
         // One of them gets it at an hour of its own, and with the others after all.
         Locator moved = rows(page).first();
         button(page, Pattern.compile("^Move the message to ")).first().click();
@@ -182,6 +186,7 @@ class MailingTest extends BrowserTest {
         assertThat(moved).not().containsText("moved…");
         page.reload();
         assertThat(page.getByLabel("Over how long")).hasValue("240");
+        assertThat(button(page, "Purpose: Greetings to growers")).isVisible();
         test(page);
         page.locator("[data-send]").click();
         button(page, "Yes, send it").click();
@@ -217,6 +222,7 @@ class MailingTest extends BrowserTest {
         Page page = openAs("Dov", "/mailings");
         link(page, "Greetings of the season").click();
         assertThat(page.getByText(Pattern.compile("14 of 24, 58 %"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("^\\d+ followed one on a computer"))).isVisible();
         Download file = page.waitForDownload(() -> button(page, "Export as CSV").click());
         String table = Files.readString(file.path());
         org.assertj.core.api.Assertions.assertThat(table.lines()).hasSize(25);

@@ -31,13 +31,23 @@ final class DemoReadings {
         if (links.isEmpty() || !chance.inHundred(60) || opened.isAfter(now)) {
             return;
         }
-        deliveries.keepRead(message, person, ReadingEvent.OPENED, opened, null);
+        deliveries.keepRead(message, person, ReadingEvent.OPENED, opened, null, program(message));
         if (chance.inHundred(40)) {
             Instant clicked = opened.plusSeconds(chance.between(20, 90));
-            deliveries.keepRead(message, person, ReadingEvent.CLICKED, clicked, chance.one(links));
+            String link = chance.one(links);
+            deliveries.keepRead(message, person, ReadingEvent.CLICKED, clicked, link, program(message));
         } else if (!somebodyLeft && !stays) {
             somebodyLeft = true;
             deliveries.keepUnsubscribed(message, person, opened.plusSeconds(40));
         }
+    }
+
+    /** What programs say of themselves: six of ten run on computers, three on phones, one on a tablet. */
+    private static String program(UUID message) {
+        return switch (Math.floorMod(message.hashCode(), 10)) {
+            case 0, 1, 2, 3, 4, 5 -> "Mozilla/5.0 (X11; Linux x86_64)";
+            case 6, 7, 8 -> "Mozilla/5.0 (Android 14; Mobile)";
+            default -> "Mozilla/5.0 (Android 14; Tablet)";
+        };
     }
 }

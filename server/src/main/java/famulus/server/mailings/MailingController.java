@@ -176,8 +176,9 @@ class MailingController {
      * A language in which a mailing says something.
      *
      * @param language by ISO 639; empty for the words that everybody gets for whom there are no others
+     * @param purpose what they are for, as their template says; may be empty
      */
-    record ShownWording(String language, UUID template, String name, List<String> blanks) {}
+    record ShownWording(String language, UUID template, String name, String purpose, List<String> blanks) {}
 
     /** Something that keeps all of it from leaving. */
     record ShownStop(String code, String title, String remedy) {
@@ -279,7 +280,8 @@ class MailingController {
     }
 
     private ShownWording shown(String language, Wording one) {
-        return new ShownWording(language, one.template(), one.words().name(), words.blanks(one));
+        return new ShownWording(
+                language, one.template(), one.words().name(), one.words().purpose(), words.blanks(one));
     }
 
     /** Who gets a mailing, and what keeps it from leaving. */

@@ -22,6 +22,7 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
     private static final int LONGEST_CONDITION = 10_000;
     private static final int MOST_TAGS = 10;
     private static final int LONGEST_TAG = 40;
+    private static final int LONGEST_PURPOSE = 80;
     private static final int LONGEST_SPREAD = 14 * 24 * 60;
     private static final int MOST_MONEY = 1_000_000_000;
 
@@ -92,6 +93,7 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
      * @param ownerCopy whether whoever looks after a record gets a copy
      * @param files what is attached besides the files of the template
      * @param topic null for none of our topics
+     * @param purpose what it is for, in words; empty for that of its template
      * @param answers what is put where the template asks, by hint
      */
     public record What(
@@ -103,24 +105,26 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
             boolean ownerCopy,
             List<UUID> files,
             @Schema(nullable = true) UUID topic,
+            String purpose,
             List<String> tags,
             Map<String, String> answers) {
         /** The same for another mailing: what its template says, and in nobody else’s name than whoever makes it chooses. */
         What copied(UUID madeBy) {
             UUID of = original == null ? template : original;
             UUID as = madeBy.equals(sender) ? null : sender;
-            return new What(of, null, from, as, replyTo, ownerCopy, files, topic, tags, answers);
+            return new What(of, null, from, as, replyTo, ownerCopy, files, topic, purpose, tags, answers);
         }
 
         /** The same, made of another template. */
         What saying(UUID other, UUID of) {
-            return new What(other, of, from, sender, replyTo, ownerCopy, files, topic, tags, answers);
+            return new What(other, of, from, sender, replyTo, ownerCopy, files, topic, purpose, tags, answers);
         }
 
         public What {
             from = from == null ? From.COLLEAGUE : from;
             replyTo = replyTo == null || replyTo.isBlank() ? null : replyTo.strip();
             files = some(files);
+            purpose = text(purpose);
             tags = some(tags).stream()
                     .map(String::strip)
                     .filter(tag -> !tag.isEmpty())
@@ -157,7 +161,7 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
     static MailingPlan empty(CrmKind kind) {
         return new MailingPlan(
                 Who.nobody(kind),
-                new What(null, null, From.COLLEAGUE, null, null, false, null, null, null, null),
+                new What(null, null, From.COLLEAGUE, null, null, false, null, null, "", null, null),
                 null,
                 null);
     }
@@ -195,6 +199,9 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
         Optional.ofNullable(what.replyTo())
                 .flatMap(EmailAddress::refusal)
                 .ifPresent(sentence -> wrong.put("replyTo", sentence));
+        if (what.purpose().length() > LONGEST_PURPOSE) {
+            wrong.put("purpose", "Say what it is for in " + LONGEST_PURPOSE + " characters at most.");
+        }
         if (what.tags().size() > MOST_TAGS) {
             wrong.put("tags", "A mailing has " + MOST_TAGS + " tags at most.");
         }

@@ -1,5 +1,6 @@
 package famulus.server.mailings;
 
+import famulus.core.results.Device;
 import famulus.core.results.GoalReached;
 import famulus.core.results.Rate;
 import famulus.server.lists.RecordLists;
@@ -19,7 +20,9 @@ import java.io.IOException;
 import java.io.Writer;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -86,11 +89,15 @@ class MailingReport {
      */
     record Followed(String address, int people, int times) {}
 
+    /** On what some followed a link first, as far as their program says so. */
+    record OnDevice(Device device, String words, int people) {}
+
     /**
      * A report.
      *
      * @param opened of those who got it, as {@code clicked} and the others
      * @param links those that were followed, the most followed first
+     * @param devices on what links were followed, those of most people first; empty where none was
      * @param openings when it was opened, machines aside
      * @param followings when links were followed, likewise
      * @param byMachines how often something was done by a machine, which counts for nothing above
@@ -104,6 +111,7 @@ class MailingReport {
             Rate unsubscribed,
             GoalReached goal,
             List<Followed> links,
+            List<OnDevice> devices,
             List<Instant> openings,
             List<Instant> followings,
             int byMachines,
@@ -114,11 +122,7 @@ class MailingReport {
     Report of(UUID id) {
         Mailing mailing = mailings.get(id);
         List<MailingPerson> all = people.all(id);
-        List<UUID> messages = all.stream()
-                .map(MailingPerson::messageId)
-                .filter(Objects::nonNull)
-                .toList();
-        List<Done> done = readings.done(messages);
+        List<Done> done = done(all);
         int got = count(all, Group.GOT);
         MailingPlan.Goal goal = mailing.plan().goal();
         int replied = count(all, Group.REPLIED);
@@ -129,6 +133,7 @@ class MailingReport {
                 Rate.of(Math.min(got, count(all, Group.UNSUBSCRIBED)), got),
                 new GoalReached(goal.replies(), replied, goal.worth(), goal.cost()),
                 links(done),
+                onDevices(devices(done)),
                 moments(done, ReadingEvent.OPENED),
                 moments(done, ReadingEvent.CLICKED),
                 (int) done.stream().filter(Done::byMachine).count(),
@@ -161,6 +166,33 @@ class MailingReport {
         return links;
     }
 
+    /** On what a link of each message was followed first, as far as that is said. */
+    private static Map<UUID, Device> devices(List<Done> done) {
+        Map<UUID, Device> devices = new HashMap<>();
+        byPeople(done, ReadingEvent.CLICKED)
+                .forEach(one -> devices.merge(
+                        one.message(),
+                        Device.of(one.program()),
+                        (before, next) -> before == Device.UNKNOWN ? next : before));
+        return devices;
+    }
+
+    private static List<OnDevice> onDevices(Map<UUID, Device> devices) {
+        return Stream.of(Device.values())
+                .map(device -> new OnDevice(device, device.words(), Collections.frequency(devices.values(), device)))
+                .filter(one -> one.people() > 0)
+                .sorted(Comparator.comparing(OnDevice::people).reversed())
+                .toList();
+    }
+
+    /** What was done with the messages of some people. */
+    private List<Done> done(List<MailingPerson> some) {
+        return readings.done(some.stream()
+                .map(MailingPerson::messageId)
+                .filter(Objects::nonNull)
+                .toList());
+    }
+
     /**
      * What each of a group was chosen as.
      *
@@ -172,12 +204,7 @@ class MailingReport {
             return some.stream().map(MailingPerson::chosenId).toList();
         }
         Set<UUID> followed = new HashSet<>();
-        byPeople(
-                        readings.done(some.stream()
-                                .map(MailingPerson::messageId)
-                                .filter(Objects::nonNull)
-                                .toList()),
-                        ReadingEvent.CLICKED)
+        byPeople(done(some), ReadingEvent.CLICKED)
                 .filter(one -> link.equals(one.address()))
                 .forEach(one -> followed.add(one.message()));
         return some.stream()
@@ -235,8 +262,20 @@ class MailingReport {
         mailings.get(id);
         SafeCsv csv = new SafeCsv(to);
         csv.row(List.of(
-                "Name", "Address", "State", "Why", "Left", "Opened", "Followed a link", "Replied", "Unsubscribed"));
-        for (MailingPerson one : people.all(id)) {
+                "Name",
+                "Address",
+                "State",
+                "Why",
+                "Left",
+                "Opened",
+                "Followed a link",
+                "On",
+                "Replied",
+                "Unsubscribed"));
+        List<MailingPerson> all = people.all(id);
+        Map<UUID, Device> devices = devices(done(all));
+        for (MailingPerson one : all) {
+            Device device = one.messageId() == null ? null : devices.get(one.messageId());
             csv.row(List.of(
                     one.name(),
                     one.address(),
@@ -245,6 +284,7 @@ class MailingReport {
                     moment(one.leftAt()),
                     moment(one.openedAt()),
                     moment(one.clickedAt()),
+                    device == null ? "" : device.words(),
                     moment(one.repliedAt()),
                     one.unsubscribed() ? "yes" : ""));
         }

@@ -5,6 +5,7 @@ import famulus.server.lists.RecordLists.ShownList;
 import famulus.server.mailings.MailingDeals.CameOfIt;
 import famulus.server.mailings.MailingReport.Followed;
 import famulus.server.mailings.MailingReport.Group;
+import famulus.server.mailings.MailingReport.OnDevice;
 import famulus.server.mailings.MailingReport.Report;
 import famulus.server.platform.Refusal;
 import famulus.server.reading.WebCopyService.Shared;
@@ -55,6 +56,7 @@ class MailingReportController {
      * @param hoped so many replies were hoped for; 0 where nobody has said
      * @param brought what the replies are worth, as it was put down
      * @param cost as it was planned
+     * @param devices on what links were followed, as far as that is said
      * @param cameOfIt deals that somebody says came of it
      */
     record ShownReport(
@@ -66,6 +68,7 @@ class MailingReportController {
             long brought,
             long cost,
             List<Followed> links,
+            List<OnDevice> devices,
             List<Instant> openings,
             List<Instant> followings,
             int byMachines,
@@ -84,6 +87,7 @@ class MailingReportController {
                 report.goal().brought(),
                 report.goal().cost(),
                 report.links(),
+                report.devices(),
                 report.openings(),
                 report.followings(),
                 report.byMachines(),

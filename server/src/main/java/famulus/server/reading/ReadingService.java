@@ -240,9 +240,9 @@ public class ReadingService implements ReaderPages {
     }
 
     /** Puts in place that a message was read long ago; for the demo's data. */
-    public void keepRead(UUID message, UUID person, ReadingEvent kind, Instant at, String where) {
+    public void keepRead(UUID message, UUID person, ReadingEvent kind, Instant at, String where, String program) {
         UUID id = UUID.nameUUIDFromBytes((message + kind.name() + at).getBytes(StandardCharsets.UTF_8));
-        keep(id, message, person, kind, at, where, "a person", false);
+        keep(id, message, person, kind, at, where, program, false);
         summed(person);
         told.publishEvent(new MessageRead(message));
     }
@@ -274,8 +274,10 @@ public class ReadingService implements ReaderPages {
      * Something that was done with one of several messages.
      *
      * @param address where a link leads that was followed; null for anything else
+     * @param program what the program it was done with says of itself
      */
-    public record Done(UUID message, ReadingEvent what, Instant at, String address, boolean byMachine) {}
+    public record Done(
+            UUID message, ReadingEvent what, Instant at, String address, String program, boolean byMachine) {}
 
     /** What was done with several messages, in the order of time; the first of very many. */
     public List<Done> done(Collection<UUID> messages) {
@@ -287,6 +289,7 @@ public class ReadingService implements ReaderPages {
                                 ReadingEvent.valueOf(row.kind()),
                                 row.at(),
                                 row.address(),
+                                row.program(),
                                 row.byMachine()))
                         .toList();
     }
@@ -307,6 +310,6 @@ public class ReadingService implements ReaderPages {
     /** Puts in place that a message made its reader want no rounds; for the demo's data. */
     public void keepUnsubscribed(UUID message, UUID person, Instant at) {
         choices.keepNothing(person);
-        keepRead(message, person, ReadingEvent.UNSUBSCRIBED, at, null);
+        keepRead(message, person, ReadingEvent.UNSUBSCRIBED, at, null, "");
     }
 }

@@ -226,11 +226,15 @@ class MailingPlanTest extends MailingTest {
     void whatCannotBeKeptIsSaidAtItsPlace() throws Exception {
         UUID id = mailing(ines);
         JsonNode refused = change(id, plan -> {
-            plan.withObject("what").put("replyTo", "nobody").putPOJO("tags", List.of("x".repeat(41)));
+            plan.withObject("what")
+                    .put("replyTo", "nobody")
+                    .put("purpose", "x".repeat(81))
+                    .putPOJO("tags", List.of("x".repeat(41)));
             plan.withObject("when").put("overMinutes", -1);
             plan.withObject("goal").put("replies", -1);
         });
-        assertThat(refused.get("fields").propertyNames()).containsExactlyInAnyOrder("replyTo", "tags", "over", "goal");
+        assertThat(refused.get("fields").propertyNames())
+                .containsExactlyInAnyOrder("replyTo", "purpose", "tags", "over", "goal");
         assertThat(page(id).get("version").asInt()).isEqualTo(2);
         assertThat(done("POST", "/api/mailings", Map.of("name", " "), signe)
                         .at("/fields/name")

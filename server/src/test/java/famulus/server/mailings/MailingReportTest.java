@@ -17,6 +17,7 @@ import tools.jackson.databind.JsonNode;
 /** What a mailing came to, and lists of those who did something with it. */
 class MailingReportTest extends MailingTest {
     private static final String MAP = "https://brindlewing.example/map";
+    private static final String PHONE = "Mozilla/5.0 (Android 14; Mobile)";
 
     @Autowired
     private ReadingService readings;
@@ -34,16 +35,20 @@ class MailingReportTest extends MailingTest {
         reaches(id, "DONE");
         clock.forward(Duration.ofHours(1));
         read(ines, ReadingEvent.OPENED, null);
-        read(ines, ReadingEvent.CLICKED, MAP);
-        read(ines, ReadingEvent.CLICKED, MAP);
+        read(ines, ReadingEvent.CLICKED, MAP, PHONE);
+        read(ines, ReadingEvent.CLICKED, MAP, "Mozilla/5.0 (X11; Linux x86_64)");
         read(tobias, ReadingEvent.OPENED, null);
     }
 
     private void read(UUID person, ReadingEvent what, String where) {
+        read(person, what, where, "A reader");
+    }
+
+    private void read(UUID person, ReadingEvent what, String where, String program) {
         UUID message = sql.queryForObject(
                 "select id from outgoing_message where person_id = ? and mailing_id is not null", UUID.class, person);
         clock.forward(Duration.ofSeconds(30));
-        readings.keepRead(message, person, what, clock.instant(), where);
+        readings.keepRead(message, person, what, clock.instant(), where, program);
     }
 
     private JsonNode list(String group, String link, String name) throws Exception {
@@ -74,6 +79,18 @@ class MailingReportTest extends MailingTest {
         JsonNode counts = page(id).get("counts");
         assertThat(counts.get("opened").asInt()).isEqualTo(2);
         assertThat(counts.get("clicked").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void whoFollowedALinkIsCountedByWhatTheyFollowedItOnFirst() throws Exception {
+        read(tobias, ReadingEvent.CLICKED, MAP, "A reader");
+        read(tobias, ReadingEvent.CLICKED, MAP, PHONE);
+        read(priya, ReadingEvent.CLICKED, MAP, "A reader");
+        JsonNode devices =
+                done("GET", "/api/mailings/" + id + "/report", null, dov).get("devices");
+        assertThat(devices.findValuesAsString("words")).containsExactly("a phone", "not known");
+        assertThat(devices.at("/0/people").asInt()).isEqualTo(2);
+        assertThat(devices.at("/1/people").asInt()).isEqualTo(1);
     }
 
     private UUID deal(String name, String stage, String value) throws Exception {
@@ -142,7 +159,7 @@ class MailingReportTest extends MailingTest {
                 .getResponse()
                 .getContentAsString(StandardCharsets.UTF_8);
         assertThat(table.lines()).hasSize(4);
-        assertThat(table).contains("Ines Okafor,ines@larkfield.example,sent,");
+        assertThat(table).contains("Ines Okafor,ines@larkfield.example,sent,").contains(",a phone,");
         assertThat(table.lines().noneMatch(line -> line.startsWith("=1"))).isTrue();
     }
 
