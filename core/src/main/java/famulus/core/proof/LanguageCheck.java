@@ -12,7 +12,7 @@ final class LanguageCheck implements Check {
         if (subject.around().variants().stream().noneMatch(one -> same(one, reader))) {
             return List.of();
         }
-        return ProseText.of(subject).stream()
+        return subject.texts().stream()
                 .limit(1)
                 .map(text -> text.language().locale())
                 .filter(written -> !same(written, reader))

@@ -33,21 +33,26 @@ final class LeftOverNameRule implements ProseRule {
         KnownNames known = around.names().get();
         SaidNames said = SaidNames.of(texts);
         List<Note> notes = new ArrayList<>();
-        said.greeted().forEach(one -> greeted(one, known, around).ifPresent(notes::add));
+        Set<String> theirs = words(around.theirs());
+        // Of two readers the second is known by what a field says: “Dear Ines and Tobias”.
+        Set<String> values =
+                SearchText.words(around.values().stream().map(SaidValue::text).toList(), Integer.MAX_VALUE);
+        said.greeted()
+                .forEach(one -> greeted(one, known, around, theirs, values).ifPresent(notes::add));
         said.wholes().forEach(one -> whole(one, known, around).ifPresent(notes::add));
         texts.stream().filter(ProseText::ofBody).forEach(text -> signed(text, known)
                 .ifPresent(notes::add));
         return notes;
     }
 
-    private static Optional<Note> greeted(Greeted greeted, KnownNames known, Circumstances around) {
-        Set<String> theirs = words(around.theirs());
+    /**
+     * @param theirs the words of what belongs to its reader
+     * @param said the words of what fields say
+     */
+    private static Optional<Note> greeted(
+            Greeted greeted, KnownNames known, Circumstances around, Set<String> theirs, Set<String> said) {
         List<String> names =
                 greeted.names().stream().map(name -> greeted.text().words(name)).toList();
-        // Of two readers the second is known by what a field says: “Dear Ines and Tobias”.
-        Set<String> said = around.values().stream()
-                .flatMap(value -> words(List.of(value.text())).stream())
-                .collect(Collectors.toSet());
         boolean them = names.stream()
                 .flatMap(name -> words(List.of(name)).stream())
                 .anyMatch(word -> said.contains(word) || theirs.stream().anyMatch(one -> called(word, one)));
@@ -102,9 +107,14 @@ final class LeftOverNameRule implements ProseRule {
 
     private static Optional<Note> signed(ProseText text, KnownNames known) {
         Set<String> sender = words(List.of(known.sender()));
+        Set<String> colleagues = known.colleagues().stream()
+                .flatMap(colleague -> Stream.of(
+                        colleague, Arrays.asList(colleague.split("\\s+")).getFirst()))
+                .map(NameKey::of)
+                .collect(Collectors.toSet());
         List<Stretch> lines = text.prose().paragraphs();
         return lines.subList(Math.max(0, lines.size() - LAST_LINES), lines.size()).stream()
-                .filter(line -> known.colleagues().stream().anyMatch(colleague -> signs(text.words(line), colleague)))
+                .filter(line -> signs(text.words(line), colleagues))
                 .filter(line -> words(List.of(text.words(line))).stream().noneMatch(sender::contains))
                 .findFirst()
                 .map(line -> note(
@@ -118,13 +128,10 @@ final class LeftOverNameRule implements ProseRule {
                                         : known.sender().split("\\s+")[0])));
     }
 
-    /** Whether a line is a colleague's name and nothing else. */
-    private static boolean signs(String line, String colleague) {
+    /** Whether a line is the name of one of some colleagues and nothing else. */
+    private static boolean signs(String line, Set<String> colleagues) {
         String said = NameKey.of(line);
-        return !said.isEmpty()
-                && (said.equals(NameKey.of(colleague))
-                        || said.equals(NameKey.of(
-                                Arrays.asList(colleague.split("\\s+")).getFirst())));
+        return !said.isEmpty() && colleagues.contains(said);
     }
 
     private static Note note(ProseText text, String title, String remedy, Stretch about, List<String> instead) {

@@ -16,6 +16,7 @@ import famulus.core.proof.Destinations.Nowhere;
 import famulus.core.syntax.Problem;
 import famulus.core.syntax.Span;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -54,14 +55,13 @@ final class LinkCheck implements Check {
     /** Words that are no links themselves; those of a link are judged by where it leads. */
     private static Predicate<Piece> inText(Layout layout) {
         Set<String> keys = layout.text().slots().stream().map(Slot::key).collect(Collectors.toSet());
-        List<Slot> aside = layout.text().slots().stream()
+        BitSet aside = new BitSet(layout.text().source().length());
+        layout.text().slots().stream()
                 .filter(slot -> slot.key().endsWith("/link")
                         || slot.key().endsWith("/source")
                         || keys.contains(slot.key() + "/link"))
-                .toList();
-        return piece -> aside.stream()
-                .noneMatch(slot ->
-                        slot.start() <= piece.span().start() && piece.span().start() < slot.end());
+                .forEach(slot -> aside.set(slot.start(), slot.end()));
+        return piece -> !aside.get(piece.span().start());
     }
 
     private static void read(ProofSubject subject, MessagePart part, Layout layout, List<Note> notes) {

@@ -12,7 +12,7 @@ final class ProseCheck implements Check {
 
     @Override
     public List<Note> read(ProofSubject subject) {
-        List<ProseText> texts = ProseText.of(subject);
+        List<ProseText> texts = subject.texts();
         if (texts.isEmpty()) {
             return List.of();
         }

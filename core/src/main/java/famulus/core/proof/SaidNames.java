@@ -54,7 +54,7 @@ public final class SaidNames {
 
     /** Those of a message. */
     public static SaidNames of(ProofSubject subject) {
-        return new SaidNames(ProseText.of(subject));
+        return new SaidNames(subject.texts());
     }
 
     /** Those of a text that is in no message yet. */

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.ResourceBundle;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -24,7 +25,7 @@ public enum WrittenLanguage {
     private final Locale locale;
     private final ResourceBundle words;
     private final Map<String, Pattern> patterns = new ConcurrentHashMap<>();
-    private final List<String> small;
+    private final Set<String> small;
 
     WrittenLanguage(Locale locale) {
         this.locale = locale;
@@ -32,7 +33,7 @@ public enum WrittenLanguage {
                 "famulus.core.prose.words",
                 locale,
                 ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES));
-        this.small = list("small");
+        this.small = Set.copyOf(list("small"));
     }
 
     /** As ISO 639 names it, without a region. */

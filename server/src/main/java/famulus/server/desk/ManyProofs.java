@@ -5,6 +5,7 @@ import famulus.core.field.FieldCatalogue;
 import famulus.core.field.Path;
 import famulus.core.message.MessageSource;
 import famulus.core.proof.Correspondence;
+import famulus.server.desk.PreparedMessages.Begun;
 import famulus.server.desk.PreparedMessages.PreparedMessage;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Merge;
@@ -16,8 +17,10 @@ import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -91,11 +94,14 @@ public class ManyProofs {
             ready.put(one, reading);
             paths.addAll(reading.paths());
         }
+        Map<Reader, Begun> begun = new LinkedHashMap<>();
         gathered(readers, sender, catalogue, message.about(), paths).forEach((reader, person) -> {
-            PreparedMessage reading = ready.get(message.of(person));
-            each.accept(new Read(
-                    reader.to(), reading.after(reader.before(), reader.at()).of(person)));
+            PreparedMessage reading = ready.get(message.of(person)).after(reader.before(), reader.at());
+            begun.put(reader, reading.begun(person, List.of()));
         });
+        Iterator<Reader> to = begun.keySet().iterator();
+        prepared.proofs(List.copyOf(begun.values()))
+                .forEach(proof -> each.accept(new Read(to.next().to(), proof)));
     }
 
     /** A message that was read, and what another one says to the same person. */
@@ -120,11 +126,18 @@ public class ManyProofs {
         PreparedMessage beside = prepared.of(proofs.signed(other, sender), about, catalogue, given.moment());
         Set<Path> paths = new HashSet<>(reading.paths());
         paths.addAll(beside.paths());
-        Map<For, ProofBeside> all = new HashMap<>();
+        Map<Reader, Merge> others = new LinkedHashMap<>();
+        List<Begun> begun = new ArrayList<>();
         gathered(readers, sender, catalogue, about, paths).forEach((reader, person) -> {
             Merge said = beside.merge(person);
-            Proof proof = reading.after(reader.before(), reader.at()).of(person, beside.said(said.merged()));
-            all.put(reader.to(), new ProofBeside(proof, said));
+            others.put(reader, said);
+            begun.add(reading.after(reader.before(), reader.at()).begun(person, beside.said(said.merged())));
+        });
+        Iterator<Map.Entry<Reader, Merge>> said = others.entrySet().iterator();
+        Map<For, ProofBeside> all = new HashMap<>();
+        prepared.proofs(begun).forEach(proof -> {
+            Map.Entry<Reader, Merge> next = said.next();
+            all.put(next.getKey().to(), new ProofBeside(proof, next.getValue()));
         });
         return all;
     }

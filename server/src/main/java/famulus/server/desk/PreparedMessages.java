@@ -16,6 +16,7 @@ import famulus.core.proof.CheckLevels;
 import famulus.core.proof.Circumstances;
 import famulus.core.proof.Circumstances.Arrival;
 import famulus.core.proof.Correspondence;
+import famulus.core.proof.KnownNames;
 import famulus.core.proof.LongestSubject;
 import famulus.core.proof.ProofSubject;
 import famulus.core.proof.Proofreader;
@@ -29,6 +30,7 @@ import famulus.server.library.CheckSettings;
 import famulus.server.lists.LongestValues;
 import famulus.server.records.HouseFactService;
 import famulus.server.records.NameLookup;
+import famulus.server.records.NameLookup.Saying;
 import famulus.server.records.PeopleContext.Person;
 import famulus.server.team.Colleague;
 import famulus.server.team.TeamService;
@@ -36,9 +38,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -74,6 +79,37 @@ class PreparedMessages {
     /** Prepares a message that is signed already. */
     PreparedMessage of(MessageSource source, About about, FieldCatalogue catalogue, Given given) {
         return new PreparedMessage(source, about, catalogue, given);
+    }
+
+    /** A message merged for a person; the names it says have not been looked up yet. */
+    record Begun(PreparedMessage message, Person person, ProofSubject subject, Instant at) {
+        private Proof knowing(Optional<Colleague> sender, KnownNames names) {
+            ProofSubject known = sender.map(one -> subject.around(
+                            subject.around().knowing(names).reaching(message.longestSubject(person, at, one))))
+                    .orElse(subject);
+            return message.of(person, known, at);
+        }
+    }
+
+    /** Proofreads messages that were merged, one after another; whose names they say is asked once for all of them. */
+    Stream<Proof> proofs(List<Begun> all) {
+        Map<UUID, Optional<Colleague>> senders = new HashMap<>();
+        // Whoever they were to go out as may have left.
+        all.forEach(one -> senders.computeIfAbsent(one.person().sender(), team::find));
+        List<Begun> sent = all.stream()
+                .filter(one -> senders.get(one.person().sender()).isPresent())
+                .toList();
+        List<KnownNames> known = names.all(sent.stream()
+                .map(one -> new Saying(
+                        SaidNames.of(one.subject()),
+                        one.person(),
+                        senders.get(one.person().sender()).orElseThrow()))
+                .toList());
+        Map<Begun, KnownNames> byMessage = new IdentityHashMap<>();
+        for (int i = 0; i < sent.size(); i++) {
+            byMessage.put(sent.get(i), known.get(i));
+        }
+        return all.stream().map(one -> one.knowing(senders.get(one.person().sender()), byMessage.get(one)));
     }
 
     /** A message, parsed and looked through once, to be read by anybody. */
@@ -175,15 +211,17 @@ class PreparedMessages {
          * @param said what they said
          */
         Proof of(Person person, List<SaidValue> said) {
+            return proofs(List.of(begun(person, said))).findFirst().orElseThrow();
+        }
+
+        /**
+         * Merges it for a person, to be proofread with others.
+         *
+         * @param said what fields said that have become words
+         */
+        Begun begun(Person person, List<SaidValue> said) {
             Instant at = given.at().orElseGet(clock::instant);
-            ProofSubject subject = subject(person, at, said);
-            // Whoever it was to go out as may have left.
-            ProofSubject known = team.find(person.sender())
-                    .map(sender -> subject.around(subject.around()
-                            .knowing(names.of(SaidNames.of(subject), person, sender))
-                            .reaching(longestSubject(person, at, sender))))
-                    .orElse(subject);
-            return of(person, known, at);
+            return new Begun(this, person, subject(person, at, said), at);
         }
 
         /** Reads it for one of many: whose names it says is asked of none of them. */

@@ -73,9 +73,12 @@ public class RenderingService {
                 rendering.html().getBytes(StandardCharsets.UTF_8).length, pictures.weight(rendering.pictures()));
     }
 
-    /** What is to be said of the weight of a message, where that stops one: only then is it made for it. */
-    public List<Note> stoppingWeight(Proof proof) {
-        CheckLevels levels = checks.levels();
+    /**
+     * What is to be said of the weight of a message, where that stops one: only then is it made for it.
+     *
+     * @param levels how grave each check is taken
+     */
+    public List<Note> stoppingWeight(Proof proof, CheckLevels levels) {
         return levels.stops(QueryCode.HEAVY)
                 ? levels.of(mail(proof, proof.merged().subject().text())
                         .map(this::heavy)

@@ -67,9 +67,10 @@ class MailingMessages {
     /** Who looks after each of what was chosen; nobody where nobody does any more. */
     Map<UUID, Colleague> owners(MailingPlan plan, Collection<UUID> chosen) {
         Map<UUID, CrmRecord> found = records.all(plan.who().kind(), chosen);
+        Map<UUID, Optional<Colleague>> colleagues = new HashMap<>();
         Map<UUID, Colleague> owners = new HashMap<>();
         found.forEach((id, record) -> record.relation("owner")
-                .flatMap(team::find)
+                .flatMap(owner -> colleagues.computeIfAbsent(owner, team::find))
                 .filter(Colleague::active)
                 .ifPresent(owner -> owners.put(id, owner)));
         return owners;

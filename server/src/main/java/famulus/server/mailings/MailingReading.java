@@ -222,6 +222,7 @@ class MailingReading {
                     before.get(i),
                     Optional.ofNullable(asked.times().get(some.get(i).key()))));
         }
+        DepartureService.Asked departing = departures.ofMany();
         proofs.each(message(asked), readers, sender, read -> {
             Candidate one = candidates.get(read.to());
             Wording wording = asked.said().in(read.proof().person().locale().getLanguage());
@@ -232,7 +233,14 @@ class MailingReading {
                     sender,
                     wording.words().files(),
                     false);
-            each.accept(row(asked, one, sender, draft, false, mayNot(read.to(), sender, asked)));
+            each.accept(row(
+                    asked,
+                    one,
+                    sender,
+                    draft,
+                    false,
+                    mayNot(read.to(), sender, asked),
+                    departing.stops(Leaving.SEND, draft)));
         });
     }
 
@@ -277,7 +285,7 @@ class MailingReading {
                     messages.prepared(asked.mailing(), person, asked.said(), asked.asking())
                             .message(),
                     asked.asking());
-            return row(asked, one, sender, draft, true, Optional.empty());
+            return row(asked, one, sender, draft, true, Optional.empty(), departures.stops(Leaving.SEND, draft));
         } catch (Refusal refusal) {
             return unreadable(asked, one, sender, refusal);
         }
@@ -307,10 +315,15 @@ class MailingReading {
     }
 
     private PreviewRow row(
-            Asked asked, Candidate one, Colleague sender, MessageDraft draft, boolean own, Optional<String> mayNot) {
+            Asked asked,
+            Candidate one,
+            Colleague sender,
+            MessageDraft draft,
+            boolean own,
+            Optional<String> mayNot,
+            List<Note> stops) {
         Proof proof = draft.proof();
         MergedMessage merged = proof.merged();
-        List<Note> stops = departures.stops(Leaving.SEND, draft);
         List<RowNote> notes = new ArrayList<>();
         mayNot.ifPresent(why -> notes.add(new RowNote("sender", without(why), "Choose another sender.", true)));
         stops.forEach(note -> notes.add(new RowNote(note.code(), note.title(), note.remedy(), true)));
