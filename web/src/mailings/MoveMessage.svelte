@@ -13,7 +13,16 @@
     onmoved,
   }: {
     mailing: string;
-    to: { key: string; kind: string; person: string; name: string; moved: boolean };
+    to: {
+      key: string;
+      kind: string;
+      person: string;
+      name: string;
+      moved: boolean;
+      /** When it leaves. */
+      at?: string | null;
+      dueAt?: string | null;
+    };
     /** Whether the mailing was started: then it can leave at once. */
     started: boolean;
     label?: string;
@@ -59,6 +68,7 @@
     person={to.person}
     name={to.name}
     hour={null}
+    from={to.moved ? (to.at ?? to.dueAt ?? null) : null}
     mayBeNow={started}
     onchoose={move}
     onclose={() => (anchor = null)}

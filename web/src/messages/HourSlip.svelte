@@ -15,6 +15,7 @@
     person,
     name,
     hour,
+    from = null,
     mayBeNow = true,
     onchoose,
     onclose,
@@ -25,6 +26,8 @@
     /** Whom it is written to. */
     name: string;
     hour: Hour | null;
+    /** The moment at which it leaves as it is; the fields begin with it, on our clock. */
+    from?: string | null;
     /** Whether it can leave at once. */
     mayBeNow?: boolean;
     /** Takes the hour, or nothing for at once; says what is wrong with it. */
@@ -65,9 +68,30 @@
     }
   }
 
+  /** A moment as a clock shows it. */
+  function onClock(moment: string, clock: string): Hour {
+    const shape = new Intl.DateTimeFormat('en-GB', {
+      timeZone: clock,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    });
+    const part = Object.fromEntries(
+      shape.formatToParts(new Date(moment)).map(({ type, value }) => [type, value]),
+    );
+    return {
+      date: `${part.year}-${part.month}-${part.day}`,
+      time: `${part.hour}:${part.minute}`,
+      zone: clock,
+    };
+  }
+
   /** The fields begin with the hour that is set, else with the first that is offered. */
   function begin(now: Schemas['ShownHours']) {
-    const first = hour ?? now.offered[0]?.hour.hour;
+    const first = hour ?? (from ? onClock(from, now.ours) : now.offered[0]?.hour.hour);
     date = first?.date ?? '';
     time = first?.time ?? '';
     zone = first?.zone ?? now.ours;

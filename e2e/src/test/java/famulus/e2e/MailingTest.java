@@ -180,8 +180,14 @@ class MailingTest extends BrowserTest {
         // One of them gets it at an hour of its own, and with the others after all.
         Locator moved = rows(page).first();
         button(page, Pattern.compile("^Move the message to ")).first().click();
+        page.getByLabel("at", new Page.GetByLabelOptions().setExact(true)).fill("11:35");
         button(page, "Choose this hour").click();
         assertThat(moved).containsText("moved…");
+        // Asked again, the fields begin with it.
+        button(page, Pattern.compile("^Move the message to ")).first().click();
+        assertThat(page.getByLabel("at", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("11:35");
+        page.keyboard().press("Escape");
         button(page, Pattern.compile("^Send to .* with the others$")).click();
         assertThat(moved).not().containsText("moved…");
         page.reload();

@@ -143,6 +143,28 @@ class MailingPlanTest extends MailingTest {
                 .isEqualTo("forbidden");
     }
 
+    /** They are read together, and each is told of names as if theirs were the only message. */
+    @Test
+    void namesInAMessageAreTheReadersOwnOrSomebodyElses() throws Exception {
+        template = template(
+                "CONTACT",
+                "Blossom, {person.first_name}",
+                "Dear {person.first_name},\n\nTobias Larkin asked me to call. Will your blossom be early?");
+        List<JsonNode> rows = previews(mailing(ines, tobias, priya));
+        assertThat(rows.stream().limit(3).map(MailingPlanTest::strangers))
+                .containsExactly(
+                        List.of("“Tobias Larkin” is a contact"), List.of("“Tobias Larkin” is a contact"), List.of());
+        assertThat(rows.get(2).at("/row/subject").asString()).isEqualTo("Blossom, Tobias");
+    }
+
+    private static List<String> strangers(JsonNode row) {
+        return row.at("/row/notes")
+                .valueStream()
+                .filter(note -> note.get("code").asString().equals("left-over-name"))
+                .map(note -> note.get("title").asString())
+                .toList();
+    }
+
     @Test
     void whatEachWouldGetIsReadBeforeItLeaves() throws Exception {
         template = template(
