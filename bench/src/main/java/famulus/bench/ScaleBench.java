@@ -58,8 +58,12 @@ public final class ScaleBench {
         bench.demo.signIn("Signe");
         bench.untilListed();
         bench.warmUp();
-        bench.askAll();
-        bench.keep(Path.of(arguments[2]));
+        try {
+            bench.askAll();
+        } finally {
+            // What has been asked by then took its time, whatever the rest of it came to.
+            bench.keep(Path.of(arguments[2]));
+        }
     }
 
     /** Until the application has given every record its places and words. */
@@ -164,7 +168,7 @@ public final class ScaleBench {
                 "history.last_written is within the last 30 days",
                 "deal.stage is \"quoted\"",
                 "contact.crop is \"apple\" and contact.blossom_starts is within the next 30 days",
-                "organisation.country is \"DE\" or not (contact.first_name is known)")) {
+                "organisation.country is \"Germany\" or not (contact.first_name is filled)")) {
             String body = "{\"about\": \"CONTACT\", \"written\": \"" + condition.replace("\"", "\\\"") + "\"}";
             send("condition: " + condition, "POST", "/api/desk/condition", body);
             whole("counted: " + condition, "/api/desk/condition/exact", body);
