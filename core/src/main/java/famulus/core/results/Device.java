@@ -16,7 +16,7 @@ public enum Device {
     /** Its program says nothing that tells. */
     UNKNOWN("not known");
 
-    private static final Pattern TABLETS = Pattern.compile("ipad|tablet|kindle|playbook|silk/");
+    private static final Pattern TABLETS = Pattern.compile("ipad|tablet");
     private static final Pattern PHONES = Pattern.compile("iphone|ipod|mobile|phone");
     private static final Pattern COMPUTERS = Pattern.compile("windows nt|macintosh|x11;|cros |linux x86|linux i686");
 

@@ -1,5 +1,6 @@
 /**
- * What became of what was sent: rates with how far they can be trusted, and what was hoped for beside what came.
+ * What became of what was sent: rates with how far they can be trusted, what it was read on, and what was hoped for beside
+ * what came.
  *
  * <pre>{@code
  * Rate rate = Rate.of(6, 24);
