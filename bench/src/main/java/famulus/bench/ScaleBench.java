@@ -29,10 +29,10 @@ public final class ScaleBench {
 
     /** What is linear by nature: estimated at once, or the first lines of it. */
     private static final Pattern ESTIMATED = Pattern.compile(
-            "condition: .*|what a (deal’s )?field holds|hard cases.*: the first ones|.*how many have .*");
+            "condition: .*|list of contacts whose .*|what a (deal’s )?field holds|hard cases.*: the first ones|.*how many have .*");
     /** What follows on an estimate, line by line, with how far it is. */
     private static final Pattern FOLLOWS =
-            Pattern.compile("counted: .*|hard cases: all|what a field holds, of everybody");
+            Pattern.compile("counted(?: in a list)?: .*|hard cases: all|what a field holds, of everybody");
 
     private static final int WARM_UP = 100;
     private static final int PAUSE_MS = 500;
@@ -174,7 +174,7 @@ public final class ScaleBench {
             whole("counted: " + condition, "/api/desk/condition/exact", body);
             String where = "where=" + URLEncoder.encode(condition, StandardCharsets.UTF_8);
             ask("list of contacts whose " + condition, () -> "/api/lists/records/contact?most=50&" + where);
-            ask("the same, counted", () -> "/api/lists/records/contact/count?" + where);
+            ask("counted in a list: " + condition, () -> "/api/lists/records/contact/count?" + where);
         }
         first("hard cases: the first ones", "/api/desk/stress", DRAFT);
         first("hard cases of deals: the first ones", "/api/desk/stress", DRAFT.replace("CONTACT", "DEAL"));
