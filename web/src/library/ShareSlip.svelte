@@ -28,11 +28,15 @@
   let choices = $state.raw<Sharer[]>([]);
 
   // svelte-ignore state_referenced_locally
-  sharers(folder.shares)
+  const known = sharers(folder.shares)
     .then((all) => (choices = all))
-    .catch((failure) => (failed = sentence(failure)));
+    .catch((failure) => {
+      failed = sentence(failure);
+    });
 
-  function add() {
+  /** Whoever is quicker than the names of those it can be shared with gets the line once they are there. */
+  async function add() {
+    await known;
     const taken = shares.map(codeOf);
     const next = choices.find(([one]) => !taken.includes(one));
     if (next) shares.push(shareOf(next[0], 'USE'));
@@ -84,7 +88,7 @@
       {:else}
         <p class="soft">Shared with nobody.</p>
       {/each}
-      <InlineButton onclick={add}>Add somebody</InlineButton>
+      <InlineButton onclick={() => void add()}>Add somebody</InlineButton>
     {/if}
     <p class="soft">
       Use: read and write from what is ready. Change: also what is not ready. Manage: share, rename, move and

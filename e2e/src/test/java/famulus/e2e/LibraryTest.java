@@ -6,8 +6,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -96,8 +99,15 @@ class LibraryTest extends BrowserTest {
         assertThat(page.getByLabel("Which templates")).hasValue("all");
         assertThat(section(page, "Autumn")).containsText("Only you · empty");
 
+        // Whoever adds somebody before it is known who there is gets the line once that has come.
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/teams", held::add);
         button(page, "Share Autumn").click();
         button(page, "Add somebody").click();
+        assertThat(page.getByText("Shared with nobody.")).isVisible();
+        page.waitForCondition(() -> !held.isEmpty());
+        page.unroute("**/api/teams");
+        held.forEach(Route::resume);
         choose(page, "Shared with", "the north team");
         button(page, "Add somebody").click();
         page.getByLabel("Shared with").nth(1).selectOption("ROLE KEEPER");

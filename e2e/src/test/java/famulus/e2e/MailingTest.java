@@ -183,10 +183,10 @@ class MailingTest extends BrowserTest {
         page.getByLabel("at", new Page.GetByLabelOptions().setExact(true)).fill("11:35");
         button(page, "Choose this hour").click();
         assertThat(moved).containsText("moved…");
-        // Asked again, the fields begin with it.
+        // Asked again, the fields begin with it: its reader is in France, where it is an hour later.
         button(page, Pattern.compile("^Move the message to ")).first().click();
         assertThat(page.getByLabel("at", new Page.GetByLabelOptions().setExact(true)))
-                .hasValue("11:35");
+                .hasValue("10:35");
         page.keyboard().press("Escape");
         button(page, Pattern.compile("^Send to .* with the others$")).click();
         assertThat(moved).not().containsText("moved…");
