@@ -136,6 +136,8 @@
           aria-label="Where answers go"
           placeholder="an address"
           value={what.replyTo ?? ''}
+          autofocus={replying}
+          onblur={() => (replying = false)}
           onchange={(event) => sheet.what({ replyTo: event.currentTarget.value || null })}
         />
       {:else}
@@ -198,6 +200,8 @@
           placeholder={wordings[0]?.purpose || 'what it is for'}
           maxlength={80}
           value={what.purpose}
+          autofocus
+          onblur={() => (saying = false)}
           onchange={(event) => {
             saying = false;
             sheet.what({ purpose: event.currentTarget.value });
@@ -214,6 +218,8 @@
           aria-label="Tags, parted by commas"
           placeholder="spring, offers"
           value={what.tags.join(', ')}
+          autofocus
+          onblur={() => (tagging = false)}
           onchange={(event) => {
             tagging = false;
             sheet.what({

@@ -53,11 +53,11 @@
   const sameClock = $derived(hours?.ours === hours?.theirs);
   const places = $derived({ ours: hours?.oursName ?? '', theirs: hours?.theirsName ?? '' });
 
-  async function read(about: Hour | null) {
+  async function read(about: Hour | null, moment: string | null = null) {
     const turn = ++asked;
     try {
       const now = await ask('post', '/api/messages/hours', {
-        body: { kind: kind as Schemas['HoursRequest']['kind'], person, hour: about },
+        body: { kind: kind as Schemas['HoursRequest']['kind'], person, hour: about, moment },
       });
       if (turn !== asked) return;
       hours = now;
@@ -68,30 +68,9 @@
     }
   }
 
-  /** A moment as a clock shows it. */
-  function onClock(moment: string, clock: string): Hour {
-    const shape = new Intl.DateTimeFormat('en-GB', {
-      timeZone: clock,
-      year: 'numeric',
-      month: '2-digit',
-      day: '2-digit',
-      hour: '2-digit',
-      minute: '2-digit',
-      hourCycle: 'h23',
-    });
-    const part = Object.fromEntries(
-      shape.formatToParts(new Date(moment)).map(({ type, value }) => [type, value]),
-    );
-    return {
-      date: `${part.year}-${part.month}-${part.day}`,
-      time: `${part.hour}:${part.minute}`,
-      zone: clock,
-    };
-  }
-
   /** The fields begin with the hour that is set, else with the first that is offered. */
   function begin(now: Schemas['ShownHours']) {
-    const first = hour ?? (from ? onClock(from, now.ours) : now.offered[0]?.hour.hour);
+    const first = hour ?? now.hour?.hour ?? now.offered[0]?.hour.hour;
     date = first?.date ?? '';
     time = first?.time ?? '';
     zone = first?.zone ?? now.ours;
@@ -107,7 +86,7 @@
     if (typed) void read(typed);
   }
 
-  untrack(() => void read(hour));
+  untrack(() => void read(hour, from));
 </script>
 
 <Slip title="When it leaves" {anchor} {onclose}>

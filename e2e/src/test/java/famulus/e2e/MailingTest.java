@@ -174,7 +174,8 @@ class MailingTest extends BrowserTest {
         page.getByLabel("Over how long").selectOption("240");
         assertThat(page.getByText(Pattern.compile("^The first leaves"))).isVisible();
         button(page, Pattern.compile("^Purpose: ")).click();
-        textbox(page, "What this mailing is for").fill("Greetings to growers");
+        assertThat(textbox(page, "What this mailing is for")).isFocused();
+        page.keyboard().type("Greetings to growers");
         page.keyboard().press("Enter");
         assertThat(button(page, "Purpose: Greetings to growers")).isVisible();
         // One of them gets it at an hour of its own, and with the others after all.
@@ -282,7 +283,8 @@ class MailingTest extends BrowserTest {
         assertThat(rows(page).first()).containsText("Dov");
         assertThat(foot(page)).containsText("3 will go");
         dov.getByLabel("Colleagues may send mailings in my name").uncheck();
-        button(dov, "Save").click();
+        // What is saved last is the profile itself.
+        dov.waitForResponse("**/api/profile", () -> button(dov, "Save").click());
         page.reload();
         assertThat(page.getByText("Dov Marchbanks does not let colleagues send mailings in their name.")
                         .first())

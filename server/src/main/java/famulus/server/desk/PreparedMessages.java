@@ -39,7 +39,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.HashMap;
-import java.util.IdentityHashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -83,11 +83,14 @@ class PreparedMessages {
 
     /** A message merged for a person; the names it says have not been looked up yet. */
     record Begun(PreparedMessage message, Person person, ProofSubject subject, Instant at) {
-        private Proof knowing(Optional<Colleague> sender, KnownNames names) {
-            ProofSubject known = sender.map(one -> subject.around(
-                            subject.around().knowing(names).reaching(message.longestSubject(person, at, one))))
-                    .orElse(subject);
-            return message.of(person, known, at);
+        private Proof knowing(Colleague sender, KnownNames names) {
+            Optional<LongestSubject> longest = message.longestSubject(person, at, sender);
+            return message.of(
+                    person, subject.around(subject.around().knowing(names).reaching(longest)), at);
+        }
+
+        private Proof knowingNobody() {
+            return message.of(person, subject, at);
         }
     }
 
@@ -99,17 +102,16 @@ class PreparedMessages {
         List<Begun> sent = all.stream()
                 .filter(one -> senders.get(one.person().sender()).isPresent())
                 .toList();
-        List<KnownNames> known = names.all(sent.stream()
-                .map(one -> new Saying(
-                        SaidNames.of(one.subject()),
-                        one.person(),
-                        senders.get(one.person().sender()).orElseThrow()))
-                .toList());
-        Map<Begun, KnownNames> byMessage = new IdentityHashMap<>();
-        for (int i = 0; i < sent.size(); i++) {
-            byMessage.put(sent.get(i), known.get(i));
-        }
-        return all.stream().map(one -> one.knowing(senders.get(one.person().sender()), byMessage.get(one)));
+        Iterator<KnownNames> known = names.all(sent.stream()
+                        .map(one -> new Saying(
+                                SaidNames.of(one.subject()),
+                                one.person(),
+                                senders.get(one.person().sender()).orElseThrow()))
+                        .toList())
+                .iterator();
+        return all.stream().map(one -> senders.get(one.person().sender())
+                .map(sender -> one.knowing(sender, known.next()))
+                .orElseGet(one::knowingNobody));
     }
 
     /** A message, parsed and looked through once, to be read by anybody. */

@@ -132,8 +132,12 @@ class EnvelopeController {
                         .toList());
     }
 
-    /** Of whom and about when it is asked; {@code hour} is null for none yet. */
-    record HoursRequest(CrmKind kind, UUID person, @Schema(nullable = true) SendingWishes.Hour hour) {}
+    /** Of whom and about when it is asked; {@code hour} is null for none yet, or for {@code moment} on our clock. */
+    record HoursRequest(
+            CrmKind kind,
+            UUID person,
+            @Schema(nullable = true) SendingWishes.Hour hour,
+            @Schema(nullable = true) Instant moment) {}
 
     /** An hour that is offered, and why. */
     record OfferedHour(SendingHours.Kind kind, ShownHour hour) {}
@@ -143,7 +147,7 @@ class EnvelopeController {
      *
      * @param ours the zone of our company's clock, as {@code theirs} of theirs
      * @param oursName what it is called, as {@code theirsName}
-     * @param hour the hour that was asked about; null for none
+     * @param hour the hour that was asked about, a moment on our clock; null for none
      * @param refusal why that can't be; empty where it can
      */
     record ShownHours(
@@ -166,7 +170,9 @@ class EnvelopeController {
                 catalogue.catalogue(),
                 false,
                 NeededData.of(Set.of())));
-        Optional<PlannedHour> asked = Optional.ofNullable(request.hour()).map(SendingWishes.Hour::planned);
+        Optional<PlannedHour> asked = Optional.ofNullable(request.hour())
+                .map(SendingWishes.Hour::planned)
+                .or(() -> Optional.ofNullable(request.moment()).map(moment -> PlannedHour.at(moment, hours.ours())));
         return new ShownHours(
                 hours.ours().getId(),
                 PlannedHour.place(hours.ours()),

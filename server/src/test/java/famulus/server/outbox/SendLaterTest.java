@@ -398,5 +398,12 @@ class SendLaterTest extends ServerTest {
         assertThat(hours.at("/offered/0/hour/ours").asString()).isEqualTo("Tuesday 5 May, 08:00");
         assertThat(hours.at("/hour/remarks").toString()).contains("It is a holiday where they are", "23:00");
         assertThat(List.of(hours.get("oursName").asString())).contains("London");
+        JsonNode planned = done(
+                "POST",
+                "/api/messages/hours",
+                Map.of("kind", "contact", "person", ines.toString(), "moment", "2026-05-05T10:35:00Z"),
+                signe);
+        assertThat(planned.at("/hour/hour/time").asString()).as("on our clock").isEqualTo("11:35");
+        assertThat(planned.at("/hour/hour/zone").asString()).isEqualTo("Europe/London");
     }
 }
