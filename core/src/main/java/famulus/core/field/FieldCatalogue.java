@@ -65,6 +65,11 @@ public final class FieldCatalogue {
         return Optional.empty();
     }
 
+    /** The definition of a field by what somebody wrote as its path, if there is one. */
+    public Optional<FieldDefinition> resolve(String written, About about) {
+        return Path.read(written).flatMap(path -> resolve(path, about));
+    }
+
     private static Optional<FieldDefinition> moment(String word) {
         return switch (word) {
             case "today" -> Optional.of(TODAY);

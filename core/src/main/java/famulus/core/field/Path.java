@@ -2,6 +2,7 @@ package famulus.core.field;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * The name of a value: {@code contact.first_name}, {@code deal.organisation.name}, or one word such as {@code today}.
@@ -26,9 +27,19 @@ public final class Path {
         this.written = String.join(".", this.words).intern();
     }
 
-    /** Reads a path from its written form, such as {@code "person.first_name"}. */
+    /** Reads a path from its written form, such as {@code "person.first_name"}, where it is known to be one. */
     public static Path of(String written) {
         return new Path(List.of(written.strip().split("\\.")));
+    }
+
+    /**
+     * Reads a path from what somebody wrote, or a program sent, in its place.
+     *
+     * @return nothing where there is a word too few: before the first point, between two, after the last
+     */
+    public static Optional<Path> read(String written) {
+        List<String> words = List.of(written.strip().split("\\.", -1));
+        return words.stream().anyMatch(String::isBlank) ? Optional.empty() : Optional.of(new Path(words));
     }
 
     /** Its words, in lower case. */

@@ -113,9 +113,7 @@ public final class BroughtCodes {
     }
 
     private static Optional<Path> path(String words) {
-        return words.contains(":") || words.contains("..") || words.endsWith(".")
-                ? Optional.empty()
-                : Optional.of(new Path(List.of(words.split("\\."))));
+        return words.contains(":") ? Optional.empty() : Path.read(words);
     }
 
     /** A code as it is read, of one as a text has it. */

@@ -122,5 +122,14 @@ class FieldCatalogueTest {
     @ValueSource(strings = {"", " ", "contact..first_name", ".name"})
     void aPathHasNoEmptyWords(String written) {
         assertThatThrownBy(() -> Path.of(written)).isInstanceOf(IllegalArgumentException.class);
+        assertThat(Path.read(written)).isEmpty();
+        assertThat(CATALOGUE.resolve(written, About.CONTACT)).isEmpty();
+    }
+
+    @Test
+    void whatSomebodyWroteIsReadAsAPathWhereItIsOne() {
+        assertThat(Path.read(" Contact.First_Name ")).contains(Path.of("contact.first_name"));
+        assertThat(Path.read("contact.first_name.")).as("a point too many").isEmpty();
+        assertThat(CATALOGUE.resolve("contact.first_name", About.CONTACT)).isPresent();
     }
 }

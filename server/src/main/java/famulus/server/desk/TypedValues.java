@@ -47,8 +47,7 @@ class TypedValues {
         Map<String, String> wrong = new HashMap<>();
         House house = team.house();
         chosen.forEach((written, typed) -> {
-            Path path = Path.of(written);
-            Optional<FieldDefinition> field = catalogue.resolve(path, about);
+            Optional<FieldDefinition> field = catalogue.resolve(written, about);
             if (field.isEmpty()) {
                 wrong.put(written, "There is no field with this name.");
                 return;
@@ -56,7 +55,7 @@ class TypedValues {
             FieldInput input = FieldInput.read(field.get(), 1000, true, typed, house.country(), house.currency());
             input.refusal().ifPresentOrElse(sentence -> wrong.put(written, sentence), () -> StoredValue.of(
                             field.get(), input.stored())
-                    .ifPresent(value -> values.put(path, value)));
+                    .ifPresent(value -> values.put(Path.of(written), value)));
         });
         if (!wrong.isEmpty()) {
             throw Refusal.fields(wrong);

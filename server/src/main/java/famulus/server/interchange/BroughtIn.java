@@ -235,11 +235,12 @@ class BroughtIn {
             if (code.isBlank() || code.length() > LONGEST_CODE || field == null || field.isBlank()) {
                 return;
             }
-            Path path = Path.of(field.strip());
-            if (catalogue.resolve(path, about).isEmpty()) {
-                throw Refusal.field("codes", "There is no field “" + field + "” for this kind of record.");
-            }
-            paths.put(code, path);
+            paths.put(
+                    code,
+                    Path.read(field)
+                            .filter(path -> catalogue.resolve(path, about).isPresent())
+                            .orElseThrow(() -> Refusal.field(
+                                    "codes", "There is no field “" + field + "” for this kind of record.")));
         });
         return paths;
     }

@@ -239,10 +239,7 @@ public class LeavingCheck {
     private static Optional<String> label(String path, MessageDraft draft) {
         return path.isEmpty()
                 ? Optional.empty()
-                : draft.proof()
-                        .catalogue()
-                        .resolve(Path.of(path), draft.about())
-                        .map(FieldDefinition::label);
+                : draft.proof().catalogue().resolve(path, draft.about()).map(FieldDefinition::label);
     }
 
     private List<StandingValue> standing(LeavingPlan plan, MessageToSend now, MessageDraft draft, Instant at) {

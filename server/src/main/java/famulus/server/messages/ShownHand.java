@@ -105,7 +105,7 @@ record ShownHand(List<HandValue> values, List<HandChange> changes, List<NewerVal
 
     private static Optional<FieldDefinition> definition(Kept kept, MessageDraft draft) {
         String path = kept.value().path();
-        return path.isEmpty() ? Optional.empty() : draft.proof().catalogue().resolve(Path.of(path), draft.about());
+        return path.isEmpty() ? Optional.empty() : draft.proof().catalogue().resolve(path, draft.about());
     }
 
     private static String label(Kept kept, MessageDraft draft) {

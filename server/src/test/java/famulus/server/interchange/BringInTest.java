@@ -228,6 +228,11 @@ class BringInTest extends ServerTest {
                         .at("/fields/codes")
                         .asString())
                 .contains("no field “contact.nonsense”");
+        assertThat(text(page, Map.of("*|FNAME|*", "contact..first_name"))
+                        .at("/fields/codes")
+                        .asString())
+                .as("no path at all")
+                .contains("no field “contact..first_name”");
         JsonNode letter = done(
                 "POST",
                 "/api/templates/bring-in",

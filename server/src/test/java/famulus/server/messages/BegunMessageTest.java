@@ -140,6 +140,8 @@ class BegunMessageTest extends ServerTest {
         assertThat(given.get("body").asString()).isEqualTo("Dear Dr Okafor, {contact.mobile}");
         JsonNode wrong = settle(template, words, Map.of("chosen", Map.of("contact.mobile", "no number")));
         assertThat(wrong.get("fields").propertyNames()).containsExactly("contact.mobile");
+        JsonNode nothing = settle(template, words, Map.of("chosen", Map.of("contact..title", "Dr")));
+        assertThat(nothing.get("fields").propertyNames()).as("no path at all").containsExactly("contact..title");
     }
 
     @Test
