@@ -4,8 +4,9 @@
   import InlineButton from '../ui/InlineButton.svelte';
   import { notify } from '../ui/notices.svelte';
   import { dayAndTime } from '../ui/when';
+  import MoveMailing from './MoveMailing.svelte';
   import MoveMessage from './MoveMessage.svelte';
-  import { expected, inTrouble, stands, standing } from './mailingWords';
+  import { expected, inTrouble, several, stands, standing } from './mailingWords';
 
   /** Mailings on their way, or with somebody to look after: a line each, however many messages it has. It opens to its people. */
   let { waiting = $bindable(0) }: { /** How many of their messages have not left. */ waiting?: number } =
@@ -13,6 +14,7 @@
 
   let lines = $state.raw<Schemas['MailingUnderWay'][]>([]);
   let opened = $state('');
+  let toStop = $state('');
   let people = $state.raw<Schemas['ShownMailingPerson'][]>([]);
 
   let toLookAt = $state.raw<Schemas['MailingToLookAt'][]>([]);
@@ -20,10 +22,7 @@
   async function read() {
     toLookAt = await ask('get', '/api/mailings/to-look-at').catch(() => toLookAt);
     lines = await ask('get', '/api/mailings/under-way').catch(() => lines);
-    waiting = lines.reduce(
-      (sum, { line: { counts } }) => sum + counts.planned + counts.leaving + counts.waiting,
-      0,
-    );
+    waiting = lines.reduce((sum, { line }) => sum + left(line) - line.counts.held, 0);
     if (opened) await open(opened);
   }
 
@@ -40,6 +39,10 @@
     }
     await read();
   }
+
+  /** How many would not get it any more if it were stopped. */
+  const left = ({ counts }: Schemas['MailingUnderWay']['line']) =>
+    counts.planned + counts.leaving + counts.waiting + counts.held;
 
   const hold = (id: string, key: string, held: boolean) => () =>
     void act(() =>
@@ -70,7 +73,16 @@
           <span class="soft">{expected(line.counts).toLocaleString('en')} messages of one mailing</span>
           <span class:look={!!inTrouble(line.counts)}>{standing(line)}{inTrouble(line.counts)}</span>
           <span class="ways">
-            {#if mayChange && line.state === 'RUNNING'}
+            {#if mayChange && toStop === line.id}
+              <span role="alert">{several(left(line), 'person', 'people')} would not get it any more.</span>
+              <InlineButton
+                onclick={() => {
+                  toStop = '';
+                  void act(() => ask('post', '/api/mailings/{id}/stop', { params: { id: line.id } }));
+                }}>Yes, stop it for good</InlineButton
+              >
+              <InlineButton soft onclick={() => (toStop = '')}>Cancel</InlineButton>
+            {:else if mayChange && line.state === 'RUNNING'}
               <InlineButton
                 soft
                 aria-label="Pause {line.name}"
@@ -80,6 +92,14 @@
               >
             {:else if mayChange && line.state === 'PAUSED'}
               <a class="soft" href="/mailings/{line.id}" aria-label="Go on with {line.name}">go on…</a>
+            {/if}
+            {#if mayChange && toStop !== line.id && (line.state === 'RUNNING' || line.state === 'PAUSED')}
+              {#if line.counts.planned}
+                <MoveMailing mailing={line.id} name={line.name} onmoved={read} />
+              {/if}
+              <InlineButton soft aria-label="Stop {line.name} for good" onclick={() => (toStop = line.id)}
+                >stop…</InlineButton
+              >
             {/if}
             <InlineButton
               aria-expanded={opened === line.id}
@@ -136,7 +156,7 @@
 
   .line {
     display: grid;
-    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1.6fr) 170px;
+    grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1.6fr) 260px;
     gap: 16px;
     align-items: baseline;
     min-height: 24px;

@@ -1,11 +1,12 @@
 <script lang="ts">
   import SmallInput from '../ui/SmallInput.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
-  import { dayAndTime, serverNow } from '../ui/when';
+  import { dayAndTime } from '../ui/when';
   import HoursStrip from './HoursStrip.svelte';
   import type { MailingSheet } from './mailingSheet.svelte';
   import { goes, span } from './mailingWords';
   import Part from './Part.svelte';
+  import { tomorrow } from './tomorrow';
 
   /** When the messages of a mailing leave. */
   let { sheet, folded = $bindable(false) }: { sheet: MailingSheet; folded?: boolean } = $props();
@@ -19,7 +20,6 @@
       .sort(),
   );
   const spreads = [0, 30, 60, 120, 240, 480, 1440, 2880, 7200];
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const last = $derived(times.at(-1));
   const summary = $derived(
     `${when.hour ? `From ${when.hour.date}, ${when.hour.time}` : 'At once'}${
@@ -27,12 +27,7 @@
     }${when.theirHours ? ', in their working hours' : ''}${last ? `; the last one ${dayAndTime(last)}` : ''}`,
   );
 
-  function later(wanted: boolean) {
-    if (!wanted) return sheet.when({ hour: null });
-    const tomorrow = new Date(serverNow().getTime() + 86_400_000);
-    const date = `${tomorrow.getFullYear()}-${String(tomorrow.getMonth() + 1).padStart(2, '0')}-${String(tomorrow.getDate()).padStart(2, '0')}`;
-    sheet.when({ hour: { date, time: '08:00', zone } });
-  }
+  const later = (wanted: boolean) => sheet.when({ hour: wanted ? tomorrow() : null });
 </script>
 
 <Part name="When" {summary} bind:folded>

@@ -212,6 +212,18 @@ class MailingTest extends BrowserTest {
         button(page, Pattern.compile("^Let .* have it$")).click();
         assertThat(messages.filter(new Locator.FilterOptions().setHasText("planned, ")))
                 .hasCount(1);
+        // All that is left leaves the day after, as it is spread.
+        button(page, Pattern.compile("^Move what is left of ")).click();
+        page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)).fill("2020-01-01");
+        button(page, "Choose this hour").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("passed");
+        page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)).fill("2026-05-08");
+        page.keyboard().press("Enter");
+        assertThat(messages.filter(new Locator.FilterOptions().setHasText("planned, 8 May")))
+                .hasCount(1);
+        button(page, Pattern.compile("^Stop .* for good$")).click();
+        assertThat(page.getByText("1 person would not get it any more.")).isVisible();
+        button(page, "Cancel").click();
         button(page, Pattern.compile("^Pause ")).click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Go on with ")))
                 .click();

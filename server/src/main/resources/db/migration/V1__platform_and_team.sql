@@ -9,7 +9,7 @@ create table revision (
 
 insert into revision (name, number) values
   ('holidays', 1), ('salutations', 1), ('records', 1), ('house-styles', 1), ('kept-texts', 1), ('feeds', 1),
-  ('templates', 1), ('sources', 1);
+  ('templates', 1), ('sources', 1), ('previews', 1);
 
 -- Bytes that several things may hold, once each, by what they are.
 create table content (

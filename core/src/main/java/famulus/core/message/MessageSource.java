@@ -26,11 +26,21 @@ public record MessageSource(
         Optional<Layout> layout,
         Optional<Layout> around,
         Optional<OwnText> own) {
-    /** A design and its words as one text. */
+    /** A design and its words as one text, which follow from it: two of one design are equal. */
     public record Layout(Design design, BodyText text) {
         /** A design with its words. */
         public static Layout of(Design design) {
             return new Layout(design, BodyText.of(design));
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Layout layout && design.equals(layout.design);
+        }
+
+        @Override
+        public int hashCode() {
+            return design.hashCode();
         }
 
         private Layout styled(UnaryOperator<HouseStyle> style) {

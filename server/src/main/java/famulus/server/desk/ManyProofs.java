@@ -62,9 +62,25 @@ public class ManyProofs {
      * @param others by language of ISO 639
      */
     public record Message(About about, Wording usual, Map<String, Wording> others) {
-        Wording of(Person person) {
-            return others.getOrDefault(person.locale().getLanguage(), usual);
+        private Wording of(Person person) {
+            return in(person.locale().getLanguage());
         }
+
+        /** What it says in a language of ISO 639. */
+        public Wording in(String language) {
+            return others.getOrDefault(language, usual);
+        }
+    }
+
+    /** A message as it reads with its sender’s signature. */
+    public Message signed(Message message, Colleague sender) {
+        Map<String, Wording> others = new HashMap<>();
+        message.others().forEach((language, one) -> others.put(language, signed(one, sender)));
+        return new Message(message.about(), signed(message.usual(), sender), others);
+    }
+
+    private Wording signed(Wording one, Colleague sender) {
+        return new Wording(proofs.signed(one.source(), sender), one.given());
     }
 
     /**

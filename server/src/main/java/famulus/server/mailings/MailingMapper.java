@@ -143,6 +143,17 @@ interface MailingMapper {
             """)
     int change(PageRow page);
 
+    /** What a mailing plans, changed by somebody. */
+    record PlanRow(UUID id, String plan, UUID by, Instant at) {}
+
+    /** Keeps what it plans from now on, however it stands. */
+    @Update(
+            """
+            update mailing set plan = #{plan}, version = version + 1, changed_by = #{by}, changed_at = #{at}
+            where id = #{id}
+            """)
+    void replan(PlanRow plan);
+
     @Delete("delete from mailing_tag where mailing_id = #{id}")
     void untag(UUID id);
 

@@ -151,6 +151,11 @@ record MailingPerson(
         return standing(state, heldBy, why, asItIs, draftId, at, true, messageId, turn);
     }
 
+    /** The same, to leave at a moment that is planned for them. */
+    MailingPerson due(Instant at) {
+        return standing(state, heldBy, why, asItIs, draftId, at, false, messageId, turn);
+    }
+
     /** The same, to leave when it is planned. */
     MailingPerson asPlanned() {
         return standing(state, heldBy, why, asItIs, draftId, null, false, messageId, turn);

@@ -181,6 +181,12 @@ public record MailingPlan(Who who, What what, When when, Goal goal) {
         return new MailingPlan(who, other, when, goal);
     }
 
+    /** The same from another hour on; null for all of it at once, whatever the hour of its readers. */
+    MailingPlan leaving(Hour hour) {
+        When other = hour == null ? new When(null, 0, false) : new When(hour, when.overMinutes(), when.theirHours());
+        return new MailingPlan(who, what, other, goal);
+    }
+
     /** Itself; refused where a part of it can’t be kept, with a sentence for each. */
     MailingPlan mustBeSound() {
         if (who == null || what == null || who.kind() == null) {

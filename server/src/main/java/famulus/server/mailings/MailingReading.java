@@ -16,6 +16,7 @@ import famulus.server.desk.ManyProofs.Message;
 import famulus.server.desk.ManyProofs.Reader;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
+import famulus.server.mailings.KeptPreviews.Grounds;
 import famulus.server.mailings.MailingWords.Wording;
 import famulus.server.mailings.MailingWords.Wordings;
 import famulus.server.materials.FileService;
@@ -69,6 +70,7 @@ class MailingReading {
     private final DepartureService departures;
     private final SenderRights senders;
     private final FileService files;
+    private final KeptPreviews kept;
 
     MailingReading(
             ManyProofs proofs,
@@ -78,7 +80,8 @@ class MailingReading {
             CorrespondenceService correspondence,
             DepartureService departures,
             SenderRights senders,
-            FileService files) {
+            FileService files,
+            KeptPreviews kept) {
         this.proofs = proofs;
         this.messages = messages;
         this.words = words;
@@ -87,6 +90,7 @@ class MailingReading {
         this.departures = departures;
         this.senders = senders;
         this.files = files;
+        this.kept = kept;
     }
 
     /** Something the proofreader says; {@code stops} whether the message can’t leave like that. */
@@ -222,8 +226,22 @@ class MailingReading {
                     before.get(i),
                     Optional.ofNullable(asked.times().get(some.get(i).key()))));
         }
+        Message message = message(asked);
+        Message signed = proofs.signed(message, sender);
+        Grounds grounds = kept.now(asked.mailing().id(), sender, asked.asking());
+        Map<For, KeptPreviews.Reader> leaning = new HashMap<>();
+        List<Reader> anew = new ArrayList<>();
+        for (Reader reader : readers) {
+            KeptPreviews.Reader one =
+                    new KeptPreviews.Reader(candidates.get(reader.to()), reader.before(), reader.at());
+            leaning.put(reader.to(), one);
+            kept.of(grounds, signed, one).ifPresentOrElse(each, () -> anew.add(reader));
+        }
+        if (anew.isEmpty()) {
+            return;
+        }
         DepartureService.Asked departing = departures.ofMany();
-        proofs.each(message(asked), readers, sender, read -> {
+        proofs.each(message, anew, sender, read -> {
             Candidate one = candidates.get(read.to());
             Wording wording = asked.said().in(read.proof().person().locale().getLanguage());
             MessageDraft draft = new MessageDraft(
@@ -233,14 +251,16 @@ class MailingReading {
                     sender,
                     wording.words().files(),
                     false);
-            each.accept(row(
+            PreviewRow row = row(
                     asked,
                     one,
                     sender,
                     draft,
                     false,
                     mayNot(read.to(), sender, asked),
-                    departing.stops(Leaving.SEND, draft)));
+                    departing.stops(Leaving.SEND, draft));
+            kept.keep(grounds, signed, leaning.get(read.to()), row);
+            each.accept(row);
         });
     }
 

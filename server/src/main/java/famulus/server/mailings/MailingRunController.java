@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 class MailingRunController {
     private final MailingStart start;
     private final MailingHands hands;
+    private final MailingMove move;
     private final MailingService mailings;
     private final MailingPersonMapper people;
     private final MessageDraftService drafts;
@@ -34,12 +35,14 @@ class MailingRunController {
     MailingRunController(
             MailingStart start,
             MailingHands hands,
+            MailingMove move,
             MailingService mailings,
             MailingPersonMapper people,
             MessageDraftService drafts,
             ProofPresenter shown) {
         this.start = start;
         this.hands = hands;
+        this.move = move;
         this.mailings = mailings;
         this.people = people;
         this.drafts = drafts;
@@ -98,6 +101,14 @@ class MailingRunController {
     @PostMapping("/stop")
     void stop(Colleague asking, @PathVariable UUID id) {
         hands.stop(id, asking);
+    }
+
+    /** When what is left of a mailing leaves from; null for all of it at once. */
+    record MailingHour(@Schema(nullable = true) Hour hour) {}
+
+    @PutMapping("/hour")
+    void moveAll(Colleague asking, @PathVariable UUID id, @RequestBody MailingHour moved) {
+        move.move(id, moved.hour(), asking);
     }
 
     /**

@@ -12,12 +12,15 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Collection;
 import java.util.HashMap;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Plans when each message of a mailing leaves. */
@@ -51,47 +54,57 @@ class MailingTimes {
      * @param known those of whom something is known; who was moved by hand leaves when they were moved to
      */
     Map<UUID, Instant> of(MailingPlan plan, List<Candidate> in, Map<UUID, MailingPerson> known) {
+        Map<UUID, UUID> people = new LinkedHashMap<>();
+        in.forEach(one -> people.put(one.key(), one.person().orElseThrow()));
+        Map<UUID, Instant> times = planned(plan, people);
+        known.forEach((key, one) -> {
+            if (one.moved()) {
+                times.replace(key, one.dueAt());
+            }
+        });
+        return times;
+    }
+
+    /** When the message to each of those leaves who are still to get one, whatever was planned for them before. */
+    Map<UUID, Instant> anew(MailingPlan plan, List<MailingPerson> ahead) {
+        Map<UUID, UUID> people = new LinkedHashMap<>();
+        ahead.forEach(one -> people.put(one.chosenId(), one.personId()));
+        return planned(plan, people);
+    }
+
+    /**
+     * Plans it.
+     *
+     * @param people who gets it, by what they were chosen as, in their order
+     */
+    private Map<UUID, Instant> planned(MailingPlan plan, Map<UUID, UUID> people) {
         SendingRules limits = rules.get();
         Instant now = clock.instant();
         Instant start = Optional.ofNullable(plan.when().hour())
                 .map(hour -> hour.planned().moment())
                 .filter(hour -> hour.isAfter(now))
                 .orElse(now);
-        List<SendingPlan.Reader> readers = readers(plan, in);
         List<Instant> gone = persons.left(start.minus(Duration.ofHours(24)));
-        List<Instant> times = new SendingPlan(
+        Iterator<Instant> times = new SendingPlan(
                         start,
                         Duration.ofMinutes(plan.when().overMinutes()),
                         plan.when().theirHours(),
                         limits.perHour(),
                         limits.perDay())
-                .times(readers, gone);
+                .times(readers(plan, people.values()), gone)
+                .iterator();
         Map<UUID, Instant> byKey = new HashMap<>();
-        for (int i = 0; i < in.size(); i++) {
-            UUID key = in.get(i).key();
-            Instant planned = times.get(i);
-            byKey.put(
-                    key,
-                    Optional.ofNullable(known.get(key))
-                            .filter(MailingPerson::moved)
-                            .map(MailingPerson::dueAt)
-                            .orElse(planned));
-        }
+        people.keySet().forEach(key -> byKey.put(key, times.next()));
         return byKey;
     }
 
     /** By whose clock each lives; asked only where that matters. */
-    private List<SendingPlan.Reader> readers(MailingPlan plan, List<Candidate> in) {
+    private List<SendingPlan.Reader> readers(MailingPlan plan, Collection<UUID> people) {
         House house = team.house();
         CrmKind kind =
                 plan.who().kind() == CrmKind.DEAL ? CrmKind.CONTACT : plan.who().kind();
-        Map<UUID, CrmRecord> found = plan.when().theirHours()
-                ? records.all(
-                        kind, in.stream().map(one -> one.person().orElseThrow()).collect(Collectors.toSet()))
-                : Map.of();
-        return in.stream()
-                .map(one -> reader(found.get(one.person().orElseThrow()), house))
-                .toList();
+        Map<UUID, CrmRecord> found = plan.when().theirHours() ? records.all(kind, Set.copyOf(people)) : Map.of();
+        return people.stream().map(one -> reader(found.get(one), house)).toList();
     }
 
     private SendingPlan.Reader reader(CrmRecord person, House house) {

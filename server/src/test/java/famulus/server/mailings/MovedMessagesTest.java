@@ -2,6 +2,7 @@ package famulus.server.mailings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import famulus.server.team.Colleague;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -12,7 +13,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
-/** What one of a mailing’s people gets leaves at an hour of its own. */
+/** What one of a mailing’s people gets leaves at an hour of its own, and what is left of one at another than was planned. */
 class MovedMessagesTest extends MailingTest {
     private static final ZoneId LONDON = ZoneId.of("Europe/London");
 
@@ -105,6 +106,66 @@ class MovedMessagesTest extends MailingTest {
         sender.look();
         reaches(id, "DONE");
         assertThat(arrived()).containsExactly(INES, TOBIAS);
+    }
+
+    /** Moves all that has not left; null for all of it at once. */
+    private JsonNode moveAll(UUID id, Instant to, Colleague by) throws Exception {
+        Map<String, Object> body = new HashMap<>();
+        body.put("hour", to == null ? null : hour(to));
+        return done("PUT", "/api/mailings/" + id + "/hour", body, by);
+    }
+
+    @Test
+    void allThatIsLeftLeavesAtOnce() throws Exception {
+        UUID id = underWay(120, ines, tobias, priya);
+        move(id, priya, in(9));
+        forOne("PUT", id, tobias, "/held", Map.of("held", true, "why", ""));
+        assertThat(moveAll(id, null, signe).has("code")).isFalse();
+        reaches(id, "DONE");
+        assertThat(arrived()).as("held is held").containsExactly(INES, PRIYA);
+        assertThat(page(id).at("/plan/when/overMinutes").asInt()).isZero();
+    }
+
+    @Test
+    void allThatIsLeftLeavesLaterSpreadAsItWas() throws Exception {
+        UUID id = underWay(120, ines, tobias, priya);
+        Instant later = in(5);
+        moveAll(id, later, signe);
+        assertThat(done("GET", "/api/mailings/" + id + "/people", null, signe).findValuesAsString("dueAt"))
+                .contains(later.toString(), later.plus(Duration.ofHours(1)).toString());
+        clock.forward(Duration.ofHours(4));
+        assertThat(sender.sendNext()).isFalse();
+        clock.forward(Duration.ofHours(1));
+        sender.look();
+        arrive(2);
+        clock.forward(Duration.ofHours(1));
+        sender.look();
+        reaches(id, "DONE");
+        arrive(3);
+    }
+
+    @Test
+    void aPausedMailingIsMovedAndStaysPaused() throws Exception {
+        UUID id = underWay(120, ines, tobias);
+        done("POST", "/api/mailings/" + id + "/pause", null, signe);
+        moveAll(id, null, signe);
+        assertThat(page(id).get("state").asString()).isEqualTo("PAUSED");
+        assertThat(sender.sendNext()).isFalse();
+        assertThat(start(id, 1).has("code")).isFalse();
+        arrive(2);
+    }
+
+    @Test
+    void whatCantBeMovedAsAWholeIsRefusedInWords() throws Exception {
+        UUID id = mailing(ines, tobias);
+        assertThat(moveAll(id, in(1), signe).get("code").asString()).isEqualTo("not-under-way");
+        UUID under = underWay(120, ines, tobias);
+        assertThat(moveAll(under, in(-1), signe).at("/fields/hour").asString()).contains("passed");
+        assertThat(moveAll(under, in(1), petra).get("code").asString()).isEqualTo("forbidden");
+        assertThat(moveAll(UUID.randomUUID(), in(1), signe).get("code").asString())
+                .isEqualTo("missing");
+        done("POST", "/api/mailings/" + under + "/stop", null, signe);
+        assertThat(moveAll(under, null, signe).get("code").asString()).isEqualTo("not-under-way");
     }
 
     @Test
