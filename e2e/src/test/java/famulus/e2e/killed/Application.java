@@ -53,7 +53,7 @@ final class Application {
         ProcessBuilder builder = new ProcessBuilder(
                 JAVA,
                 "-Xmx512m",
-                "-XX:+UseSerialGC",
+                "-XX:+UseParallelGC",
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+AutoCreateSharedArchive",
                 "-XX:SharedArchiveFile=" + unpacked.resolve("classes.jsa"),
