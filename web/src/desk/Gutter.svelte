@@ -54,16 +54,21 @@
 
   $effect(() => {
     void layout;
-    if (!gutter) return;
     void waving;
-    const start = gutter.getBoundingClientRect().top;
-    let free = 8;
-    const heights = [...gutter.querySelectorAll<HTMLElement>('.note')].map((one) => one.offsetHeight);
-    tops = open.map((note, i) => {
-      const top = Math.max(topOf(note) - start, free);
-      free = top + (heights[i] ?? 60) + between;
-      return top;
+    const [margin, shown] = [gutter, open];
+    if (!margin || !shown.length) return;
+    // Just before all is drawn: whoever measures while the page still changes has it laid out twice.
+    const frame = requestAnimationFrame(() => {
+      const start = margin.getBoundingClientRect().top;
+      let free = 8;
+      const heights = [...margin.querySelectorAll<HTMLElement>('.note')].map((one) => one.offsetHeight);
+      tops = shown.map((note, i) => {
+        const top = Math.max(topOf(note) - start, free);
+        free = top + (heights[i] ?? 60) + between;
+        return top;
+      });
     });
+    return () => cancelAnimationFrame(frame);
   });
 </script>
 
