@@ -6,24 +6,18 @@
   import SmallInput from '../ui/SmallInput.svelte';
   import SmallSelect from '../ui/SmallSelect.svelte';
   import type { MailingSheet } from './mailingSheet.svelte';
+  import { place } from './mailingWords';
 
-  /** A colleague’s look at a mailing: asked for, given, or sent back with what is said of its parts. */
+  /** A colleague’s look at a mailing: asked for, given, or sent back with what is said of its parts and messages. */
   let { sheet }: { sheet: MailingSheet } = $props();
 
   const PARTS = ['Who', 'What', 'Previews', 'When', 'Goal'];
-  let look = $state.raw<Schemas['ShownLook'] | null>(null);
+  const look = $derived(sheet.seen);
   let colleagues = $state.raw<Schemas['Colleague'][]>([]);
-  let comments = $state<Schemas['Comment'][]>([]);
   let part = $state('What');
   let words = $state('');
   let wrong = $state('');
 
-  $effect(() => {
-    void sheet.ready;
-    ask('get', '/api/mailings/{id}/look', { params: { id: sheet.id } })
-      .then((read) => (look = read))
-      .catch((failure) => (wrong = sentence(failure)));
-  });
   ask('get', '/api/team')
     .then((all) => (colleagues = all.filter((one) => one.active && one.id !== me().id)))
     .catch(() => undefined);
@@ -45,7 +39,7 @@
   function remark(event: SubmitEvent) {
     event.preventDefault();
     if (!words.trim()) return;
-    comments = [...comments, { part, words: words.trim() }];
+    sheet.remarks = [...sheet.remarks, { part, words: words.trim(), key: null, name: null, quote: null }];
     words = '';
   }
 
@@ -53,14 +47,17 @@
     act(async () => {
       await ask('post', '/api/mailings/{id}/look/answer', {
         params: { id: sheet.id },
-        body: { approved, comments },
+        body: { approved, comments: sheet.remarks },
       });
-      comments = [];
+      sheet.remarks = [];
     });
 </script>
 
-{#if look?.mine && !look.answeredAt}
-  <p><b>You are asked to look at it.</b> Say what is to be changed, or approve it as it is.</p>
+{#if sheet.looking}
+  <p>
+    <b>You are asked to look at it.</b> Say what is to be changed, of a part here or of a message in its preview,
+    or approve it as it is.
+  </p>
   <form onsubmit={remark}>
     <SmallSelect
       aria-label="About which part"
@@ -72,16 +69,16 @@
     <SmallInput aria-label="What is to be changed" maxlength={500} bind:value={words} />
     <Button quiet type="submit" disabled={!words.trim()}>Add</Button>
   </form>
-  {#if comments.length}
+  {#if sheet.remarks.length}
     <ul>
-      {#each comments as one, i (i)}
+      {#each sheet.remarks as one, i (i)}
         <li>
-          <b>{one.part}:</b>
+          <b>{place(one)}:</b>
           {one.words}
           <InlineButton
             soft
             aria-label="Remove remark {i + 1}"
-            onclick={() => (comments = comments.filter((_, at) => at !== i))}>×</InlineButton
+            onclick={() => (sheet.remarks = sheet.remarks.filter((_, at) => at !== i))}>×</InlineButton
           >
         </li>
       {/each}
@@ -89,7 +86,7 @@
   {/if}
   <p class="ways">
     <Button onclick={() => void answer(true)}>Approve it</Button>
-    <Button quiet disabled={!comments.length} onclick={() => void answer(false)}>Send it back</Button>
+    <Button quiet disabled={!sheet.remarks.length} onclick={() => void answer(false)}>Send it back</Button>
   </p>
 {:else if look}
   <p>
@@ -122,7 +119,7 @@
   </p>
   {#if look.answeredAt && !look.approved && look.comments.length}
     <ul aria-label="What is to be changed">
-      {#each look.comments as one, i (i)}<li><b>{one.part}:</b> {one.words}</li>{/each}
+      {#each look.comments as one, i (i)}<li><b>{place(one)}:</b> {one.words}</li>{/each}
     </ul>
   {/if}
 {/if}

@@ -48,7 +48,7 @@
       <label>at <SmallInput type="time" bind:value={time} required /></label>
       <Button main type="submit">Choose this hour</Button>
     </form>
-    <p class="soft">Spread as it was; whoever was moved by themselves leaves with the others.</p>
+    <p class="soft">Spread as before. Whoever had an hour of their own leaves with the others.</p>
     {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   </Slip>
 {/if}

@@ -1,16 +1,21 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import type { Schemas } from '../api/client';
+  import { remarkBy } from './mailingWords';
 
   /** A part of the page of a mailing. It folds to a line that says what it would say. */
   let {
     name,
     summary,
+    said,
     folded = $bindable(false),
     children,
   }: {
     name: string;
     /** What it says when it is folded. */
     summary: string;
+    /** What a colleague who has looked at it says of it. */
+    said?: { by: string; comments: Schemas['Comment'][] };
     folded?: boolean;
     children: Snippet;
   } = $props();
@@ -28,6 +33,9 @@
     >
   </h2>
   <div id="{id}-body" class="body">
+    {#each (said?.comments ?? []).filter((one) => one.part === name && !one.key) as one, i (i)}
+      <p class="said">{remarkBy(said?.by ?? '', one)}</p>
+    {/each}
     {#if folded}<p class="summary">{summary}</p>{:else}{@render children()}{/if}
   </div>
 </section>
@@ -60,6 +68,12 @@
   .body {
     min-width: 0;
     line-height: 1.75;
+  }
+
+  .said {
+    padding-left: 8px;
+    border-left: 3px solid var(--query);
+    color: var(--query);
   }
 
   .summary {

@@ -6,7 +6,7 @@
   import { notify } from '../ui/notices.svelte';
   import { dayAndTime } from '../ui/when';
   import type { MailingSheet } from './mailingSheet.svelte';
-  import { goes, several } from './mailingWords';
+  import { goes, remarkBy, several } from './mailingWords';
   import MoveMessage from './MoveMessage.svelte';
   import Part from './Part.svelte';
   import StepPreviews from './StepPreviews.svelte';
@@ -74,7 +74,7 @@
   }
 </script>
 
-<Part name="Previews" {summary} bind:folded>
+<Part name="Previews" {summary} said={sheet.lookedAt} bind:folded>
   {#if sheet.wrong.previews}<p class="wrong" role="alert">{sheet.wrong.previews}</p>{/if}
   {#if !sheet.rows.length}
     <p class="soft" role="status">
@@ -115,6 +115,9 @@
               {/if}
               {#each checks(row) as note (note.code + note.title)}
                 <span class="look" title={note.remedy}>{note.title}</span>
+              {/each}
+              {#each sheet.said.filter((one) => one.key === row.key) as one, i (i)}
+                <span class="look">{remarkBy(sheet.seen?.asked ?? '', one)}</span>
               {/each}
               {#if row.fallbacks.length}<span class="look">fallback for {row.fallbacks.join(', ')}</span>{/if}
               {#if row.own}<span>words of their own</span>{/if}

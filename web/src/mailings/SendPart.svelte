@@ -67,17 +67,26 @@
       >
       {#if asking}
         <span role="alert">
-          {people.charAt(0).toUpperCase() + people.slice(1)}
-          {sheet.going === 1 ? 'gets' : 'get'} “{sheet.mailing?.name}”. It can be paused at any time.
+          {#if sheet.reading}
+            Reading once more what each of them would get …
+          {:else}
+            {people.charAt(0).toUpperCase() + people.slice(1)}
+            {sheet.going === 1 ? 'gets' : 'get'} “{sheet.mailing?.name}”. It can be paused at any time.
+          {/if}
         </span>
-        <Button main disabled={busy} onclick={() => void start()}>{again ? 'Go on' : 'Yes, send it'}</Button>
-        <Button quiet onclick={() => (asking = false)}>Cancel</Button>
-      {:else}
         <Button
           main
-          data-send
-          disabled={stops.length > 0 || sheet.reading || !sheet.going}
-          onclick={() => (asking = true)}>{again ? `Go on with ${people}…` : `Send to ${people}…`}</Button
+          disabled={busy || sheet.reading || stops.length > 0 || !sheet.going}
+          onclick={() => void start()}>{again ? 'Go on' : 'Yes, send it'}</Button
+        >
+        <Button quiet onclick={() => (asking = false)}>Cancel</Button>
+      {:else}
+        <Button main data-send disabled={stops.length > 0 || !sheet.going} onclick={() => (asking = true)}
+          >{again ? 'Go on' : 'Send'}{sheet.reading
+            ? ''
+            : again
+              ? ` with ${people}`
+              : ` to ${people}`}…</Button
         >
       {/if}
     </p>

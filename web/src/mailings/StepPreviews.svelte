@@ -5,8 +5,9 @@
   import Button from '../ui/Button.svelte';
   import type { Way } from '../ui/MessageFrame.svelte';
   import Slip from '../ui/Slip.svelte';
+  import SmallInput from '../ui/SmallInput.svelte';
   import type { MailingSheet } from './mailingSheet.svelte';
-  import { goes } from './mailingWords';
+  import { goes, remarkBy } from './mailingWords';
 
   /** What one of them gets, whole; the next one with a key. */
   let {
@@ -38,6 +39,50 @@
       .catch((failure) => mine === key && (failed = sentence(failure)));
   });
 
+  let message = $state<HTMLElement>();
+  let words = $state('');
+  /** The words of the message that were marked, which a remark is about. */
+  let quote = $state('');
+  const LONGEST_QUOTE = 200;
+
+  $effect(() => {
+    void key;
+    quote = '';
+  });
+
+  /** What is marked in the message, whether it stands on the page or in a frame of its own. */
+  function marked(): string {
+    const own = document.getSelection();
+    const said = [
+      own?.anchorNode && message?.contains(own.anchorNode) ? own.toString() : '',
+      ...[...(message?.querySelectorAll('iframe') ?? [])].map(
+        (frame) => frame.contentDocument?.getSelection()?.toString() ?? '',
+      ),
+    ];
+    return (said.find((one) => one.trim()) ?? '').replace(/\s+/g, ' ').trim().slice(0, LONGEST_QUOTE);
+  }
+
+  // A mark on the page is gone once the field is written into.
+  $effect(() => {
+    const keep = () => {
+      const now = marked();
+      if (now) quote = now;
+    };
+    document.addEventListener('selectionchange', keep);
+    return () => document.removeEventListener('selectionchange', keep);
+  });
+
+  function remark(event: SubmitEvent) {
+    event.preventDefault();
+    if (!words.trim()) return;
+    sheet.remarks = [
+      ...sheet.remarks,
+      { part: 'Previews', words: words.trim(), key, name: row?.name ?? null, quote },
+    ];
+    words = '';
+    quote = '';
+  }
+
   function step(by: number) {
     const next = sheet.sorted[at + by];
     if (next) onstep(next.key);
@@ -60,10 +105,28 @@
   {#each row?.notes ?? [] as note (note.code + note.title)}
     <p class={note.stops ? 'stop' : 'look'}>{note.title}. {note.remedy}</p>
   {/each}
+  {#each [...sheet.said, ...sheet.remarks].filter((one) => one.key === key) as one, i (i)}
+    <p class="look">{remarkBy(sheet.seen?.asked ?? '', one)}</p>
+  {/each}
+  {#if sheet.looking}
+    <form onsubmit={remark}>
+      <SmallInput
+        aria-label="What is to be changed in this message"
+        placeholder={quote
+          ? `what is to be changed in “${quote}”`
+          : 'what is to be changed? Mark words to quote them'}
+        maxlength={500}
+        style="flex: 1"
+        bind:value={words}
+        onfocus={() => (quote = marked() || quote)}
+      />
+      <Button quiet type="submit" disabled={!words.trim()}>Add</Button>
+    </form>
+  {/if}
   {#if failed}
     <p class="stop" role="alert">{failed}</p>
   {:else if proof}
-    <div class="message"><DesignPreview {proof} name="The message" bind:way /></div>
+    <div class="message" bind:this={message}><DesignPreview {proof} name="The message" bind:way /></div>
   {/if}
 </Slip>
 
@@ -73,6 +136,13 @@
     gap: 10px;
     align-items: center;
     margin-bottom: 6px;
+  }
+
+  form {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    margin: 4px 0 8px;
   }
 
   .message {

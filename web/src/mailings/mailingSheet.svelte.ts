@@ -14,6 +14,9 @@ export class MailingSheet {
   rows = $state.raw<Schemas['ShownPreview'][]>([]);
   /** What is to be said of the mailing as a whole. */
   whole = $state.raw<string[]>([]);
+  /** A colleague’s look at it, and what is said in it before it is sent. */
+  seen = $state.raw<Schemas['ShownLook'] | null>(null);
+  remarks = $state.raw<Schemas['Comment'][]>([]);
   people = $state.raw<Schemas['ShownMailingPerson'][]>([]);
   /** Whether previews are still being read. */
   reading = $state(false);
@@ -39,6 +42,13 @@ export class MailingSheet {
   readonly sorted = $derived(byTrouble(this.rows));
   readonly going = $derived(this.rows.filter(goes).length);
   readonly held = $derived(this.rows.length - this.going);
+
+  /** Whether whoever is signed in is to look at it now. */
+  readonly looking = $derived(!!this.seen?.mine && !this.seen.answeredAt);
+  /** What was said of it by whoever sent it back. */
+  readonly said = $derived(this.seen?.answeredAt && !this.seen.approved ? this.seen.comments : []);
+
+  readonly lookedAt = $derived({ by: this.seen?.asked ?? '', comments: this.said });
 
   /** Reads all of it afresh, but for what has not been kept yet. */
   async load(): Promise<void> {
@@ -68,9 +78,19 @@ export class MailingSheet {
       const ready = await ask('get', '/api/mailings/{id}/ready', { params: { id: this.id } });
       if (mine !== this.asked) return;
       this.ready = ready;
+      void this.readSeen(mine);
       await this.preview(mine);
     } catch (failure) {
       if (mine === this.asked) this.failed = sentence(failure);
+    }
+  }
+
+  private async readSeen(mine: number) {
+    try {
+      const seen = await ask('get', '/api/mailings/{id}/look', { params: { id: this.id } });
+      if (mine === this.asked) this.seen = seen;
+    } catch {
+      // It is asked again with the next change.
     }
   }
 

@@ -34,6 +34,14 @@ export const expected = (counts: Schemas['MailingCounts']) =>
 export const inTrouble = ({ held, notSure, refused }: Schemas['MailingCounts']) =>
   `${held ? `, ${held} held` : ''}${notSure ? `, ${notSure} not sure` : ''}${refused ? `, ${refused} rejected` : ''}`;
 
+/** What something is said about that a colleague has to say of a mailing: a part, or somebody’s message, and words in it. */
+export const place = ({ part, name, quote }: Schemas['Comment']) =>
+  `${name ? `To ${name}` : part}${quote ? `, “${quote}”` : ''}`;
+
+/** The same where it stands at its place: who says it, of which words, and what. */
+export const remarkBy = (who: string, { quote, words }: Schemas['Comment']) =>
+  `${who}${quote ? ` on “${quote}”` : ''}: ${words}`;
+
 /** How somebody’s message stands, in a few words. */
 export const stands: Record<Schemas['ShownMailingPerson']['state'], string> = {
   PLANNED: 'planned',

@@ -129,8 +129,16 @@
     box-shadow: var(--shadow);
     color: var(--ink);
     font-size: 13.5px;
+    text-align: start;
     white-space: normal;
     outline: none;
+  }
+
+  .middle {
+    top: 50%;
+    left: 50%;
+    width: 400px;
+    transform: translate(-50%, -50%);
   }
 
   .wide {
@@ -139,13 +147,6 @@
 
   .page {
     width: 620px;
-  }
-
-  .middle {
-    top: 50%;
-    left: 50%;
-    width: 400px;
-    transform: translate(-50%, -50%);
   }
 
   h2 {

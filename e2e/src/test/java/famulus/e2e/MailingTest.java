@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.KeyboardModifier;
 import com.microsoft.playwright.options.SelectOption;
 import java.io.IOException;
+import java.net.URI;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -144,6 +145,41 @@ class MailingTest extends BrowserTest {
 
     private static Locator button(Page page, Pattern name) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void aColleagueSendsItBackWithWhatIsToBeChangedAtItsPlace() {
+        Page page = toThreeGrowers("Signe");
+        choose(page, "season op");
+        assertThat(rows(page)).hasCount(3);
+        page.getByLabel("Ask a colleague to look at it").selectOption(new SelectOption().setLabel("Dov Marchbanks"));
+        assertThat(page.getByText("Dov is asked to look at it.")).isVisible();
+
+        // Dov marks a word of what the first of them gets, and says something of it; and something of a part.
+        Page other = openAs("Dov", URI.create(page.url()).getPath());
+        assertThat(other.getByText("You are asked to look at it.")).isVisible();
+        button(other, "step through all 3").click();
+        Locator subject = other.getByRole(AriaRole.DIALOG).locator(".subject");
+        assertThat(subject).containsText("awake");
+        subject.dblclick(new Locator.DblclickOptions().setPosition(20, 8));
+        textbox(other, "What is to be changed in this message").fill("They sleep still.");
+        other.keyboard().press("Enter");
+        assertThat(other.getByRole(AriaRole.DIALOG)).containsText("”: They sleep still.");
+        other.keyboard().press("Escape");
+        other.getByLabel("About which part").selectOption("When");
+        textbox(other, "What is to be changed").fill("Not before the fair.");
+        other.keyboard().press("Enter");
+        button(other, "Send it back").click();
+        assertThat(other.getByText("Dov has sent it back:")).isVisible();
+
+        // Signe finds both where they belong.
+        assertThat(page.getByText("Dov has sent it back:")).isVisible();
+        assertThat(rows(page).filter(new Locator.FilterOptions().setHasText("They sleep still.")))
+                .hasCount(1);
+        assertThat(page.getByRole(
+                        AriaRole.REGION,
+                        new Page.GetByRoleOptions().setName("When").setExact(true)))
+                .containsText("Not before the fair.");
     }
 
     @Test

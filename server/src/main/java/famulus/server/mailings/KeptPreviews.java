@@ -6,7 +6,6 @@ import famulus.server.desk.ManyProofs;
 import famulus.server.desk.ManyProofs.Message;
 import famulus.server.mailings.MailingReading.PreviewRow;
 import famulus.server.platform.Revisions;
-import famulus.server.team.Colleague;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -46,15 +45,21 @@ class KeptPreviews {
     }
 
     /**
+     * The state of things before anything is read.
+     *
+     * @param changes how often anything but words had changed
+     * @param within the quarter of an hour it is
+     */
+    record Moment(int changes, Instant within) {}
+
+    /**
      * What all previews that are read together lean on.
      *
      * @param mailing whose they are
-     * @param changes how often anything but words had changed before they are read
-     * @param within the quarter of an hour in which they are read
      * @param sender who the messages go out as
      * @param asking who looks at them
      */
-    record Grounds(UUID mailing, int changes, Instant within, UUID sender, UUID asking) {}
+    record Grounds(UUID mailing, Moment moment, UUID sender, UUID asking) {}
 
     /**
      * What the preview for one person leans on besides.
@@ -65,15 +70,12 @@ class KeptPreviews {
 
     private record Kept(Grounds grounds, ManyProofs.Wording wording, Reader reader, PreviewRow row) {}
 
-    /** What previews lean on that are read from now on. */
-    Grounds now(UUID mailing, Colleague sender, Colleague asking) {
+    /** The state of things; to be asked before anything is read, so that a change meanwhile counts. */
+    Moment now() {
         long seconds = clock.instant().getEpochSecond();
-        return new Grounds(
-                mailing,
+        return new Moment(
                 revisions.now(PreviewChanges.REVISION),
-                Instant.ofEpochSecond(seconds - seconds % GOOD_WITHIN.toSeconds()),
-                sender.id(),
-                asking.id());
+                Instant.ofEpochSecond(seconds - seconds % GOOD_WITHIN.toSeconds()));
     }
 
     /**

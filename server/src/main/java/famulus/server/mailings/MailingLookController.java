@@ -77,8 +77,7 @@ class MailingLookController {
 
     @PostMapping("/api/mailings/{id}/look/answer")
     void answer(Colleague asking, @PathVariable UUID id, @RequestBody LookAnswer answer) {
-        String digest = readiness.of(id, asking).digest();
-        looks.answer(id, answer.approved(), digest, answer.comments(), asking);
+        looks.answer(id, answer.approved(), readiness.of(id, asking), answer.comments(), asking);
     }
 
     /** A mailing that whoever asks is to look at. */

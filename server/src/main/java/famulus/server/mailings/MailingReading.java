@@ -17,6 +17,7 @@ import famulus.server.desk.ManyProofs.Reader;
 import famulus.server.desk.ProofService.Given;
 import famulus.server.desk.ProofService.Proof;
 import famulus.server.mailings.KeptPreviews.Grounds;
+import famulus.server.mailings.KeptPreviews.Moment;
 import famulus.server.mailings.MailingWords.Wording;
 import famulus.server.mailings.MailingWords.Wordings;
 import famulus.server.materials.FileService;
@@ -133,6 +134,7 @@ class MailingReading {
 
     /** What is read, and by whom it is asked. */
     private record Asked(
+            Moment moment,
             Mailing mailing,
             Wordings said,
             About about,
@@ -163,6 +165,7 @@ class MailingReading {
             Consumer<PreviewRow> each) {
         List<Candidate> all = audience.in();
         Asked asked = new Asked(
+                kept.now(),
                 mailing,
                 said,
                 MailingWords.about(said, mailing.plan().who().kind()),
@@ -228,7 +231,11 @@ class MailingReading {
         }
         Message message = message(asked);
         Message signed = proofs.signed(message, sender);
-        Grounds grounds = kept.now(asked.mailing().id(), sender, asked.asking());
+        Grounds grounds = new Grounds(
+                asked.mailing().id(),
+                asked.moment(),
+                sender.id(),
+                asked.asking().id());
         Map<For, KeptPreviews.Reader> leaning = new HashMap<>();
         List<Reader> anew = new ArrayList<>();
         for (Reader reader : readers) {

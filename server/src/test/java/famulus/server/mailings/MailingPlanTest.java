@@ -377,6 +377,43 @@ class MailingPlanTest extends MailingTest {
         assertThat(post.taken()).isEmpty();
     }
 
+    private static Map<String, Object> remark(UUID key, String quote, String words) {
+        Map<String, Object> remark = new HashMap<>(Map.of("part", "Previews", "words", words, "quote", quote));
+        remark.put("key", key);
+        // What a browser says of a name is of no matter.
+        remark.put("name", "Somebody else");
+        return remark;
+    }
+
+    @Test
+    void whoeverLooksSaysSomethingOfTheWordsThatSomebodyGets() throws Exception {
+        UUID id = mailing(ines, tobias);
+        String path = "/api/mailings/" + id + "/look";
+        done("POST", path, Map.of("colleague", dov.id().toString()), signe);
+        Map<String, Object> back = Map.of(
+                "approved",
+                false,
+                "comments",
+                List.of(
+                        remark(tobias, "will your blossom be early?", "He told us last week."),
+                        remark(null, "", "So few?")));
+        assertThat(done("POST", path + "/answer", back, dov).has("code")).isFalse();
+        JsonNode said = done("GET", path, null, signe).get("comments");
+        assertThat(said.at("/0/name").asString()).isEqualTo("Tobias Larkin");
+        assertThat(said.at("/0/quote").asString()).isEqualTo("will your blossom be early?");
+        assertThat(said.at("/1/name").asString()).isEmpty();
+
+        assertThat(List.of(
+                        remark(priya, "", "She is not among them."),
+                        remark(ines, "x".repeat(201), "Too much."),
+                        remark(ines, "two\nlines", "No line.")))
+                .allSatisfy(one -> assertThat(
+                                done("POST", path + "/answer", Map.of("approved", false, "comments", List.of(one)), dov)
+                                        .at("/fields/comments")
+                                        .asString())
+                        .isNotEmpty());
+    }
+
     @Test
     void whereTheCompanyWantsItAColleagueApprovesExactlyThis() throws Exception {
         done("PUT", "/api/mailings/rules", Map.of("most", 500, "perHour", 100, "perDay", 100, "look", true), amos);
