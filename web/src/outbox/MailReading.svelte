@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
   import type { Schemas } from '../api/client';
   import MessageFrame from '../ui/MessageFrame.svelte';
   import ViewSwitch from '../ui/ViewSwitch.svelte';
@@ -11,7 +10,9 @@
   const ways = $derived<Reading[]>(
     read.html ? ['message', 'text', 'headers', 'source'] : ['text', 'headers', 'source'],
   );
-  let way = $state<Reading>(untrack(() => (read.html ? 'message' : 'text')));
+  /** How somebody wants to read; a message that can’t be read so is read as it is best. */
+  let wanted = $state<Reading | null>(null);
+  const way = $derived(wanted && ways.includes(wanted) ? wanted : ways[0]);
   const origins: Record<string, string> = {
     RECORD: 'from the record',
     FALLBACK: 'a fallback',
@@ -28,7 +29,9 @@
 <div class="mail">
   <div class="top">
     <span class="subject"><bdi>{read.subject}</bdi></span>
-    <span class="right"><ViewSwitch label="How to read it" {ways} bind:way /></span>
+    <span class="right"
+      ><ViewSwitch label="How to read it" {ways} bind:way={() => way, (to) => (wanted = to)} /></span
+    >
   </div>
   {#if read.files.length}
     <p class="files">attached: {read.files.join(', ')}</p>
