@@ -27,7 +27,7 @@
   }
 </script>
 
-<Part name="Goal" {summary} said={sheet.lookedAt} bind:folded>
+<Part name="Goal" {summary} said={sheet.sentBack} bind:folded>
   {#if sheet.mailing?.mayChange && sheet.open}
     <p>
       {#each inputs as [field, label, width, after] (field)}

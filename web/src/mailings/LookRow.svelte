@@ -92,7 +92,7 @@
   <p>
     {#if look.approved}
       {look.asked} has approved it as it is.
-    {:else if look.answeredAt && look.comments.length}
+    {:else if sheet.sentBack.comments.length}
       {look.asked} has sent it back:
     {:else if look.answeredAt}
       It has changed since {look.asked} approved it.
@@ -117,13 +117,13 @@
       </SmallSelect>
     {/if}
   </p>
-  {#if look.answeredAt && !look.approved && look.comments.length}
+  {#if sheet.sentBack.comments.length}
     <ul aria-label="What is to be changed">
-      {#each look.comments as one, i (i)}<li><b>{place(one)}:</b> {one.words}</li>{/each}
+      {#each sheet.sentBack.comments as one, i (i)}<li><b>{place(one)}:</b> {one.words}</li>{/each}
     </ul>
   {/if}
 {/if}
-{#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+{#if wrong || sheet.wrong.look}<p class="wrong" role="alert">{wrong || sheet.wrong.look}</p>{/if}
 
 <style>
   form,

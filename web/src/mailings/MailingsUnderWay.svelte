@@ -6,7 +6,7 @@
   import { dayAndTime } from '../ui/when';
   import MoveMailing from './MoveMailing.svelte';
   import MoveMessage from './MoveMessage.svelte';
-  import { expected, inTrouble, several, stands, standing } from './mailingWords';
+  import { expected, inTrouble, several, stands, standing, toGo } from './mailingWords';
 
   /** Mailings on their way, or with somebody to look after: a line each, however many messages it has. It opens to its people. */
   let { waiting = $bindable(0) }: { /** How many of their messages have not left. */ waiting?: number } =
@@ -22,7 +22,7 @@
   async function read() {
     toLookAt = await ask('get', '/api/mailings/to-look-at').catch(() => toLookAt);
     lines = await ask('get', '/api/mailings/under-way').catch(() => lines);
-    waiting = lines.reduce((sum, { line }) => sum + left(line) - line.counts.held, 0);
+    waiting = lines.reduce((sum, { line }) => sum + toGo(line.counts), 0);
     if (opened) await open(opened);
   }
 
@@ -39,10 +39,6 @@
     }
     await read();
   }
-
-  /** How many would not get it any more if it were stopped. */
-  const left = ({ counts }: Schemas['MailingUnderWay']['line']) =>
-    counts.planned + counts.leaving + counts.waiting + counts.held;
 
   const hold = (id: string, key: string, held: boolean) => () =>
     void act(() =>
@@ -74,7 +70,9 @@
           <span class:look={!!inTrouble(line.counts)}>{standing(line)}{inTrouble(line.counts)}</span>
           <span class="ways">
             {#if mayChange && toStop === line.id}
-              <span role="alert">{several(left(line), 'person', 'people')} would not get it any more.</span>
+              <span role="alert"
+                >{several(toGo(line.counts) + line.counts.held, 'person', 'people')} would not get it any more.</span
+              >
               <InlineButton
                 onclick={() => {
                   toStop = '';

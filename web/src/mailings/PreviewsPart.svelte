@@ -74,7 +74,7 @@
   }
 </script>
 
-<Part name="Previews" {summary} said={sheet.lookedAt} bind:folded>
+<Part name="Previews" {summary} said={sheet.sentBack} bind:folded>
   {#if sheet.wrong.previews}<p class="wrong" role="alert">{sheet.wrong.previews}</p>{/if}
   {#if !sheet.rows.length}
     <p class="soft" role="status">
@@ -116,8 +116,8 @@
               {#each checks(row) as note (note.code + note.title)}
                 <span class="look" title={note.remedy}>{note.title}</span>
               {/each}
-              {#each sheet.said.filter((one) => one.key === row.key) as one, i (i)}
-                <span class="look">{remarkBy(sheet.seen?.asked ?? '', one)}</span>
+              {#each sheet.sentBack.comments.filter((one) => one.key === row.key) as one, i (i)}
+                <span class="look">{remarkBy(sheet.sentBack.by, one)}</span>
               {/each}
               {#if row.fallbacks.length}<span class="look">fallback for {row.fallbacks.join(', ')}</span>{/if}
               {#if row.own}<span>words of their own</span>{/if}

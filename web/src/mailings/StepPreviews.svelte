@@ -105,8 +105,8 @@
   {#each row?.notes ?? [] as note (note.code + note.title)}
     <p class={note.stops ? 'stop' : 'look'}>{note.title}. {note.remedy}</p>
   {/each}
-  {#each [...sheet.said, ...sheet.remarks].filter((one) => one.key === key) as one, i (i)}
-    <p class="look">{remarkBy(sheet.seen?.asked ?? '', one)}</p>
+  {#each [...sheet.sentBack.comments, ...sheet.remarks].filter((one) => one.key === key) as one, i (i)}
+    <p class="look">{remarkBy(sheet.sentBack.by, one)}</p>
   {/each}
   {#if sheet.looking}
     <form onsubmit={remark}>

@@ -7,7 +7,7 @@
   import SmallSelect from '../ui/SmallSelect.svelte';
   import { dayAndTime, time } from '../ui/when';
   import type { MailingSheet } from './mailingSheet.svelte';
-  import { expected, inTrouble, several, stands } from './mailingWords';
+  import { expected, inTrouble, several, stands, toGo } from './mailingWords';
   import MoveMessage from './MoveMessage.svelte';
   import Part from './Part.svelte';
 
@@ -24,7 +24,7 @@
   const mailing = $derived(sheet.mailing!);
   const counts = $derived(mailing.counts);
   const whole = $derived(expected(counts));
-  const left = $derived(counts.planned + counts.leaving + counts.waiting);
+  const left = $derived(toGo(counts));
   const under = $derived(mailing.state === 'RUNNING' || mailing.state === 'PAUSED');
   const order = ['NOT_SURE', 'REFUSED', 'HELD', 'WAITING', 'LEAVING', 'PLANNED', 'SENT', 'LEFT_OUT'];
   const people = $derived(

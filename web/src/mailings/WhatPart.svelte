@@ -80,7 +80,7 @@
   );
 </script>
 
-<Part name="What" {summary} said={sheet.lookedAt} bind:folded>
+<Part name="What" {summary} said={sheet.sentBack} bind:folded>
   {#if sheet.open}
     <p class="what">
       {#if wordings[0]}

@@ -30,7 +30,7 @@
   const later = (wanted: boolean) => sheet.when({ hour: wanted ? tomorrow() : null });
 </script>
 
-<Part name="When" {summary} said={sheet.lookedAt} bind:folded>
+<Part name="When" {summary} said={sheet.sentBack} bind:folded>
   {#if sheet.open}
     <p class="when">
       <SmallSelect

@@ -52,7 +52,7 @@
   const without = (some: string[], id: string) => some.filter((one) => one !== id);
 </script>
 
-<Part name="Who" {summary} said={sheet.lookedAt} bind:folded>
+<Part name="Who" {summary} said={sheet.sentBack} bind:folded>
   {#if sheet.open}
     <p class="who">
       {#if sheet.mailing?.state === 'WRITING'}

@@ -45,10 +45,11 @@ export class MailingSheet {
 
   /** Whether whoever is signed in is to look at it now. */
   readonly looking = $derived(!!this.seen?.mine && !this.seen.answeredAt);
-  /** What was said of it by whoever sent it back. */
-  readonly said = $derived(this.seen?.answeredAt && !this.seen.approved ? this.seen.comments : []);
-
-  readonly lookedAt = $derived({ by: this.seen?.asked ?? '', comments: this.said });
+  /** The remarks of the colleague who sent it back, and their name. */
+  readonly sentBack = $derived({
+    by: this.seen?.asked ?? '',
+    comments: this.seen?.answeredAt && !this.seen.approved ? this.seen.comments : [],
+  });
 
   /** Reads all of it afresh, but for what has not been kept yet. */
   async load(): Promise<void> {
@@ -88,9 +89,11 @@ export class MailingSheet {
   private async readSeen(mine: number) {
     try {
       const seen = await ask('get', '/api/mailings/{id}/look', { params: { id: this.id } });
-      if (mine === this.asked) this.seen = seen;
-    } catch {
-      // It is asked again with the next change.
+      if (mine !== this.asked) return;
+      this.seen = seen;
+      this.wrong = { ...this.wrong, look: '' };
+    } catch (failure) {
+      if (mine === this.asked) this.wrong = { ...this.wrong, look: sentence(failure) };
     }
   }
 

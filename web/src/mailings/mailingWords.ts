@@ -30,6 +30,9 @@ export function standing({ state, counts }: Mailing): string {
 export const expected = (counts: Schemas['MailingCounts']) =>
   counts.planned + counts.leaving + counts.waiting + counts.sent + counts.notSure + counts.refused;
 
+/** How many messages have not left, but for those that are held. */
+export const toGo = ({ planned, leaving, waiting }: Schemas['MailingCounts']) => planned + leaving + waiting;
+
 /** How many of its messages need somebody’s eye, as words that follow where it stands; nothing if none does. */
 export const inTrouble = ({ held, notSure, refused }: Schemas['MailingCounts']) =>
   `${held ? `, ${held} held` : ''}${notSure ? `, ${notSure} not sure` : ''}${refused ? `, ${refused} rejected` : ''}`;

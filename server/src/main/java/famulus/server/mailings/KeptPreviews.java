@@ -18,8 +18,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Keeps what was read of what people would get of the last mailings that were looked at, so that a change is read again for those
- * alone whom it can change something for: a word in one language for its readers, a value of one person, or a moment, for that person.
- * Kept is nothing that is decided on: when a message leaves, it is read by itself.
+ * alone whom it can change something for: a word in one language for its readers, a moment or words of their own for one person. A
+ * mailing is started by what is kept as well; each message is read by itself once more before it leaves.
  */
 @Component
 class KeptPreviews {
