@@ -12,7 +12,7 @@
     before,
     onchanged,
   }: {
-    kind: Schemas['Choice']['kind'];
+    kind: Schemas['ListSelection']['kind'];
     /** In its written form; empty for none. */
     written: string;
     label: string;

@@ -6,7 +6,7 @@
   import TemplateChooser from '../library/TemplateChooser.svelte';
 
   /** Puts a letter or designed template on paper for each of those who are chosen in a list. */
-  let { choice, onclose }: { choice: Schemas['Choice']; onclose: () => void } = $props();
+  let { choice, onclose }: { choice: Schemas['ListSelection']; onclose: () => void } = $props();
 
   type Size = 'A4' | 'LETTER' | '';
   let together = $state(true);

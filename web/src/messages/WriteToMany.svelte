@@ -18,7 +18,7 @@
     anchor,
     onclose,
   }: {
-    choice: Schemas['Choice'];
+    choice: Schemas['ListSelection'];
     /** Lists whose people can be left out. */
     lists: Schemas['ShownList'][];
     anchor: HTMLElement;

@@ -1,6 +1,6 @@
 import { ask, type Schemas } from '../api/client';
 
-type Kind = Schemas['Choice']['kind'];
+type Kind = Schemas['ListSelection']['kind'];
 
 /** Whom a message goes to who was chosen as one of a kind, and about which deal. */
 export const whom = (chosen: Kind, { person, deal }: Schemas['ShownCandidate']) => ({

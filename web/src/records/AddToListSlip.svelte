@@ -17,7 +17,7 @@
     onclose,
     ondone,
   }: {
-    choice: Schemas['Choice'];
+    choice: Schemas['ListSelection'];
     /** How many are chosen. */
     number: string;
     lists: KeptList[];

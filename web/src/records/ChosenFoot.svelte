@@ -19,7 +19,7 @@
     onchanged,
   }: {
     narrowing: Narrowing;
-    choice: Schemas['Choice'];
+    choice: Schemas['ListSelection'];
     number: number;
     /** How many the list shows. */
     total: number;

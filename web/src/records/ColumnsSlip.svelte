@@ -14,7 +14,7 @@
     onclose,
     onchanged,
   }: {
-    kind: Schemas['Choice']['kind'];
+    kind: Schemas['ListSelection']['kind'];
     anchor: HTMLElement;
     onclose: () => void;
     onchanged: () => void;

@@ -11,7 +11,7 @@
     anchor,
     onclose,
   }: {
-    choice: Schemas['Choice'];
+    choice: Schemas['ListSelection'];
     number: string;
     anchor: HTMLElement;
     onclose: () => void;

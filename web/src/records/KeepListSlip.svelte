@@ -23,7 +23,7 @@
     onclose,
     onkept,
   }: {
-    kind: Schemas['Choice']['kind'];
+    kind: Schemas['ListSelection']['kind'];
     /** Empty for all that are on {@link base}. */
     condition: string;
     /** A fixed list that all of them are on. */

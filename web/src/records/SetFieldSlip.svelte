@@ -16,7 +16,7 @@
     onclose,
     ondone,
   }: {
-    choice: Schemas['Choice'];
+    choice: Schemas['ListSelection'];
     /** How many are chosen. */
     number: string;
     anchor: HTMLElement;

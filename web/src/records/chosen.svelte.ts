@@ -1,7 +1,7 @@
 import { SvelteSet } from 'svelte/reactivity';
 import type { Schemas } from '../api/client';
 
-type Choice = Schemas['Choice'];
+type Choice = Schemas['ListSelection'];
 
 /**
  * Which lines of a list are chosen: some one by one, or all that the list shows but for some. However long the list is, no

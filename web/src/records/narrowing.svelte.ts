@@ -3,7 +3,7 @@ import { ask, fieldsOf, sentence, type Schemas } from '../api/client';
 
 export type KeptList = Schemas['ShownList'];
 type Condition = Schemas['ShownCondition'];
-type Kind = Schemas['Choice']['kind'];
+type Kind = Schemas['ListSelection']['kind'];
 
 function put(name: string, value: string) {
   if (value) searchParams.set(name, value);

@@ -51,7 +51,7 @@ public final class Proofreader {
                         new LeftOverNameRule(),
                         new OddValueRule(),
                         new OldFactRule(),
-                        new SalutationRule(),
+                        new GreetedNameRule(),
                         new FormalityRule(),
                         new StaleTimeRule(),
                         new WishRule(),

@@ -8,9 +8,9 @@ import java.util.Map;
  * @param all with each of them
  * @param some with those of some lines, in place of {@code all}
  */
-record ImportChoices(Choice all, Map<Long, Choice> some) {
+record ImportChoices(ImportHandling all, Map<Long, ImportHandling> some) {
     /** What can be done with one. */
-    enum Choice {
+    enum ImportHandling {
         /** It is added all the same. */
         ADD,
         /** What its row says is written into the record that is here; blank cells change nothing. */
@@ -20,11 +20,11 @@ record ImportChoices(Choice all, Map<Long, Choice> some) {
     }
 
     ImportChoices {
-        all = all == null ? Choice.SKIP : all;
+        all = all == null ? ImportHandling.SKIP : all;
         some = some == null ? Map.of() : Map.copyOf(some);
     }
 
-    Choice of(long line) {
+    ImportHandling of(long line) {
         return some.getOrDefault(line, all);
     }
 }

@@ -10,7 +10,7 @@ import famulus.core.table.RowReader.ReadRow;
 import famulus.core.table.TableRow;
 import famulus.core.table.Target.Other;
 import famulus.core.table.UnreadableTable;
-import famulus.server.interchange.ImportChoices.Choice;
+import famulus.server.interchange.ImportChoices.ImportHandling;
 import famulus.server.interchange.ImportItem.FaultOf;
 import famulus.server.interchange.ImportResult.Duplicate;
 import famulus.server.interchange.ImportResult.RowFault;
@@ -61,7 +61,7 @@ final class ImportPass {
      *
      * @param id the record that is changed; of one that is added the one it becomes
      */
-    private record Decision(ImportItem item, Choice choice, UUID id) {}
+    private record Decision(ImportItem item, ImportHandling choice, UUID id) {}
 
     private final CrmKind kind;
     private final RowReader reader;
@@ -169,7 +169,7 @@ final class ImportPass {
         List<Decision> decisions =
                 decide(items.stream().filter(ImportItem::isSound).toList());
         organisations(decisions.stream()
-                .filter(one -> one.choice() != Choice.SKIP)
+                .filter(one -> one.choice() != ImportHandling.SKIP)
                 .map(Decision::item)
                 .toList());
         write(decisions);
@@ -312,15 +312,16 @@ final class ImportPass {
             Optional<EarlierRow> before = before(identity);
             Optional<Known> known = before.isPresent() ? Optional.empty() : Optional.ofNullable(here.get(i));
             boolean isNew = before.isEmpty() && known.isEmpty();
-            Choice choice = isNew ? Choice.ADD : choices.of(item.line());
-            Map<String, String> stored =
-                    choice == Choice.ADD ? Map.of() : known.map(Known::stored).orElse(Map.of());
-            if (choice != Choice.SKIP && isBlamedForRetired(item, stored)) {
+            ImportHandling choice = isNew ? ImportHandling.ADD : choices.of(item.line());
+            Map<String, String> stored = choice == ImportHandling.ADD
+                    ? Map.of()
+                    : known.map(Known::stored).orElse(Map.of());
+            if (choice != ImportHandling.SKIP && isBlamedForRetired(item, stored)) {
                 refuse(item);
                 continue;
             }
             count(item, identity, before, known);
-            UUID id = choice == Choice.ADD
+            UUID id = choice == ImportHandling.ADD
                     ? writer.next(kind)
                     : before.map(EarlierRow::id)
                             .orElseGet(() -> known.orElseThrow().id());

@@ -54,12 +54,12 @@ class ImportReading {
     }
 
     /** What is read of a file. */
-    interface Reading<T> {
+    interface FileReader<T> {
         T read() throws IOException;
     }
 
     /** Reads; what can't be read is a refusal for whoever chose the file. */
-    static <T> T readable(Reading<T> reading) throws IOException {
+    static <T> T readable(FileReader<T> reading) throws IOException {
         try {
             return reading.read();
         } catch (UnreadableTable unreadable) {

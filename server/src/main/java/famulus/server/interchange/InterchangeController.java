@@ -3,7 +3,7 @@ package famulus.server.interchange;
 import famulus.core.message.render.Paper;
 import famulus.server.interchange.ImportShown.ImportSettings;
 import famulus.server.lists.ChosenRecords;
-import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.ListSelection;
 import famulus.server.messages.PapersForMany;
 import famulus.server.messages.PapersForMany.Made;
 import famulus.server.paper.JoinedPapers;
@@ -180,7 +180,7 @@ class InterchangeController {
     }
 
     /** Records that are chosen in a list, and what they are to be taken out as: {@code csv} or {@code vcf}. */
-    record ChosenExport(Choice choice, String as) {}
+    record ChosenExport(ListSelection choice, String as) {}
 
     /** Those of a kind that are chosen in a list. */
     @PostMapping("/exports/chosen")
@@ -227,7 +227,8 @@ class InterchangeController {
      * @param size null for what people print on where each reader is
      * @param together whether they come in one file, to be printed in one go; else each in a file of its own, packed
      */
-    record ChosenPapers(Choice choice, UUID template, @Schema(nullable = true) Paper.Size size, boolean together) {}
+    record ChosenPapers(
+            ListSelection choice, UUID template, @Schema(nullable = true) Paper.Size size, boolean together) {}
 
     /** A template on paper for each of those that are chosen in a list. */
     @PostMapping("/exports/papers")

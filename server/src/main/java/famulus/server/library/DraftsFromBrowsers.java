@@ -30,19 +30,19 @@ class DraftsFromBrowsers extends SimpleModule {
             @Override
             public ValueDeserializer<?> modifyDeserializer(
                     DeserializationConfig config, BeanDescription.Supplier description, ValueDeserializer<?> reading) {
-                return description.getBeanClass() == Draft.class ? new Reading(reading) : reading;
+                return description.getBeanClass() == Draft.class ? new ClearingReader(reading) : reading;
             }
         });
     }
 
-    private final class Reading extends DelegatingDeserializer {
-        Reading(ValueDeserializer<?> reading) {
+    private final class ClearingReader extends DelegatingDeserializer {
+        ClearingReader(ValueDeserializer<?> reading) {
             super(reading);
         }
 
         @Override
         protected ValueDeserializer<?> newDelegatingInstance(ValueDeserializer<?> reading) {
-            return new Reading(reading);
+            return new ClearingReader(reading);
         }
 
         @Override

@@ -2,7 +2,7 @@ package famulus.server.mailings;
 
 import famulus.core.audience.Audience;
 import famulus.core.departure.MailingStop;
-import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.ListSelection;
 import famulus.server.mailings.MailingLines.Lines;
 import famulus.server.mailings.MailingLines.Narrowed;
 import famulus.server.mailings.MailingMapper.LineRow;
@@ -158,7 +158,7 @@ class MailingController {
     }
 
     /** A mailing to be begun; {@code choice} is null for nobody yet. */
-    record NewMailing(String name, @Schema(nullable = true) Choice choice) {}
+    record NewMailing(String name, @Schema(nullable = true) ListSelection choice) {}
 
     record MadeMailing(UUID id) {}
 

@@ -4,7 +4,7 @@ import famulus.core.audience.Audience;
 import famulus.core.audience.Candidate;
 import famulus.core.audience.Reason;
 import famulus.server.lists.ChosenRecords;
-import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.ListSelection;
 import famulus.server.lists.ChosenRecords.Narrowed;
 import famulus.server.mailings.MailingPlan.Who;
 import famulus.server.messages.AudienceService;
@@ -95,7 +95,7 @@ class MailingPeople {
         }
         return there == 0
                 ? Set.of()
-                : Set.copyOf(chosen.ids(new Choice(kind, true, List.of(), narrowed), MOST_LOOKED_AT, asking));
+                : Set.copyOf(chosen.ids(new ListSelection(kind, true, List.of(), narrowed), MOST_LOOKED_AT, asking));
     }
 
     private static Refusal tooMany(int there) {

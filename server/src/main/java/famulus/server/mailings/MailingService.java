@@ -3,7 +3,7 @@ package famulus.server.mailings;
 import famulus.core.record.PlainLine;
 import famulus.core.record.SearchText;
 import famulus.server.lists.ChosenRecords;
-import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.ListSelection;
 import famulus.server.lists.ChosenRecords.Narrowed;
 import famulus.server.mailings.MailingMapper.LineRow;
 import famulus.server.mailings.MailingMapper.MailingRow;
@@ -147,7 +147,7 @@ public class MailingService {
      * @param choice whom it was begun for in a list; null for nobody yet
      */
     @Transactional
-    public UUID add(String name, Choice choice, Colleague by) {
+    public UUID add(String name, ListSelection choice, Colleague by) {
         CrmKind kind = choice == null ? CrmKind.CONTACT : choice.kind();
         AudienceService.mustBeWrittenTo(kind);
         MailingPlan empty = MailingPlan.empty(kind);
@@ -156,7 +156,7 @@ public class MailingService {
     }
 
     /** Those who were chosen in a list: the list and the condition themselves where these say it, else each by name. */
-    private Who who(Choice choice, Colleague by) {
+    private Who who(ListSelection choice, Colleague by) {
         Narrowed narrowed = choice.narrowed();
         boolean list = narrowed.list() != null;
         boolean where = !narrowed.where().isBlank();

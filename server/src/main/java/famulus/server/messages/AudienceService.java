@@ -10,7 +10,7 @@ import famulus.server.choices.Topics;
 import famulus.server.donotemail.DoNotEmailService;
 import famulus.server.donotemail.DoNotEmailService.Stopped;
 import famulus.server.lists.ChosenRecords;
-import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.ListSelection;
 import famulus.server.lists.RecordLists;
 import famulus.server.lists.RecordLists.ShownList;
 import famulus.server.messages.CorrespondenceMapper.RefusedRow;
@@ -96,7 +96,7 @@ public class AudienceService {
      * @param putBack who gets it in spite of what yields, and why: people, or deals where deals are chosen
      */
     public record Meant(
-            Choice choice,
+            ListSelection choice,
             @Schema(nullable = true) UUID minus,
             int restDays,
             @Schema(nullable = true) UUID topic,

@@ -66,7 +66,7 @@ class EnvelopeService {
     /** Reads the envelope of a message. */
     ReadEnvelope read(MessageToSend message, MessageDraft draft) {
         SendingWishes wishes = message.wishes();
-        Reading reading = new Reading(draft);
+        EnvelopeReader reading = new EnvelopeReader(draft);
         Optional<Mailbox> to = reading.person(draft.proof().person(), message.address(), wishes.toName());
         reading.contacts(wishes.also());
         reading.typed("cc", How.CC, wishes.cc());
@@ -92,7 +92,7 @@ class EnvelopeService {
     }
 
     /** Reads one part after the other, and remembers who is named already. */
-    private final class Reading {
+    private final class EnvelopeReader {
         private final String own;
         private final Set<String> named = new HashSet<>();
         private final Map<String, String> parts = new LinkedHashMap<>();
@@ -100,7 +100,7 @@ class EnvelopeService {
         /** By part. */
         private final Map<String, EnvelopeFault> faults = new LinkedHashMap<>();
 
-        private Reading(MessageDraft draft) {
+        private EnvelopeReader(MessageDraft draft) {
             this.own = normal(draft.sender().email());
         }
 

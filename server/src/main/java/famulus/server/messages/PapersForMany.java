@@ -6,7 +6,7 @@ import famulus.core.departure.Leaving;
 import famulus.core.message.body.Mode;
 import famulus.core.message.render.Paper;
 import famulus.core.proof.Note;
-import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.ListSelection;
 import famulus.server.messages.AudienceService.Meant;
 import famulus.server.messages.MessageDraftService.Beginning;
 import famulus.server.messages.MessageDraftService.MessageDraft;
@@ -52,7 +52,7 @@ public class PapersForMany {
      *
      * @param size empty for what people print on where each reader is
      */
-    public List<Made> make(Choice choice, UUID template, Optional<Paper.Size> size, Colleague by) {
+    public List<Made> make(ListSelection choice, UUID template, Optional<Paper.Size> size, Colleague by) {
         List<Candidate> whom = whom(choice, by);
         List<Made> made = new ArrayList<>();
         List<String> stopped = new ArrayList<>();
@@ -77,7 +77,7 @@ public class PapersForMany {
         return made;
     }
 
-    private List<Candidate> whom(Choice choice, Colleague by) {
+    private List<Candidate> whom(ListSelection choice, Colleague by) {
         Meant meant = new Meant(choice, null, 0, null, List.of());
         Audience audience = audiences.audience(meant, by);
         List<Candidate> all = Stream.concat(

@@ -42,12 +42,12 @@ class ChoiceLists {
      * @param code empty for a new one
      * @param outcome of a stage; null for other choices
      */
-    record Choice(String code, String label, boolean retired, String outcome) {}
+    record KeptChoice(String code, String label, boolean retired, String outcome) {}
 
     /** What may be chosen in a field, retired choices too. */
-    List<Choice> of(CrmKind kind, String field) {
+    List<KeptChoice> of(CrmKind kind, String field) {
         return mapper.choicesOf(kind.word(), field).stream()
-                .map(row -> new Choice(row.code(), row.label(), row.retired(), row.outcome()))
+                .map(row -> new KeptChoice(row.code(), row.label(), row.retired(), row.outcome()))
                 .toList();
     }
 
@@ -71,11 +71,11 @@ class ChoiceLists {
      * @param word what one of them is called where it is refused
      * @param place the name of the part of the request that has them
      */
-    void keep(CrmKind kind, String field, List<Choice> choices, String word, String place) {
+    void keep(CrmKind kind, String field, List<KeptChoice> choices, String word, String place) {
         if (choices.isEmpty() || choices.size() > MOST) {
             throw Refusal.field(place, "Enter one to " + MOST + ".");
         }
-        if (choices.stream().allMatch(Choice::retired)) {
+        if (choices.stream().allMatch(KeptChoice::retired)) {
             throw Refusal.field(place, "All of them are retired. Restore one.");
         }
         List<ChoiceRow> before = mapper.choicesOf(kind.word(), field);
@@ -95,11 +95,11 @@ class ChoiceLists {
 
     /** Rows as they are to be; a code that is not there yet is made from the label. */
     private static List<ChoiceRow> rows(
-            CrmKind kind, String field, List<Choice> choices, List<ChoiceRow> before, String place) {
+            CrmKind kind, String field, List<KeptChoice> choices, List<ChoiceRow> before, String place) {
         List<String> codes =
                 new ArrayList<>(before.stream().map(ChoiceRow::code).toList());
         List<ChoiceRow> rows = new ArrayList<>();
-        for (Choice choice : choices) {
+        for (KeptChoice choice : choices) {
             PlainLine.refusal(choice.label(), LONGEST_LABEL, true).ifPresent(sentence -> {
                 throw Refusal.field(place, sentence);
             });

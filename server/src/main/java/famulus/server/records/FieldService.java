@@ -7,7 +7,7 @@ import famulus.core.field.FieldType;
 import famulus.core.field.RecordKind;
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Refusal;
-import famulus.server.records.ChoiceLists.Choice;
+import famulus.server.records.ChoiceLists.KeptChoice;
 import famulus.server.records.PipelineService.Option;
 import famulus.server.records.RecordRenewals.Cause;
 import java.time.Clock;
@@ -142,7 +142,7 @@ public class FieldService {
                     kind,
                     name,
                     choices.stream()
-                            .map(one -> new Choice(one.code(), one.label(), one.retired(), null))
+                            .map(one -> new KeptChoice(one.code(), one.label(), one.retired(), null))
                             .toList(),
                     "“" + label.strip() + "”",
                     "choices");

@@ -127,9 +127,9 @@ public class KnownRecords {
                 names.stream().filter(name -> !name.isEmpty()).distinct().toList();
         Map<String, Set<UUID>> found = new HashMap<>();
         if (!wanted.isEmpty()) {
-            List<String> from = wanted.stream().map(Place::ofName).toList();
+            List<String> from = wanted.stream().map(ListPlace::ofName).toList();
             for (NamedRow row : mapper.named(kind.word(), wanted, from)) {
-                found.computeIfAbsent(row.name(), any -> new LinkedHashSet<>()).add(Place.record(row.place()));
+                found.computeIfAbsent(row.name(), any -> new LinkedHashSet<>()).add(ListPlace.record(row.place()));
             }
         }
         return found;

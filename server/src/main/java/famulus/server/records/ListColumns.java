@@ -13,28 +13,28 @@ import java.util.function.Function;
 enum ListColumns {
     CONTACT(
             new Column("name", "Name", false, Listed::sortedName),
-            new Column("organisation", "Organisation", false, one -> Place.text(one.organisation())),
-            new Column("job_title", "Job title", false, one -> Place.text(one.text("job_title"))),
-            new Column("owner", "Owner", false, one -> Place.text(one.owner())),
-            new Column(ListColumns.WRITTEN, "Last written", true, one -> Place.moment(one.lastWritten()))),
+            new Column("organisation", "Organisation", false, one -> ListPlace.text(one.organisation())),
+            new Column("job_title", "Job title", false, one -> ListPlace.text(one.text("job_title"))),
+            new Column("owner", "Owner", false, one -> ListPlace.text(one.owner())),
+            new Column(ListColumns.WRITTEN, "Last written", true, one -> ListPlace.moment(one.lastWritten()))),
     LEAD(
             new Column("name", "Name", false, Listed::sortedName),
-            new Column("company", "Company", false, one -> Place.text(one.text("company"))),
-            new Column("source", "Came from", false, one -> Place.text(one.label("source"))),
+            new Column("company", "Company", false, one -> ListPlace.text(one.text("company"))),
+            new Column("source", "Came from", false, one -> ListPlace.text(one.label("source"))),
             new Column("state", "State", false, one -> one.turn("state")),
-            new Column(ListColumns.WRITTEN, "Last written", true, one -> Place.moment(one.lastWritten()))),
+            new Column(ListColumns.WRITTEN, "Last written", true, one -> ListPlace.moment(one.lastWritten()))),
     DEAL(
             new Column("name", "Deal", false, Listed::sortedName),
-            new Column("organisation", "Organisation", false, one -> Place.text(one.organisation())),
+            new Column("organisation", "Organisation", false, one -> ListPlace.text(one.organisation())),
             new Column("stage", "Stage", false, one -> one.turn("stage")),
-            new Column("owner", "Owner", false, one -> Place.text(one.owner())),
+            new Column("owner", "Owner", false, one -> ListPlace.text(one.owner())),
             new Column("value", "Value", true, one -> number(one.text("value"))),
             new Column("closes_on", "Decision by", true, one -> one.text("closes_on"))),
     ORGANISATION(
             new Column("name", "Name", false, Listed::sortedName),
-            new Column("town", "Town", false, one -> Place.text(one.text("town"))),
-            new Column("people", "People", true, one -> Place.number(BigDecimal.valueOf(one.people()))),
-            new Column("owner", "Owner", false, one -> Place.text(one.owner())));
+            new Column("town", "Town", false, one -> ListPlace.text(one.text("town"))),
+            new Column("people", "People", true, one -> ListPlace.number(BigDecimal.valueOf(one.people()))),
+            new Column("owner", "Owner", false, one -> ListPlace.text(one.owner())));
 
     /** The column of what a record is called, which every list has. */
     static final String NAME = "name";
@@ -55,11 +55,11 @@ enum ListColumns {
      * A column of a list.
      *
      * @param figures whether it is aligned to the right
-     * @param key what a record is sorted by in it, as {@link Place} wants it; empty for nothing
+     * @param key what a record is sorted by in it, as {@link ListPlace} wants it; empty for nothing
      */
     record Column(String name, String label, boolean figures, Function<Listed, String> key) {
         String place(Listed one) {
-            return Place.of(key.apply(one), one.sortedName(), one.record().id());
+            return ListPlace.of(key.apply(one), one.sortedName(), one.record().id());
         }
     }
 
@@ -86,9 +86,9 @@ enum ListColumns {
             String stored = one.text(name);
             return switch (type) {
                 case NUMBER, MONEY -> number(stored);
-                case DATE -> Place.day(stored.isEmpty() ? null : LocalDate.parse(stored));
+                case DATE -> ListPlace.day(stored.isEmpty() ? null : LocalDate.parse(stored));
                 case CHOICE -> one.turn(name);
-                default -> Place.text(stored);
+                default -> ListPlace.text(stored);
             };
         });
     }
@@ -110,6 +110,6 @@ enum ListColumns {
 
     /** Of a number or an amount with its currency the number. */
     private static String number(String stored) {
-        return stored.isEmpty() ? "" : Place.number(new BigDecimal(stored.split(" ")[0]));
+        return stored.isEmpty() ? "" : ListPlace.number(new BigDecimal(stored.split(" ")[0]));
     }
 }

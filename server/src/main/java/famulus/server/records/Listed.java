@@ -53,7 +53,7 @@ record Listed(
     /** What the record sorts by where nothing else parts it from another. */
     String sortedName() {
         return record.kind().isPerson()
-                ? Place.text(text("last_name") + " " + text("first_name"))
-                : Place.text(text("name"));
+                ? ListPlace.text(text("last_name") + " " + text("first_name"))
+                : ListPlace.text(text("name"));
     }
 }

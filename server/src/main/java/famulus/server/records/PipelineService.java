@@ -2,7 +2,7 @@ package famulus.server.records;
 
 import famulus.core.record.PlainLine;
 import famulus.server.platform.Refusal;
-import famulus.server.records.ChoiceLists.Choice;
+import famulus.server.records.ChoiceLists.KeptChoice;
 import famulus.server.records.RecordRenewals.Cause;
 import famulus.server.team.Colleague;
 import famulus.server.team.Role;
@@ -132,7 +132,7 @@ public class PipelineService {
                 CrmKind.DEAL,
                 STAGE,
                 stages.stream()
-                        .map(one -> new Choice(
+                        .map(one -> new KeptChoice(
                                 one.code(),
                                 one.label(),
                                 one.retired(),
@@ -157,7 +157,7 @@ public class PipelineService {
                 CrmKind.LEAD,
                 list.field,
                 options.stream()
-                        .map(one -> new Choice(one.code(), one.label(), one.retired(), null))
+                        .map(one -> new KeptChoice(one.code(), one.label(), one.retired(), null))
                         .toList(),
                 list.field,
                 "options");

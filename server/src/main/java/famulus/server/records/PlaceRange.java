@@ -9,7 +9,7 @@ package famulus.server.records;
  */
 record PlaceRange(String from, String to, boolean backwards) {
     /** Later than every place whose column holds something, and the first of those whose column holds nothing. */
-    private static final String BETWEEN = Place.NOTHING;
+    private static final String BETWEEN = ListPlace.NOTHING;
     /** Later than every place. */
     private static final String END = "2";
 
@@ -36,7 +36,7 @@ record PlaceRange(String from, String to, boolean backwards) {
     /** What is left of it behind a place, the way it is read. */
     PlaceRange after(String place) {
         // No place lies between one and the same with the smallest sign after it.
-        return backwards ? upTo(place) : from(place + Place.SMALLEST);
+        return backwards ? upTo(place) : from(place + ListPlace.SMALLEST);
     }
 
     /** The same up to a place, which is left out. */

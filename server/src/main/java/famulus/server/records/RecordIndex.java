@@ -193,7 +193,7 @@ class RecordIndex {
         Map<UUID, Map<String, String>> after = new HashMap<>();
         before.forEach((id, places) -> {
             Map<String, String> moved = new HashMap<>(places);
-            moved.computeIfPresent(ListColumns.WRITTEN, (column, place) -> Place.with(place, Place.moment(at)));
+            moved.computeIfPresent(ListColumns.WRITTEN, (column, place) -> ListPlace.with(place, ListPlace.moment(at)));
             after.put(id, moved);
         });
         change(kind, before, after);

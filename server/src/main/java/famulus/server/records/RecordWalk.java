@@ -93,7 +93,7 @@ public class RecordWalk {
         }
         Collection<UUID> main = mapper.withMain(fitting.found());
         return places.stream()
-                .filter(place -> main.contains(Place.record(place)))
+                .filter(place -> main.contains(ListPlace.record(place)))
                 .limit(most)
                 .toList();
     }
@@ -107,12 +107,12 @@ public class RecordWalk {
                     kind,
                     found.stream()
                             .filter(one -> one.kind() == kind)
-                            .map(one -> Place.record(one.place()))
+                            .map(one -> ListPlace.record(one.place()))
                             .toList()));
         }
         return found.stream()
-                .filter(one -> records.containsKey(Place.record(one.place())))
-                .map(one -> step(one, records.get(Place.record(one.place()))))
+                .filter(one -> records.containsKey(ListPlace.record(one.place())))
+                .map(one -> step(one, records.get(ListPlace.record(one.place()))))
                 .toList();
     }
 
@@ -120,7 +120,7 @@ public class RecordWalk {
         String remark = found.kind() == CrmKind.LEAD ? record.text("company") : record.organisation();
         return new Step(
                 found.kind(),
-                Place.record(found.place()),
+                ListPlace.record(found.place()),
                 found.place(),
                 record.record().name(),
                 remark);

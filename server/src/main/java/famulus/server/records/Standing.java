@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 
 /**
- * Where one record stands in the lists of its kind: its {@link Place} by column. As it is kept it is a text with a line for
+ * Where one record stands in the lists of its kind: its {@link ListPlace} by column. As it is kept it is a text with a line for
  * each column, its name, a tab and the place, by name; neither names nor places have line ends in them.
  */
 final class Standing {

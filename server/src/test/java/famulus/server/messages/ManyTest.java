@@ -7,7 +7,7 @@ import famulus.server.Chosen;
 import famulus.server.ServerTest;
 import famulus.server.choices.ReaderChoices;
 import famulus.server.donotemail.DoNotEmailService;
-import famulus.server.lists.ChosenRecords.Choice;
+import famulus.server.lists.ChosenRecords.ListSelection;
 import famulus.server.lists.ChosenRecords.Narrowed;
 import famulus.server.messages.AudienceService.Meant;
 import famulus.server.records.CrmKind;
@@ -229,7 +229,7 @@ class ManyTest extends ServerTest {
     void whoeverStopsItLeavesNoDraft() throws Exception {
         UUID template = template("CONTACT", "News", "Hello");
         Meant meant = new Meant(
-                new Choice(CrmKind.CONTACT, false, List.of(ines, priya), new Narrowed("", "", null)),
+                new ListSelection(CrmKind.CONTACT, false, List.of(ines, priya), new Narrowed("", "", null)),
                 null,
                 0,
                 null,

@@ -116,7 +116,9 @@ class RecordStandingTest extends ServerTest {
         written.join();
 
         String place = mapper.placesOf(ListColumns.WRITTEN, List.of(id)).getFirst();
-        assertThat(place).startsWith(Place.SOMETHING + Place.moment(MADE)).contains("zabel");
+        assertThat(place)
+                .startsWith(ListPlace.SOMETHING + ListPlace.moment(MADE))
+                .contains("zabel");
         bothSayTheSame();
     }
 }

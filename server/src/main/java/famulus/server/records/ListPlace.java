@@ -15,10 +15,10 @@ import java.util.UUID;
  * {@link #NOTHING} is that of a record whose column holds nothing; these come last whichever way the list is sorted.
  *
  * <pre>
- *     Place.of(Place.text("Mill Lane"), Place.text("Kärcher Zoë"), id)   // 0mill lane⇥karcher zoe⇥6f1c…
+ *     ListPlace.of(ListPlace.text("Mill Lane"), ListPlace.text("Kärcher Zoë"), id)   // 0mill lane⇥karcher zoe⇥6f1c…
  * </pre>
  */
-final class Place {
+final class ListPlace {
     /** With this begins the place of a record whose column holds something. */
     static final String SOMETHING = "0";
     /** With this begins the place of one whose column holds nothing. */
@@ -34,7 +34,7 @@ final class Place {
     private static final DateTimeFormatter TO_THE_MILLISECOND =
             DateTimeFormatter.ofPattern("uuuuMMddHHmmssSSS").withZone(ZoneOffset.UTC);
 
-    private Place() {}
+    private ListPlace() {}
 
     /**
      * A place.

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 
 /** {@code salutation}: a greeting to nobody in particular although it is known who reads it. */
-final class SalutationRule implements ProseRule {
+final class GreetedNameRule implements ProseRule {
     @Override
     public List<Note> read(List<ProseText> texts, Circumstances around) {
         if (around.theirs().isEmpty() || around.theirs().getFirst().indexOf('@') >= 0) {
