@@ -94,6 +94,9 @@ public final class MessageBench {
             page.navigate(arguments[0] + "/");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Signe")))
                     .click();
+            // Only then is she signed in.
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("People"))
+                    .waitFor();
             page.evaluate(TypingBench.ADD_DESIGNED, TypingBench.designed());
             String spare = people.removeLast();
             List<Double> loaded = new ArrayList<>();

@@ -16,8 +16,8 @@ import java.util.regex.Pattern;
 
 /**
  * Asks a running demo for what its screens ask, each twenty times, a record changed before each, and keeps the 95th
- * percentile. Arguments: {@code ask}, the demo's address and the file to keep the times in; or {@code table} and two such
- * files, of a small and of a large database, to print them side by side.
+ * percentile. Arguments: {@code ask}, the demo's address, the file to keep the times in and perhaps a pattern, for what has it
+ * to be asked alone; or {@code table} and two such files, of a small and of a large database, to print them side by side.
  */
 public final class ScaleBench {
     private static final int TIMES = 20;
@@ -31,12 +31,28 @@ public final class ScaleBench {
     private static final Pattern ESTIMATED = Pattern.compile(
             "condition: .*|list of contacts whose .*|what a (deal’s )?field holds|hard cases.*: the first ones|.*how many have .*");
     /** What follows on an estimate, line by line, with how far it is. */
-    private static final Pattern FOLLOWS =
-            Pattern.compile("counted(?: in a list)?: .*|hard cases: all|what a field holds, of everybody");
+    private static final Pattern FOLLOWS = Pattern.compile(
+            "counted(?: in a list)?: .*|found in a list: .*|hard cases: all|what a field holds, of everybody");
 
     private static final int WARM_UP = 100;
     private static final int PAUSE_MS = 500;
     private static final String NOT_REACHED = "not reached";
+    private static final String[] NOT_ASKED = {"", "0", "0"};
+
+    /** What contacts are asked for: of all kinds of fields, and from hardly anybody to nearly everybody. */
+    private static final List<String> CONDITIONS = List.of(
+            "history.times_written is more than 3",
+            "history.last_written is within the last 30 days",
+            "deal.stage is \"quoted\"",
+            "contact.crop is \"apple\" and contact.blossom_starts is within the next 30 days",
+            "organisation.country is \"Germany\" or not (contact.first_name is filled)",
+            "contact.job_title contains \"grow\"",
+            "owner.first_name is \"Oriel\"",
+            "contact.hectares is at least 20",
+            "deal.value is more than 5000 and not (history.replied is yes)",
+            "contact.language is \"French\"",
+            "contact.permission_on is more than 400 days ago",
+            "organisation.name starts with \"M\"");
 
     private static final List<String> KINDS = List.of("contact", "lead", "deal", "organisation");
 
@@ -44,8 +60,11 @@ public final class ScaleBench {
     private final Map<String, List<Double>> took = new LinkedHashMap<>();
     private final Random random = new Random(5);
 
-    private ScaleBench(String address) {
+    private final Pattern only;
+
+    private ScaleBench(String address, String only) {
         this.demo = new DemoClient(address);
+        this.only = Pattern.compile(only);
     }
 
     /** Asks, or prints the table. */
@@ -54,7 +73,7 @@ public final class ScaleBench {
             table(Path.of(arguments[1]), Path.of(arguments[2]));
             return;
         }
-        ScaleBench bench = new ScaleBench(arguments[1]);
+        ScaleBench bench = new ScaleBench(arguments[1], arguments.length > 3 ? arguments[3] : "");
         bench.demo.signIn("Signe");
         bench.untilListed();
         bench.warmUp();
@@ -163,17 +182,16 @@ public final class ScaleBench {
         ask("field finder: how many have each field", () -> "/api/desk/filled?about=CONTACT");
         ask("what a field holds", () -> "/api/desk/profile?about=CONTACT&path=contact.job_title");
         ask("what a deal’s field holds", () -> "/api/desk/profile?about=DEAL&path=deal.value");
-        for (String condition : List.of(
-                "history.times_written is more than 3",
-                "history.last_written is within the last 30 days",
-                "deal.stage is \"quoted\"",
-                "contact.crop is \"apple\" and contact.blossom_starts is within the next 30 days",
-                "organisation.country is \"Germany\" or not (contact.first_name is filled)")) {
+        for (String condition : CONDITIONS) {
             String body = "{\"about\": \"CONTACT\", \"written\": \"" + condition.replace("\"", "\\\"") + "\"}";
             send("condition: " + condition, "POST", "/api/desk/condition", body);
             whole("counted: " + condition, "/api/desk/condition/exact", body);
             String where = "where=" + URLEncoder.encode(condition, StandardCharsets.UTF_8);
-            ask("list of contacts whose " + condition, () -> "/api/lists/records/contact?most=50&" + where);
+            String list = "/api/lists/records/contact?most=50&" + where;
+            ask("list of contacts whose " + condition, () -> list + "&soon=true");
+            if (get(list + "&soon=true").contains("\"sought\":true")) {
+                ask("found in a list: " + condition, () -> list);
+            }
             ask("counted in a list: " + condition, () -> "/api/lists/records/contact/count?" + where);
         }
         first("hard cases: the first ones", "/api/desk/stress", DRAFT);
@@ -210,15 +228,20 @@ public final class ScaleBench {
         String path();
     }
 
+    /** In how many turns something is asked. */
+    private int turns(String what, int turns) {
+        return only.matcher(what).find() ? turns : Integer.MIN_VALUE;
+    }
+
     private void ask(String what, Asked path) throws IOException, InterruptedException {
-        for (int turn = -WARM; turn < TIMES; turn++) {
+        for (int turn = -WARM; turn < turns(what, TIMES); turn++) {
             measure(what, "GET", path.path(), "", turn);
         }
     }
 
     /** How long it takes until an answer of several lines has said something. */
     private void first(String what, String path, String body) throws IOException, InterruptedException {
-        for (int turn = -WARM; turn < TIMES; turn++) {
+        for (int turn = -WARM; turn < turns(what, TIMES); turn++) {
             change();
             // What the last turn still had on its way when its answer was left has to come to its end first.
             Thread.sleep(PAUSE_MS);
@@ -231,13 +254,13 @@ public final class ScaleBench {
 
     /** What is linear by nature, a few times. */
     private void whole(String what, String path, String body) throws IOException, InterruptedException {
-        for (int turn = -1; turn < 3; turn++) {
+        for (int turn = -1; turn < turns(what, 3); turn++) {
             measure(what, "POST", path, body, turn);
         }
     }
 
     private void send(String what, String method, String path, String body) throws IOException, InterruptedException {
-        for (int turn = -WARM; turn < TIMES; turn++) {
+        for (int turn = -WARM; turn < turns(what, TIMES); turn++) {
             measure(what, method, path, body, turn);
         }
     }
@@ -320,10 +343,8 @@ public final class ScaleBench {
         System.out.println("| what | small, ms | large, ms | |");
         System.out.println("| --- | --- | --- | --- |");
         for (Map.Entry<String, String[]> line : read(large).entrySet()) {
-            String[] few = before.get(line.getKey());
-            if (few == null) {
-                continue;
-            }
+            // What is found at once among few is not sought there.
+            String[] few = before.getOrDefault(line.getKey(), NOT_ASKED);
             double one = Double.parseDouble(few[2]);
             double hundred = Double.parseDouble(line.getValue()[2]);
             String verdict = verdict(line.getKey(), one, hundred);
