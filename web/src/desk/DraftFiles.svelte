@@ -3,6 +3,7 @@
   import { ask, bring, fieldsOf, sentence, type Schemas } from '../api/client';
   import InlineButton from '../ui/InlineButton.svelte';
   import Button from '../ui/Button.svelte';
+  import { drawn } from '../ui/drawn';
   import { size } from '../ui/size';
   import Slip from '../ui/Slip.svelte';
   import type { Writing } from './writing';
@@ -23,7 +24,8 @@
     more?: Snippet<[(file: Schemas['KeptFile']) => void]>;
   } = $props();
 
-  let all = $state<Schemas['KeptFile'][]>([]);
+  /** The files of Materials; not known until they have been read. */
+  let all = $state<Schemas['KeptFile'][] | null>(null);
   let opener = $state<HTMLButtonElement>();
   let choosing = $state(false);
   let wrong = $state('');
@@ -32,8 +34,8 @@
   let mine = $state<Schemas['KeptFile'][]>([]);
   const apart = $derived(desk.hand !== null);
   const chosen = $derived(desk.draft?.files ?? []);
-  const known = $derived([...all, ...documents, ...attached, ...mine]);
-  const left = $derived(all.filter((file) => !chosen.includes(file.id)));
+  const known = $derived([...(all ?? []), ...documents, ...attached, ...mine]);
+  const left = $derived((all ?? []).filter((file) => !chosen.includes(file.id)));
   const papers = $derived(documents.filter((file) => !chosen.includes(file.id)));
   const together = $derived(
     chosen.reduce((sum, id) => sum + (known.find((file) => file.id === id)?.size ?? 0), 0),
@@ -44,7 +46,7 @@
   }
 
   function name(id: string): string {
-    return known.find((file) => file.id === id)?.name ?? 'a file that is gone';
+    return known.find((file) => file.id === id)?.name ?? (all ? 'a file that is gone' : '…');
   }
 
   function sizeOf(id: string): string {
@@ -91,7 +93,7 @@
     coming = '';
   }
 
-  void read();
+  void drawn().then(read);
 </script>
 
 {#snippet choices(files: Schemas['KeptFile'][])}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { ask, type Schemas } from '../api/client';
   import Choose from '../ui/Choose.svelte';
+  import { drawn } from '../ui/drawn';
   import { withPage } from './body/body';
   import type { Composing } from './body/composing.svelte';
   import PageFields from './body/PageFields.svelte';
@@ -26,7 +27,7 @@
     return [['', first], ...others.map((name): [string, string] => [name, name]), [NONE, 'none']];
   }
 
-  void ask('get', '/api/materials/house-styles').then((all) => (styles = all));
+  void drawn().then(async () => (styles = await ask('get', '/api/materials/house-styles')));
 </script>
 
 <Choose

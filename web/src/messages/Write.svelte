@@ -9,6 +9,7 @@
   import { draftKey, readDraft } from '../desk/keptDrafts';
   import type { Chip } from '../desk/draftText';
   import Button from '../ui/Button.svelte';
+  import { drawn } from '../ui/drawn';
   import MessageFrame from '../ui/MessageFrame.svelte';
   import BlanksForm from './BlanksForm.svelte';
   import { takeBack, takeNewer } from './byHand';
@@ -147,7 +148,7 @@
       await message.begin(mode ?? message.draft?.mode ?? null, conversation.subject());
       writing = true;
       await untilRead();
-      requestAnimationFrame(() => requestAnimationFrame(() => (begun = true)));
+      void drawn().then(() => (begun = true));
       keepBegun();
       // What the template asks comes before anything else.
       if (!open.length) await goToFirst();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drawn } from '../../ui/drawn';
   import InlineButton from '../../ui/InlineButton.svelte';
   import { ask, type Schemas } from '../../api/client';
   import { onChange } from '../../app/changes';
@@ -32,7 +33,7 @@
   }
 
   $effect(() => onChange((change) => change.what === 'house-style' && void read()));
-  void read();
+  void drawn().then(read);
 </script>
 
 {#if style && !foot}
