@@ -57,6 +57,8 @@
   let choosingColumns = $state<HTMLElement | null>(null);
   /** How much more or less the total may be. */
   let error = $state(0);
+  /** While the few that fit are found: how many there may be at most. */
+  let atMost = $state<number | null>(null);
   /** The total, once it has been counted. */
   let known = $state<number | null>(null);
 
@@ -110,8 +112,8 @@
     document.querySelector<HTMLElement>('[data-at="0"] a')?.focus();
   }
 
-  async function load(from: number, most: number) {
-    const { window, error: unsure } = await ask('get', '/api/lists/records/{kind}', {
+  function read(from: number, most: number, soon: boolean) {
+    return ask('get', '/api/lists/records/{kind}', {
       params: { kind },
       query: {
         search,
@@ -119,6 +121,7 @@
         descending,
         from,
         most,
+        soon,
         where: narrowing.typed,
         list: narrowing.listId,
         minus: narrowing.minus,
@@ -126,6 +129,17 @@
         role: narrowing.role,
       },
     });
+  }
+
+  async function load(from: number, most: number) {
+    const of = shown;
+    let answer = await read(from, most, from === 0);
+    if (answer.sought) {
+      // Hardly any fit: how many there may be is shown while they are found.
+      if (of === shown) atMost = answer.window.total + answer.error;
+      answer = await read(from, most, false).finally(() => (atMost = null));
+    }
+    const { window, error: unsure } = answer;
     if (from === 0) {
       known = null;
       error = unsure;
@@ -224,13 +238,15 @@
       />
     {:else}
       <span aria-live="polite"
-        >{total === null
-          ? ''
-          : more
-            ? `more than ${figure(total)} ${kind}s found: type more to see fewer`
-            : `${error ? 'about ' : ''}${figure(total)} ${kind}${total === 1 ? '' : 's'}${search ? ' found' : ''}${
-                error ? `, ${figure(error)} more or less` : ''
-              }`}</span
+        >{atMost !== null
+          ? `about ${figure(atMost)} ${kind}s at most. Finding them …`
+          : total === null
+            ? ''
+            : more
+              ? `more than ${figure(total)} ${kind}s found: type more to see fewer`
+              : `${error ? 'about ' : ''}${figure(total)} ${kind}${total === 1 ? '' : 's'}${search ? ' found' : ''}${
+                  error ? `, ${figure(error)} more or less` : ''
+                }`}</span
       >
     {/if}
     <span class="keys">↑ ↓ walk · space choose · / find · ? keys</span>

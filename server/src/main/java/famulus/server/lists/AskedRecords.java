@@ -37,6 +37,8 @@ final class AskedRecords {
     private final Map<RecordKind, Map<String, StoredField>> stored = new LinkedHashMap<>();
     private final Function<Path, Optional<Value>> constants;
     private final Map<String, String> joins = new LinkedHashMap<>();
+    /** Whether a choice's value is its code now, not its label. */
+    private boolean byCode;
 
     /**
      * People of one kind that a template could go to.
@@ -213,6 +215,22 @@ final class AskedRecords {
         };
     }
 
+    /**
+     * The code of what one can be chosen of at a path, without blanks at its ends; empty for other fields. Compared by it a
+     * record's label need not be found.
+     */
+    Optional<Sql> code(Path path) {
+        if (options(path).isEmpty()) {
+            return Optional.empty();
+        }
+        byCode = true;
+        try {
+            return value(path).map(SqlValue::value);
+        } finally {
+            byCode = false;
+        }
+    }
+
     private void need(String alias, String join) {
         joins.putIfAbsent(alias, join);
     }
@@ -299,13 +317,16 @@ final class AskedRecords {
         }
         if (field.column().isPresent()) {
             String column = alias + "." + field.column().get();
+            if (byCode) {
+                return Optional.of(ValueSql.text(Sql.of(column)));
+            }
             return definition.type() == FieldType.CHOICE && definition.choices().size() > MOST_IN_WORDS
                     ? Optional.of(choice(definition, alias, column))
                     : ValueSql.column(definition, column);
         }
         String values = alias + "_v_" + definition.name();
         need(values, RecordTables.value(values, alias, definition.name()));
-        return ValueSql.own(definition, values);
+        return byCode ? Optional.of(ValueSql.text(Sql.of(values + ".text_value"))) : ValueSql.own(definition, values);
     }
 
     /** The label of one of very many choices, looked up rather than written into the statement. */

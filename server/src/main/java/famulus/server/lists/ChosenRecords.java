@@ -1,6 +1,7 @@
 package famulus.server.lists;
 
 import famulus.core.condition.Condition;
+import famulus.server.lists.PeopleService.Counted;
 import famulus.server.lists.RecordFilterService.Filtered;
 import famulus.server.lists.RecordFilterService.OfDeals;
 import famulus.server.lists.RecordFilterService.Wanted;
@@ -90,19 +91,39 @@ public class ChosenRecords {
      *
      * @param all whether they are all that {@code narrowed} leaves, but for {@code ids}; else they are {@code ids}
      */
-    public record Choice(CrmKind kind, boolean all, List<UUID> ids, Narrowed narrowed) {}
+    public record ListSelection(CrmKind kind, boolean all, List<UUID> ids, Narrowed narrowed) {}
 
     /**
      * A window of a list.
      *
      * @param error how much more or less the total may be, in 19 of 20 cases; 0 where it is exact
+     * @param sought whether its lines are still to be found, among very many of which hardly any fit
      */
-    public record NarrowedWindow(LedgerWindow window, int error) {}
+    public record NarrowedWindow(LedgerWindow window, int error, boolean sought) {}
 
-    /** Reads a window. */
+    /**
+     * Reads a window.
+     *
+     * @param soon whether an estimate of how many there are will do for now, where it takes a while to find them
+     */
     public NarrowedWindow lines(
-            CrmKind kind, Narrowed narrowed, String sort, boolean descending, int from, int most, Colleague asking) {
+            CrmKind kind,
+            Narrowed narrowed,
+            String sort,
+            boolean descending,
+            int from,
+            int most,
+            boolean soon,
+            Colleague asking) {
         Optional<Filtered> filtered = filtered(kind, narrowed, asking);
+        if (soon
+                && narrowed.search().isBlank()
+                && filtered.filter(Filtered::sought).isPresent()) {
+            Counted about = filtered.get().counted();
+            LedgerWindow some = ledgers.lines(kind, new LedgerPart("", sort, descending, 0, 1), asking);
+            return new NarrowedWindow(
+                    new LedgerWindow(about.holds(), false, some.columns(), List.of()), about.error(), true);
+        }
         LedgerPart part = new LedgerPart(narrowed.search(), sort, descending, from, most);
         LedgerWindow window = ledgers.lines(kind, part, filtered.orElse(null), asking);
         // Where words are looked for too, so many were gathered that their number is known.
@@ -110,7 +131,7 @@ public class ChosenRecords {
         int error = known || window.total() != filtered.get().counted().holds()
                 ? 0
                 : filtered.get().counted().error();
-        return new NarrowedWindow(why(narrowed, window, asking), error);
+        return new NarrowedWindow(why(narrowed, window, asking), error, false);
     }
 
     /** Of a fixed list, with who put each onto it and when; why something is on a live one is its condition. */
@@ -220,7 +241,7 @@ public class ChosenRecords {
      *
      * @param most refused where there are more
      */
-    public List<UUID> ids(Choice choice, int most, Colleague asking) {
+    public List<UUID> ids(ListSelection choice, int most, Colleague asking) {
         List<UUID> ids = choice.all()
                 ? all(choice, asking)
                 : List.copyOf(
@@ -252,7 +273,7 @@ public class ChosenRecords {
                 .among(some);
     }
 
-    private List<UUID> all(Choice choice, Colleague asking) {
+    private List<UUID> all(ListSelection choice, Colleague asking) {
         Set<UUID> but = new HashSet<>(choice.ids());
         Narrowed narrowed = choice.narrowed();
         return ledgers

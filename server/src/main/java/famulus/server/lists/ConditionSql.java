@@ -21,6 +21,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Compiles conditions to SQL that is true, never null, for exactly the people for whom the core's judge says so.
@@ -31,6 +32,7 @@ import java.util.Optional;
  */
 final class ConditionSql {
     private static final long FARTHEST_DAYS = 36_500;
+    private static final Set<Verb> CHOSEN = Set.of(Verb.IS, Verb.IS_ONE_OF, Verb.IS_NOT, Verb.IS_NOT_ONE_OF);
 
     private final AskedRecords people;
     private final Reckoner reckoner;
@@ -105,6 +107,10 @@ final class ConditionSql {
     }
 
     private Sql compile(Condition.Comparison comparison) {
+        Optional<Sql> chosen = chosen(comparison);
+        if (chosen.isPresent()) {
+            return chosen.get();
+        }
         SqlValue subject = value(comparison.subject());
         List<Measure> measures = comparison.values();
         return switch (comparison.verb()) {
@@ -126,6 +132,47 @@ final class ConditionSql {
                         ordered(subject, ">=", measures.getFirst()), ordered(subject, "<=", measures.getLast()));
             default -> near(subject, comparison.verb(), measures.getFirst());
         };
+    }
+
+    /** Whether one of some labels is chosen, by its code; empty for what compares otherwise, or other fields. */
+    private Optional<Sql> chosen(Condition.Comparison comparison) {
+        Reckoning subject = comparison.subject();
+        List<Measure> labels = named(comparison);
+        if (!CHOSEN.contains(comparison.verb())
+                || subject.reckoned()
+                || !labels.stream().allMatch(Measure.Text.class::isInstance)) {
+            return Optional.empty();
+        }
+        return people.code(subject.path()).map(code -> {
+            Sql any = Sql.join(
+                            " or ",
+                            labels.stream()
+                                    .map(label -> hasLabel(
+                                            code,
+                                            people.options(subject.path()),
+                                            TextKey.of(((Measure.Text) label).text())))
+                                    .toList())
+                    .wrapped("(", ")");
+            return comparison.verb() == Verb.IS || comparison.verb() == Verb.IS_ONE_OF
+                    ? any
+                    : any.wrapped("(not ", ")");
+        });
+    }
+
+    /** A code that is no choice any more is its own label. */
+    private static Sql hasLabel(Sql code, List<FieldOption> options, String asked) {
+        List<Sql> ways = new ArrayList<>();
+        Sql itself = Sql.put("lower(%s) = ?", code).then(Sql.of("", asked));
+        for (FieldOption option : options) {
+            if (TextKey.of(option.label()).equals(asked)) {
+                ways.add(Sql.put("%s = ?", code).then(Sql.of("", option.code())));
+            }
+            if (TextKey.of(option.code()).equals(asked)) {
+                itself = Sql.put("(%s and %s <> ?)", itself, code).then(Sql.of("", option.code()));
+            }
+        }
+        ways.add(itself);
+        return certain(Sql.join(" or ", ways).wrapped("(", ")"));
     }
 
     /** What is compared with, and for labels that a choice had before those it has today. */

@@ -1,7 +1,7 @@
 package famulus.server.lists;
 
-import famulus.server.lists.ChosenRecords.Choice;
 import famulus.server.lists.ChosenRecords.ListChanges;
+import famulus.server.lists.ChosenRecords.ListSelection;
 import famulus.server.lists.ChosenRecords.Narrowed;
 import famulus.server.lists.ChosenRecords.NarrowedWindow;
 import famulus.server.lists.ConditionService.Asked;
@@ -72,9 +72,9 @@ class ListController {
 
     record ListCount(int number) {}
 
-    record ChosenRequest(Choice choice) {}
+    record ChosenRequest(ListSelection choice) {}
 
-    record SetField(Choice choice, String field, String value) {}
+    record SetField(ListSelection choice, String field, String value) {}
 
     /** A line of the answer: how far it is, and at the end what has been done. */
     record SetLine(int done, int of, @Schema(nullable = true) Changed changed) {}
@@ -118,9 +118,17 @@ class ListController {
             @RequestParam(defaultValue = "") String sort,
             @RequestParam(defaultValue = "false") boolean descending,
             @RequestParam(defaultValue = "0") int from,
-            @RequestParam(defaultValue = "100") int most) {
+            @RequestParam(defaultValue = "100") int most,
+            @RequestParam(defaultValue = "false") boolean soon) {
         return chosen.lines(
-                kind, new Narrowed(search, where, list, minus, deals, role), sort, descending, from, most, asking);
+                kind,
+                new Narrowed(search, where, list, minus, deals, role),
+                sort,
+                descending,
+                from,
+                most,
+                soon,
+                asking);
     }
 
     /** How many records a list has that is narrowed, exactly. */

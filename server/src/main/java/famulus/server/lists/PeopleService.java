@@ -45,7 +45,7 @@ public class PeopleService {
     private final CatalogueService catalogues;
     private final PeopleContext contexts;
     private final CompiledConditions compiled;
-    private final CountInParts counts;
+    private final AskedInParts inParts;
     private final Clock clock;
     private final RecordWalk walk;
 
@@ -54,7 +54,7 @@ public class PeopleService {
             CatalogueService catalogues,
             PeopleContext contexts,
             CompiledConditions compiled,
-            CountInParts counts,
+            AskedInParts inParts,
             Clock clock,
             RecordWalk walk) {
         this.walk = walk;
@@ -62,7 +62,7 @@ public class PeopleService {
         this.catalogues = catalogues;
         this.contexts = contexts;
         this.compiled = compiled;
-        this.counts = counts;
+        this.inParts = inParts;
         this.clock = clock;
     }
 
@@ -104,7 +104,7 @@ public class PeopleService {
             AskedRecords people = people(about, kind, sender);
             Optional<Sql> where = compiled.of(condition, people);
             holds += where.isPresent()
-                    ? counts.of(people, where.get(), totals.get(kind))
+                    ? inParts.count(people, where.get(), totals.get(kind))
                     : judgedInRanges(about, kind, condition, sender, totals.get(kind), of, progress);
             of += totals.get(kind);
         }

@@ -19,7 +19,6 @@ import famulus.server.team.Colleague;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,7 +35,7 @@ public class RecordFilterService {
     private final PeopleContext contexts;
     private final PeopleService people;
     private final CompiledConditions compiled;
-    private final CountInParts counts;
+    private final AskedInParts inParts;
     private final RecordWalk walk;
 
     RecordFilterService(
@@ -45,14 +44,14 @@ public class RecordFilterService {
             PeopleContext contexts,
             PeopleService people,
             CompiledConditions compiled,
-            CountInParts counts,
+            AskedInParts inParts,
             RecordWalk walk) {
         this.mapper = mapper;
         this.catalogues = catalogues;
         this.contexts = contexts;
         this.people = people;
         this.compiled = compiled;
-        this.counts = counts;
+        this.inParts = inParts;
         this.walk = walk;
     }
 
@@ -63,6 +62,11 @@ public class RecordFilterService {
 
         /** How many they are, however many. */
         Counted countedExactly();
+
+        /** Whether it is likely that hardly any are shown of very many, so that all have to be asked to find them. */
+        default boolean sought() {
+            return counted().error() > 0 && counted().holds() <= FEW;
+        }
     }
 
     /** The fields that a list can be asked for, with what each path ends at. */
@@ -228,10 +232,6 @@ public class RecordFilterService {
         return AskedRecords.listed(scope, catalogue, catalogues.fields(), constants::value, portion);
     }
 
-    private List<UUID> ids(Sql sql) {
-        return mapper.ids(sql.numbered(), sql.values());
-    }
-
     private int count(Sql sql) {
         return mapper.number(sql.numbered(), sql.values());
     }
@@ -290,7 +290,7 @@ public class RecordFilterService {
         @Override
         public Counted countedExactly() {
             int of = total(scope);
-            return new Counted(counts.of(all, where, of), of, 0);
+            return new Counted(inParts.count(all, where, of), of, 0);
         }
 
         @Override
@@ -305,9 +305,8 @@ public class RecordFilterService {
             if (about.holds() - 2 * about.error() > most) {
                 return Optional.empty();
             }
-            List<UUID> ids = ids(
-                    Sql.put("select " + all.record() + " as id %s where %s limit " + (most + 1), all.from(), where));
-            return ids.size() > most ? Optional.empty() : Optional.of(new LinkedHashSet<>(ids));
+            Set<UUID> ids = inParts.gather(all, where, about.of(), most + 1);
+            return ids.size() > most ? Optional.empty() : Optional.of(ids);
         }
 
         @Override

@@ -15,6 +15,12 @@ public interface Narrowing {
     String RECORD = "cast(right(rp.place, 36) as uuid)";
 
     /**
+     * So many are gathered and put in order, for which all records have to be asked; of more the first ones are met sooner by
+     * whoever reads the list.
+     */
+    int FEW = 200;
+
+    /**
      * A statement, for MyBatis.
      *
      * @param sql its values are the elements of {@code narrowing.values}, in order

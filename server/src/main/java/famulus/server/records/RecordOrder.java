@@ -21,8 +21,12 @@ import org.springframework.stereotype.Component;
 class RecordOrder {
     /** So many that fit a search are shown; whoever has more is told to look for more. */
     static final int MOST_FOUND = 2_000;
-    /** So many are gathered and put in order; to look for them one place after another would take longer. */
+    /** So many that have some words are gathered; of more the list is asked one place after another. */
     private static final int MOST_GATHERED = 4_000;
+    /** Of so many the places are read and put in order; more are met soon by whoever reads the list. */
+    private static final int FEW_FOUND = 1_000;
+
+    private static final int STRETCH = 1_000;
     /** So far into a list nothing but passing over is needed. */
     private static final int NEAR = 1_000;
 
@@ -70,13 +74,36 @@ class RecordOrder {
                     ids(descending ? down(kind, column, from, most, total) : up(kind, column, from, most, total)));
         }
         if (found.gathered()) {
-            List<String> places = sorted(mapper.placesOf(column, found.found()), descending);
-            boolean more = places.size() > MOST_FOUND;
-            int total = Math.min(places.size(), MOST_FOUND);
-            return new Window(total, more, ids(part(places.subList(0, total), from, most)));
+            Set<UUID> all = Set.copyOf(found.found());
+            List<String> places = all.size() <= FEW_FOUND
+                    ? sorted(mapper.placesOf(column, all), descending)
+                    : among(all, kind, column, descending, Math.min(from + most, MOST_FOUND));
+            int total = Math.min(all.size(), MOST_FOUND);
+            return new Window(total, all.size() > MOST_FOUND, ids(part(places, from, Math.min(most, total - from))));
         }
         // Each word fits many; all of them together may fit few.
         return firstFound(kind, found, null, column, descending, from, most);
+    }
+
+    /** The first places of some records, for which the list is read from its beginning, a stretch at a time. */
+    private List<String> among(Set<UUID> these, CrmKind kind, String column, boolean descending, int most) {
+        List<String> places = new ArrayList<>();
+        List<PlaceRange> parts =
+                descending ? List.of(PlaceRange.something(true), PlaceRange.nothing()) : List.of(PlaceRange.all(false));
+        for (PlaceRange part : parts) {
+            PlaceRange left = part;
+            List<String> stretch = null;
+            while (places.size() < most && (stretch == null || stretch.size() == STRETCH)) {
+                stretch = mapper.walk(kind.word(), column, left, List.of(), null, 0, STRETCH);
+                for (String place : stretch) {
+                    if (these.contains(ListPlace.record(place))) {
+                        places.add(place);
+                    }
+                }
+                left = stretch.isEmpty() ? left : left.after(stretch.getLast());
+            }
+        }
+        return part(places, 0, most);
     }
 
     /** Of records that have some words and of those that are shown the fewer are gathered, the others are asked one by one. */
@@ -85,7 +112,8 @@ class RecordOrder {
         if (found.gathered()) {
             return shown(column, descending, narrowing.among(found.found()), from, most);
         }
-        Optional<Set<UUID>> few = narrowing.gathered(MOST_GATHERED);
+        Optional<Set<UUID>> few =
+                narrowing.number() > Narrowing.FEW ? Optional.empty() : narrowing.gathered(Narrowing.FEW);
         if (few.isPresent() && found.all()) {
             return shown(column, descending, few.get(), from, most);
         }
@@ -171,10 +199,10 @@ class RecordOrder {
         if (!descending) {
             return places.stream().sorted(up).toList();
         }
-        Comparator<String> nothingLast = Comparator.comparing(place -> place.startsWith(Place.NOTHING));
+        Comparator<String> nothingLast = Comparator.comparing(place -> place.startsWith(ListPlace.NOTHING));
         return places.stream()
                 .sorted(nothingLast.thenComparing((one, other) ->
-                        one.startsWith(Place.NOTHING) ? up.compare(one, other) : up.compare(other, one)))
+                        one.startsWith(ListPlace.NOTHING) ? up.compare(one, other) : up.compare(other, one)))
                 .toList();
     }
 
@@ -184,6 +212,6 @@ class RecordOrder {
     }
 
     private static List<UUID> ids(List<String> places) {
-        return places.stream().map(Place::record).toList();
+        return places.stream().map(ListPlace::record).toList();
     }
 }

@@ -143,10 +143,6 @@ public class SearchIndex {
         if (words.isEmpty()) {
             return new Search(words, List.of(), false);
         }
-        if (words.size() == 1) {
-            List<UUID> found = mapper.find(scope, words.getFirst(), List.of(), most + 1);
-            return found.size() > most ? new Search(words, List.of(), false) : new Search(words, found, true);
-        }
         SearchWord rarest = words.getFirst();
         int fewest = Integer.MAX_VALUE;
         for (SearchWord word : words) {

@@ -76,6 +76,7 @@ class ConditionSqlTest extends ServerTest {
         field(RecordKind.CONTACT, "hectares", FieldType.NUMBER);
         field(RecordKind.CONTACT, "water", FieldType.YES_NO);
         choices(RecordKind.CONTACT, "crops", FieldType.CHOICES);
+        choices(RecordKind.CONTACT, "crop", FieldType.CHOICE);
         field(RecordKind.DEAL, "deposit", FieldType.MONEY);
         field(RecordKind.LEAD, "orchard", FieldType.TEXT);
         List<UUID> organisations = new ArrayList<>();
@@ -140,6 +141,7 @@ class ConditionSqlTest extends ServerTest {
         sometimes(stored, "hectares", one(List.of("5", "5.0", "27.3", "-1", "100000")));
         sometimes(stored, "water", one(List.of("yes", "no")));
         sometimes(stored, "crops", one(List.of("app", "pe", "app\npe", "gone", "apples")));
+        sometimes(stored, "crop", one(List.of("app", "pe", "App", "gone", "apples")));
         sometimes(stored, "owner", one(List.of(signe, dov)).id().toString());
         if (!organisations.isEmpty()) {
             sometimes(stored, "organisation", one(organisations).toString());
@@ -269,6 +271,7 @@ class ConditionSqlTest extends ServerTest {
                     "contact.hectares",
                     "contact.water",
                     "contact.crops",
+                    "contact.crop",
                     "contact.language",
                     "contact.owner",
                     "contact.owner.last_name",
@@ -324,7 +327,7 @@ class ConditionSqlTest extends ServerTest {
         if (path.matches(".*(water|answered|opened|unsubscribed)")) {
             return path + one(List.of(" is yes", " is no", " is not yes", " is empty"));
         }
-        String text = path.endsWith("crops")
+        String text = path.matches(".*crops?")
                 ? one(List.of("Apples", "pears", "GONE", "app", "pommes"))
                 : path.endsWith("stage")
                         ? one(List.of("Won", "quoted", "placed"))

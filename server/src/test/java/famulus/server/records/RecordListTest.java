@@ -223,6 +223,10 @@ class RecordListTest extends ServerTest {
         isSortedLikeTheWhole("zoe", "job_title", true);
         isSortedLikeTheWhole("gro zo", "hectares", true);
         isSortedLikeTheWhole("name1 bj", "hectares", false);
+        // So many that they are met by reading the list.
+        isSortedLikeTheWhole("name1", "name", true);
+        isSortedLikeTheWhole("name1", "job_title", false);
+        isSortedLikeTheWhole("name1", "hectares", true);
     }
 
     private void isSortedLikeTheWhole(String search, String column, boolean descending) {

@@ -14,10 +14,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
-/** However many count, together they count each record once. */
-class CountInPartsTest extends ServerTest {
+/** However many ask, together they ask of each record once. */
+class AskedInPartsTest extends ServerTest {
+    private static final int MANY = 100_000;
+
     @Autowired
-    private CountInParts counts;
+    private AskedInParts inParts;
 
     @Autowired
     private CompiledConditions compiled;
@@ -71,9 +73,13 @@ class CountInPartsTest extends ServerTest {
     private void check(AskedRecords asked, String written, int expected) throws Exception {
         Sql where = compiled.of(ConditionParser.parse(written), asked).orElseThrow();
         for (int parts = 1; parts <= 5; parts++) {
-            assertThat(counts.inParts(asked, where, parts)).as(written).isEqualTo(expected);
+            assertThat(inParts.count(asked, where, MANY, parts)).as(written).isEqualTo(expected);
+            assertThat(inParts.gather(asked, where, MANY, 100, parts))
+                    .as(written)
+                    .hasSize(expected);
+            assertThat(inParts.gather(asked, where, MANY, 3, parts)).as(written).hasSizeGreaterThanOrEqualTo(3);
         }
-        assertThat(counts.of(asked, where, 23)).isEqualTo(expected);
-        assertThat(counts.of(asked, where, 100_000)).isEqualTo(expected);
+        assertThat(inParts.count(asked, where, 23)).isEqualTo(expected);
+        assertThat(inParts.gather(asked, where, 23, 100)).hasSize(expected);
     }
 }
