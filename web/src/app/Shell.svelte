@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Router } from 'sv-router';
+  import { Router, searchParams } from 'sv-router';
   import Notices from '../ui/Notices.svelte';
   import { followChanges, gathered, onChange } from './changes';
   import { keys, onKey, shortcuts } from './keys.svelte';
@@ -24,7 +24,14 @@
     ...(session.now?.demo ? [{ key: '8', label: 'Demo inboxes', address: '/demo-inboxes' }] : []),
   ];
   let waiting = $state(0);
-  const at = $derived(route.pathname === '/' ? '/today' : `/${route.pathname.split('/')[1]}`);
+  /** The words of a mailing are part of it, wherever they are written. */
+  const at = $derived(
+    route.pathname === '/'
+      ? '/today'
+      : searchParams.get('mailing')
+        ? '/mailings'
+        : `/${route.pathname.split('/')[1]}`,
+  );
 
   async function countWaiting() {
     const count = await ask('get', '/api/outbox/count').catch(() => null);

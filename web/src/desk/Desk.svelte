@@ -203,7 +203,7 @@
         {others.length ? ` · ${others.join(' and ')} ${others.length > 1 ? 'are' : 'is'} here too` : ''}
         {desk.mayChange ? '' : ` · owned by ${desk.template?.ownerName}: you can read and use it`}
       </span>
-      {#if desk.template?.folder}<Where
+      {#if desk.template?.folder && kind !== 'MAILING'}<Where
           template={desk.template}
           archived={desk.archived}
           mayChange={desk.mayChange}

@@ -16,7 +16,7 @@ import java.util.regex.Pattern;
 
 /**
  * Asks a running demo for what its screens ask, each twenty times, a record changed before each, and keeps the 95th
- * percentile. Arguments: {@code ask}, the demo's address, the file to keep the times in and perhaps a pattern, for what has it
+ * percentile. Arguments: {@code list} and the demo's address, to wait until it has listed all records; {@code ask}, the demo's address, the file to keep the times in and perhaps a pattern, for what has it
  * to be asked alone; or {@code table} and two such files, of a small and of a large database, to print them side by side.
  */
 public final class ScaleBench {
@@ -26,6 +26,8 @@ public final class ScaleBench {
     private static final int ALWAYS_FINE_MS = 50;
     private static final int SMALL_MS = 25;
     private static final int ESTIMATE_MS = 200;
+    private static final int AUDIENCE = 500;
+    private static final int AUDIENCE_MS = 500;
 
     /** What is linear by nature: estimated at once, or the first lines of it. */
     private static final Pattern ESTIMATED = Pattern.compile(
@@ -76,6 +78,9 @@ public final class ScaleBench {
         ScaleBench bench = new ScaleBench(arguments[1], arguments.length > 3 ? arguments[3] : "");
         bench.demo.signIn("Signe");
         bench.untilListed();
+        if (arguments[0].equals("list")) {
+            return;
+        }
         bench.warmUp();
         try {
             bench.askAll();
@@ -194,6 +199,13 @@ public final class ScaleBench {
             }
             ask("counted in a list: " + condition, () -> "/api/lists/records/contact/count?" + where);
         }
+        for (String kind : List.of("contact", "deal")) {
+            send(
+                    "who gets it, and why others don’t: " + AUDIENCE + " " + kind + "s",
+                    "POST",
+                    "/api/messages/many/audience",
+                    meant(kind));
+        }
         first("hard cases: the first ones", "/api/desk/stress", DRAFT);
         first("hard cases of deals: the first ones", "/api/desk/stress", DRAFT.replace("CONTACT", "DEAL"));
         whole("hard cases: all", "/api/desk/stress", DRAFT);
@@ -212,6 +224,19 @@ public final class ScaleBench {
              "{person.greeting}, {when contact.crop is \\"apple\\"}apples{otherwise}{contact.crop else \\"fruit\\"}{end} on \
             {contact.hectares else \\"your\\"} hectares {organisation.town else nothing} {deal.name else nothing}"}}
             """;
+
+    /** Some from anywhere, to whom nobody is to have written in a month. */
+    private String meant(String kind) throws IOException, InterruptedException {
+        List<String> ids = new ArrayList<>();
+        for (int from = 0; from < 5 * AUDIENCE && ids.size() < AUDIENCE; from += AUDIENCE / 2) {
+            ids.addAll(ids(get("/api/records/" + kind + "?most=100&sort=owner&from=" + from)));
+        }
+        return """
+                {"choice": {"kind": "%s", "all": false, "ids": ["%s"], "narrowed": {"search": "", "where": "", "list": null,
+                 "minus": null, "deals": null, "role": null}}, "minus": null, "restDays": 30, "topic": null, "putBack": []}
+                """
+                .formatted(kind, String.join("\", \"", ids.subList(0, Math.min(AUDIENCE, ids.size()))));
+    }
 
     private List<String> columns(String kind) throws IOException, InterruptedException {
         List<String> columns = new ArrayList<>();
@@ -365,6 +390,9 @@ public final class ScaleBench {
     private static String verdict(String what, double small, double large) {
         if (FOLLOWS.matcher(what).matches()) {
             return "follows";
+        }
+        if (what.startsWith("who gets it")) {
+            return large < AUDIENCE_MS ? "within 500 ms" : NOT_REACHED;
         }
         boolean reached = large <= MOST_MS && (large <= 2 * small || (small < SMALL_MS && large < ALWAYS_FINE_MS));
         if (ESTIMATED.matcher(what).matches()) {

@@ -82,6 +82,10 @@ class MailingTest extends BrowserTest {
 
         // Words of its own are changed on the desk, from where one comes back.
         button(page, "change words for this mailing").click();
+        // They are part of the mailing, though they are written on the desk.
+        assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places"))
+                        .locator("[aria-current]"))
+                .hasText("Mailings");
         link(page, "back to the mailing").click();
         assertThat(page.getByText("in words of its own")).isVisible();
         button(page, "as the template says").click();

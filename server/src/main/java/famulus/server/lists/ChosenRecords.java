@@ -9,7 +9,6 @@ import famulus.server.lists.RecordFilterService.Without;
 import famulus.server.lists.RecordLists.ShownList;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
-import famulus.server.records.CrmRecord;
 import famulus.server.records.RecordListService;
 import famulus.server.records.RecordListService.LedgerColumn;
 import famulus.server.records.RecordListService.LedgerLine;
@@ -203,10 +202,7 @@ public class ChosenRecords {
 
     private List<String> names(CrmKind kind, Set<UUID> some) {
         List<UUID> first = some.stream().limit(MOST_NAMED).toList();
-        return records.all(kind, first).values().stream()
-                .map(CrmRecord::name)
-                .sorted()
-                .toList();
+        return records.names(kind, first).values().stream().sorted().toList();
     }
 
     /** How many there are exactly, however many; words that are looked for don't count. */
@@ -245,7 +241,7 @@ public class ChosenRecords {
         List<UUID> ids = choice.all()
                 ? all(choice, asking)
                 : List.copyOf(
-                        records.all(choice.kind(), Set.copyOf(choice.ids())).keySet());
+                        records.names(choice.kind(), Set.copyOf(choice.ids())).keySet());
         if (ids.isEmpty()) {
             throw Refusal.because("nobody", "Choose a " + choice.kind().word() + " first.");
         }

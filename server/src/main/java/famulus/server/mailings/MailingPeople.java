@@ -56,7 +56,7 @@ class MailingPeople {
 
     /** Whether what was chosen is in our records still. */
     boolean there(MailingPlan plan, UUID key) {
-        return !records.all(plan.who().kind(), List.of(key)).isEmpty();
+        return !records.names(plan.who().kind(), List.of(key)).isEmpty();
     }
 
     /**
@@ -81,7 +81,7 @@ class MailingPeople {
         if (!who.where().isBlank()) {
             ids.addAll(all(who.kind(), new Narrowed("", who.where(), null), asking));
         }
-        ids.addAll(records.all(who.kind(), Set.copyOf(who.people())).keySet());
+        ids.addAll(records.names(who.kind(), Set.copyOf(who.people())).keySet());
         if (ids.size() > MOST_LOOKED_AT) {
             throw tooMany(ids.size());
         }

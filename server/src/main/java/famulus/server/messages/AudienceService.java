@@ -16,7 +16,6 @@ import famulus.server.lists.RecordLists.ShownList;
 import famulus.server.messages.CorrespondenceMapper.RefusedRow;
 import famulus.server.platform.Refusal;
 import famulus.server.records.CrmKind;
-import famulus.server.records.CrmRecord;
 import famulus.server.records.PeopleContext.For;
 import famulus.server.records.PersonAddress;
 import famulus.server.records.PersonSummaries;
@@ -173,9 +172,8 @@ public class AudienceService {
 
     private List<Candidate> candidates(CrmKind kind, List<UUID> ids, Map<UUID, String> leftOut, House house) {
         Map<UUID, UUID> people = people(kind, ids);
-        Map<UUID, CrmRecord> chosenRecords = records.all(kind, ids);
-        Map<UUID, CrmRecord> persons =
-                kind == CrmKind.DEAL ? records.all(CrmKind.CONTACT, people.values()) : chosenRecords;
+        Map<UUID, String> chosenNames = records.names(kind, ids);
+        Map<UUID, String> names = kind == CrmKind.DEAL ? records.names(CrmKind.CONTACT, people.values()) : chosenNames;
         Map<UUID, List<PersonAddress>> addresses = records.addresses(people.values());
         Map<UUID, Reached> reached = summaries.reached(people.values());
         Map<UUID, ReaderChoice> choices = this.choices.of(people.values());
@@ -184,7 +182,7 @@ public class AudienceService {
         Map<String, Stopped> stopped = doNotEmail.stopped(first(addresses.values()));
         List<Candidate> candidates = new ArrayList<>();
         for (UUID id : ids) {
-            Optional<UUID> person = Optional.ofNullable(people.get(id)).filter(persons::containsKey);
+            Optional<UUID> person = Optional.ofNullable(people.get(id)).filter(names::containsKey);
             Optional<String> address = person.flatMap(one ->
                             addresses.getOrDefault(one, List.of()).stream().findFirst())
                     .map(PersonAddress::address);
@@ -192,7 +190,7 @@ public class AudienceService {
             candidates.add(new Candidate(
                     id,
                     person,
-                    person.map(persons::get).orElse(chosenRecords.get(id)).name(),
+                    person.map(names::get).orElse(chosenNames.get(id)),
                     address,
                     kind == CrmKind.DEAL ? Optional.of(id) : Optional.empty(),
                     address.filter(stopped::containsKey)

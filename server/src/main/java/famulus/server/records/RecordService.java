@@ -37,6 +37,9 @@ public class RecordService {
     /** Under this name changes of records are counted. */
     public static final String COUNTED = "records";
 
+    /** The fields that records are called by. */
+    private static final Set<String> NAMING = Set.of("first_name", "last_name", "name");
+
     private static final int MOST_ADDRESSES = 10;
     private static final int AT_ONCE = 500;
     private static final int MOST_TOLD = 200;
@@ -94,6 +97,15 @@ public class RecordService {
                 .filter(field -> needs.field(field.definition().name()))
                 .toList();
         return store.read(kind, ids, fields);
+    }
+
+    /** What several records are called; those that are not there are left out. */
+    public Map<UUID, String> names(CrmKind kind, Collection<UUID> ids) {
+        List<StoredField> fields = catalogue.fields(kind).stream()
+                .filter(field -> NAMING.contains(field.definition().name()))
+                .toList();
+        return store.read(kind, ids, fields).values().stream()
+                .collect(Collectors.toMap(CrmRecord::id, CrmRecord::name));
     }
 
     /** The addresses of several people, by person, the one written to first in front. */
