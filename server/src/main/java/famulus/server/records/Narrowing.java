@@ -18,7 +18,7 @@ public interface Narrowing {
      * So many are gathered and put in order, for which all records have to be asked; of more the first ones are met sooner by
      * whoever reads the list.
      */
-    int FEW = 1_000;
+    int FEW = 4_000;
 
     /**
      * A statement, for MyBatis.

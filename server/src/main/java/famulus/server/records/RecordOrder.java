@@ -4,7 +4,6 @@ import famulus.server.records.Landmarks.Taken;
 import famulus.server.search.Search;
 import famulus.server.search.SearchIndex;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
@@ -23,7 +22,7 @@ class RecordOrder {
     static final int MOST_FOUND = 2_000;
     /** So many that have some words are gathered; of more the list is asked one place after another. */
     private static final int MOST_GATHERED = 4_000;
-    /** Of so many the places are read and put in order; more are met soon by whoever reads the list. */
+    /** Of so many the places are read and put in order; more are met soon while the list is read. */
     private static final int FEW_FOUND = 1_000;
 
     private static final int STRETCH = 1_000;
@@ -75,14 +74,19 @@ class RecordOrder {
         }
         if (found.gathered()) {
             Set<UUID> all = Set.copyOf(found.found());
-            List<String> places = all.size() <= FEW_FOUND
-                    ? sorted(mapper.placesOf(column, all), descending)
-                    : among(all, kind, column, descending, Math.min(from + most, MOST_FOUND));
+            List<String> places = firstOf(all, kind, column, descending, Math.min(from + most, MOST_FOUND));
             int total = Math.min(all.size(), MOST_FOUND);
             return new Window(total, all.size() > MOST_FOUND, ids(part(places, from, Math.min(most, total - from))));
         }
         // Each word fits many; all of them together may fit few.
         return firstFound(kind, found, null, column, descending, from, most);
+    }
+
+    /** The first places of some records, at least {@code most} where there are so many. */
+    private List<String> firstOf(Set<UUID> these, CrmKind kind, String column, boolean descending, int most) {
+        return these.size() <= FEW_FOUND
+                ? sorted(mapper.placesOf(column, these), descending)
+                : among(these, kind, column, descending, most);
     }
 
     /** The first places of some records, for which the list is read from its beginning, a stretch at a time. */
@@ -110,12 +114,12 @@ class RecordOrder {
     private Window narrowed(
             CrmKind kind, Search found, Narrowing narrowing, String column, boolean descending, int from, int most) {
         if (found.gathered()) {
-            return shown(column, descending, narrowing.among(found.found()), from, most);
+            return shown(narrowing.among(found.found()), kind, column, descending, from, most);
         }
         Optional<Set<UUID>> few =
                 narrowing.number() > Narrowing.FEW ? Optional.empty() : narrowing.gathered(Narrowing.FEW);
         if (few.isPresent() && found.all()) {
-            return shown(column, descending, few.get(), from, most);
+            return shown(few.get(), kind, column, descending, from, most);
         }
         if (!found.all()) {
             return firstFound(kind, found, narrowing, column, descending, from, most);
@@ -125,9 +129,9 @@ class RecordOrder {
         return new Window(total, false, ids(part(places, from, most)));
     }
 
-    private Window shown(String column, boolean descending, Collection<UUID> records, int from, int most) {
-        List<String> places = sorted(mapper.placesOf(column, records), descending);
-        return new Window(places.size(), false, ids(part(places, from, most)));
+    private Window shown(Set<UUID> records, CrmKind kind, String column, boolean descending, int from, int most) {
+        List<String> places = firstOf(records, kind, column, descending, from + most);
+        return new Window(records.size(), false, ids(part(places, from, most)));
     }
 
     private Window firstFound(
