@@ -159,8 +159,13 @@ class KillTest {
     private void reconcile(Path taken) throws IOException {
         Visitor amos = new Visitor(application.address());
         amos.signIn();
-        await().atMost(Duration.ofMinutes(5))
-                .until(() -> amos.get("/api/outbox").body().get("waiting").asInt() == 0);
+        try {
+            await().atMost(Duration.ofMinutes(5))
+                    .until(() -> amos.get("/api/outbox").body().get("waiting").asInt() == 0);
+        } catch (Exception failed) {
+            // Whatever it was, what the application has said of it tells more.
+            throw new AssertionError("It does not answer any more: " + application.said(), failed);
+        }
         Map<String, Integer> copies = new HashMap<>();
         Application.lines(taken).forEach(line -> copies.merge(line, 1, Integer::sum));
         int notSure = 0;

@@ -116,13 +116,13 @@ class RecordOrder {
         if (found.gathered()) {
             return shown(narrowing.among(found.found()), kind, column, descending, from, most);
         }
-        Optional<Set<UUID>> few =
-                narrowing.number() > Narrowing.FEW ? Optional.empty() : narrowing.gathered(Narrowing.FEW);
-        if (few.isPresent() && found.all()) {
-            return shown(few.get(), kind, column, descending, from, most);
-        }
         if (!found.all()) {
             return firstFound(kind, found, narrowing, column, descending, from, most);
+        }
+        Optional<Set<UUID>> few =
+                narrowing.number() > Narrowing.FEW ? Optional.empty() : narrowing.gathered(Narrowing.FEW);
+        if (few.isPresent()) {
+            return shown(few.get(), kind, column, descending, from, most);
         }
         List<String> places = walked(kind, column, descending, found, narrowing, from + most);
         int total = places.size() < from + most ? places.size() : Math.max(places.size(), narrowing.number());
