@@ -30,10 +30,11 @@ class DataConfiguration {
      * A commit is in the file before it returns, so that a killed process loses nothing of it. A thread that is
      * interrupted while it reads or writes does not close the file for all others ({@code retry:}). The application
      * closes the database itself once everything that uses it has stopped: closed by H2's own shutdown hook, it would be
-     * gone while answers of the mail server are still to be written down. What was overwritten is given free after a
-     * second: kept for H2's usual 45, the file grows by gigabytes when a commit is written at once.
+     * gone while answers of the mail server are still to be written down. What was overwritten is given free after ten
+     * seconds: kept for H2's usual 45, the file grows by gigabytes when a commit is written at once; after one, a process
+     * that had been killed on a busy machine once in a while did not find a part of the file that it still needed.
      */
-    private static final String DURABLE = ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=1000";
+    private static final String DURABLE = ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=10000";
 
     @Bean
     DataSource dataSource(FamulusProperties properties, DataEnd lost) {
